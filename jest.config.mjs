@@ -3,7 +3,14 @@ import { bundledRooms } from './scripts/bundledRooms.mjs';
 // ES modules through swc; one project a room. Server tests run on a real PostgreSQL (see ./test).
 const swc = [
   '@swc/jest',
-  { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } }, module: { type: 'es6' } },
+  {
+    jsc: {
+      parser: { syntax: 'typescript', tsx: true },
+      target: 'es2022',
+      transform: { react: { runtime: 'automatic' } },
+    },
+    module: { type: 'es6' },
+  },
 ];
 
 const rooms = bundledRooms();

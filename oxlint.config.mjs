@@ -30,13 +30,23 @@ const CORE_SIBLINGS = { lath: ['layout'], plane: ['quantity'] };
 /** What no file of a room may import. */
 const roomPatterns = (room) => [
   {
-    group: ROOMS.filter((other) => other !== room && !MAY_USE[room].includes(other)).map((other) => `@idle-marker/${other}`),
+    group: ROOMS.filter((other) => other !== room && !MAY_USE[room].includes(other)).map(
+      (other) => `@idle-marker/${other}`,
+    ),
     message: `${room} does not use this room: see ARCHITECTURE.md.`,
   },
   { group: ['@idle-marker/*/**'], message: 'Import from the room’s index.' },
-  { group: ROOMS.filter((other) => other !== room).map((other) => `**/../${other}/**`), message: 'Import other rooms by their name.' },
+  {
+    group: ROOMS.filter((other) => other !== room).map((other) => `**/../${other}/**`),
+    message: 'Import other rooms by their name.',
+  },
   ...(room === 'core'
-    ? [{ group: ['node:*', 'react', 'express', '@mikro-orm/*', 'pino', 'ajv', 'typebox'], message: 'core computes; it knows no platform.' }]
+    ? [
+        {
+          group: ['node:*', 'react', 'express', '@mikro-orm/*', 'pino', 'ajv', 'typebox'],
+          message: 'core computes; it knows no platform.',
+        },
+      ]
     : []),
 ];
 
@@ -61,8 +71,19 @@ const WEB_LAYERS = [
 const webLayers = WEB_LAYERS.flatMap((layer, level) =>
   layer.map((folder) => {
     const refused = [...layer.filter((other) => other !== folder), ...WEB_LAYERS.slice(level + 1).flat()];
-    const above = refused.length > 0 ? [{ regex: `^(\\.\\./)+(${refused.join('|')})/`, message: `web/${folder} does not use this: see ARCHITECTURE.md.` }] : [];
-    const beside = folder === 'features' ? [{ regex: '^\\.\\./[a-z]', message: 'Features do not know one another: what two of them need stands below.' }] : [];
+    const above =
+      refused.length > 0
+        ? [
+            {
+              regex: `^(\\.\\./)+(${refused.join('|')})/`,
+              message: `web/${folder} does not use this: see ARCHITECTURE.md.`,
+            },
+          ]
+        : [];
+    const beside =
+      folder === 'features'
+        ? [{ regex: '^\\.\\./[a-z]', message: 'Features do not know one another: what two of them need stands below.' }]
+        : [];
     return {
       files: [`web/src/${folder}/**/*.{ts,tsx}`],
       rules: { 'no-restricted-imports': ['error', { patterns: [...roomPatterns('web'), ...above, ...beside] }] },
@@ -82,7 +103,12 @@ const coreLayers = CORE_LAYERS.flatMap((layer, level) =>
           {
             patterns: [
               ...(refused.length > 0
-                ? [{ group: refused.map((other) => `../${other}/*`), message: `core/${folder} does not use this: see ARCHITECTURE.md.` }]
+                ? [
+                    {
+                      group: refused.map((other) => `../${other}/*`),
+                      message: `core/${folder} does not use this: see ARCHITECTURE.md.`,
+                    },
+                  ]
                 : []),
               { regex: `^[^.]|/(${ROOMS.join('|')})/src/`, message: 'core uses nothing but itself.' },
             ],
@@ -137,7 +163,15 @@ export default {
   plugins: ['eslint', 'typescript', 'react'],
   categories: { correctness: 'error' },
   env: { builtin: true, node: true, browser: true },
-  ignorePatterns: ['**/dist/**', '**/node_modules/**', '.idle-data/**', 'playwright-report/**', 'test-results/**', 'fuzz-failures/**', '**/*.tmp.mjs'],
+  ignorePatterns: [
+    '**/dist/**',
+    '**/node_modules/**',
+    '.idle-data/**',
+    'playwright-report/**',
+    'test-results/**',
+    'fuzz-failures/**',
+    '**/*.tmp.mjs',
+  ],
   rules: {
     ...errors('', PLAIN),
     ...errors('typescript/', TYPED),

@@ -12,11 +12,19 @@ import { started } from './started.mjs';
 const { chromium } = createRequire(new URL('../e2e/package.json', import.meta.url))('@playwright/test');
 const own = process.argv[2] ? null : await started();
 const base = own?.url ?? process.argv[2];
-const quantile = (values, p) => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(p * values.length))];
+const quantile = (values, p) =>
+  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(p * values.length))];
 
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  args: [
+    '--no-sandbox',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 
@@ -30,7 +38,8 @@ async function siteWithMarks(count) {
   const site = randomUUID();
   const member = randomUUID();
   const at = new Date().toISOString();
-  const fact = (type, body, by, seq, id = randomUUID()) => put(`/api/v1/sites/${site}/facts/${id}`, { id, type, at, device: 'bench', seq, by, body });
+  const fact = (type, body, by, seq, id = randomUUID()) =>
+    put(`/api/v1/sites/${site}/facts/${id}`, { id, type, at, device: 'bench', seq, by, body });
   const classes = [{ id: 'grid', name: 'Building grid', planMm: 6, heightMm: 5, leastMarks: 3 }];
   const settings = {
     name: `Measured ${count}`,
@@ -49,11 +58,28 @@ async function siteWithMarks(count) {
   await fact('member', { name: 'Bench' }, member, 0, member);
   await fact('site', settings, member, 1);
   const side = Math.ceil(Math.sqrt(count));
-  const rows = Array.from({ length: count }, (_, i) => `M${i},${1000 + (i % side) * 3},${2000 + Math.floor(i / side) * 3},5`).join('\n');
-  const options = { at, by: member, fileName: 'bench.csv', unit: 'metre', xIsNorth: false, sdHMm: 2, sdZMm: 2, skipRows: [], swapRows: [] };
+  const rows = Array.from(
+    { length: count },
+    (_, i) => `M${i},${1000 + (i % side) * 3},${2000 + Math.floor(i / side) * 3},5`,
+  ).join('\n');
+  const options = {
+    at,
+    by: member,
+    fileName: 'bench.csv',
+    unit: 'metre',
+    xIsNorth: false,
+    sdHMm: 2,
+    sdZMm: 2,
+    skipRows: [],
+    swapRows: [],
+  };
   const text = `name,E,N,H\n${rows}\n`;
   const began = Date.now();
-  await put(`/api/v1/sites/${site}/control-lists/${randomUUID()}?options=${encodeURIComponent(JSON.stringify(options))}`, text, 'text/csv');
+  await put(
+    `/api/v1/sites/${site}/control-lists/${randomUUID()}?options=${encodeURIComponent(JSON.stringify(options))}`,
+    text,
+    'text/csv',
+  );
   return { site, seconds: (Date.now() - began) / 1000, text };
 }
 
@@ -68,7 +94,8 @@ async function enter(site) {
 const { gzipSync } = await import('node:zlib');
 const scripts = new Map();
 page.on('response', async (response) => {
-  if (response.url().endsWith('.js')) scripts.set(response.url(), gzipSync(await response.body().catch(() => Buffer.alloc(0))).length);
+  if (response.url().endsWith('.js'))
+    scripts.set(response.url(), gzipSync(await response.body().catch(() => Buffer.alloc(0))).length);
 });
 await page.goto(base);
 await page.getByRole('link', { name: /Ternhaven/ }).click();
@@ -76,7 +103,9 @@ await page.getByRole('button', { name: 'Mara Lindqvist' }).click();
 await page.getByRole('heading', { level: 1 }).waitFor();
 await page.waitForTimeout(500);
 const sum = (test) => [...scripts].filter(([url]) => test(url)).reduce((total, [, size]) => total + size, 0) / 1000;
-console.log(`first load: ${sum((url) => !/Board|Chart|worker/.test(url)).toFixed(0)} kB of compressed script without the board and the chart (350 asked)`);
+console.log(
+  `first load: ${sum((url) => !/Board|Chart|worker/.test(url)).toFixed(0)} kB of compressed script without the board and the chart (350 asked)`,
+);
 
 // From the link's message to the changed sentence.
 const { site: demo } = { site: /sites\/([0-9a-f-]+)/.exec(page.url())[1] };
@@ -122,7 +151,9 @@ await enter(list.site);
 await page.getByRole('button', { name: 'Import…' }).click();
 const shift = list.text.replace(/^M/gm, 'Q').replace(/,1(\d{3}),/g, ',9$1,');
 const began = Date.now();
-await page.locator('input[type=file]').setInputFiles({ name: 'again.csv', mimeType: 'text/csv', buffer: Buffer.from(shift) });
+await page
+  .locator('input[type=file]')
+  .setInputFiles({ name: 'again.csv', mimeType: 'text/csv', buffer: Buffer.from(shift) });
 await page.getByText(/marks will be written/).waitFor();
 console.log(`10 000 rows previewed in ${Date.now() - began} ms (1000 asked)`);
 
@@ -144,11 +175,15 @@ await page.goto(`${base}/sites/${empty.site}/design`);
 await page.getByRole('button', { name: 'Take a drawing…' }).click();
 await page.evaluate(() => {
   globalThis.longTasks = [];
-  new globalThis.PerformanceObserver((list) => globalThis.longTasks.push(...list.getEntries().map((each) => each.duration))).observe({ type: 'longtask' });
+  new globalThis.PerformanceObserver((list) =>
+    globalThis.longTasks.push(...list.getEntries().map((each) => each.duration)),
+  ).observe({ type: 'longtask' });
 });
 const longest = async () => {
   const found = await page.evaluate(() => globalThis.longTasks.splice(0));
-  return found.length === 0 ? 'no long task' : `${found.length} long tasks, the longest ${Math.max(...found).toFixed(0)} ms`;
+  return found.length === 0
+    ? 'no long task'
+    : `${found.length} long tasks, the longest ${Math.max(...found).toFixed(0)} ms`;
 };
 // By its path: handed over as bytes it would be decoded in the page, which is nobody's work but this script's.
 const folder = await mkdtemp(join(tmpdir(), 'idle-marker-'));
@@ -159,7 +194,9 @@ await page.getByRole('progressbar').waitFor();
 const cancelling = Date.now();
 await page.getByRole('button', { name: 'Cancel' }).first().click();
 await page.getByRole('progressbar').waitFor({ state: 'detached' });
-console.log(`drawing of ${ELEMENTS} elements (${(drawing.length / 1e6).toFixed(1)} MB): cancelled within ${Date.now() - cancelling} ms`);
+console.log(
+  `drawing of ${ELEMENTS} elements (${(drawing.length / 1e6).toFixed(1)} MB): cancelled within ${Date.now() - cancelling} ms`,
+);
 await longest();
 await page.locator('input[type=file]').setInputFiles([]);
 const reading = Date.now();
@@ -233,7 +270,10 @@ async function workerMemory() {
   const timer = setInterval(() => {
     if (session)
       void cdp
-        .send('Target.sendMessageToTarget', { sessionId: session, message: JSON.stringify({ id: ++id, method: 'Runtime.getHeapUsage' }) })
+        .send('Target.sendMessageToTarget', {
+          sessionId: session,
+          message: JSON.stringify({ id: ++id, method: 'Runtime.getHeapUsage' }),
+        })
         .catch(() => {});
   }, 100);
   return () => {

@@ -14,30 +14,50 @@ const MARKS = 504;
 
 const site = randomUUID();
 const { who, work, facts } = JSON.parse(
-  execFileSync('node', [new URL('run.mjs', import.meta.url).pathname, new URL('manyMarks.ts', import.meta.url).pathname, String(MARKS)], { maxBuffer: 1e9 }),
+  execFileSync(
+    'node',
+    [new URL('run.mjs', import.meta.url).pathname, new URL('manyMarks.ts', import.meta.url).pathname, String(MARKS)],
+    { maxBuffer: 1e9 },
+  ),
 );
 const ask = async (method, url, body) => {
-  const response = await fetch(base + url, { method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } });
+  const response = await fetch(base + url, {
+    method,
+    body: JSON.stringify(body),
+    headers: { 'Content-Type': 'application/json' },
+  });
   if (!response.ok) throw new Error(`${url}: ${response.status} ${await response.text()}`);
   return response;
 };
 // Who speaks comes before what is said.
-for (const fact of facts.toSorted((a, b) => (b.type === 'member') - (a.type === 'member'))) await ask('PUT', `/api/v1/sites/${site}/facts/${fact.id}`, fact);
+for (const fact of facts.toSorted((a, b) => (b.type === 'member') - (a.type === 'member')))
+  await ask('PUT', `/api/v1/sites/${site}/facts/${fact.id}`, fact);
 console.log(`${facts.length} facts, ${MARKS} marks`);
 
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  args: [
+    '--no-sandbox',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, acceptDownloads: true });
 await page.addInitScript(() => {
   globalThis.longTasks = [];
-  new globalThis.PerformanceObserver((list) => globalThis.longTasks.push(...list.getEntries().map((each) => each.duration))).observe({ type: 'longtask' });
+  new globalThis.PerformanceObserver((list) =>
+    globalThis.longTasks.push(...list.getEntries().map((each) => each.duration)),
+  ).observe({ type: 'longtask' });
 });
 const longest = async () => {
   await page.waitForTimeout(300);
   const found = await page.evaluate(() => globalThis.longTasks.splice(0));
-  return found.length === 0 ? 'no long task' : `${found.length} long tasks, the longest ${Math.max(...found).toFixed(0)} ms`;
+  return found.length === 0
+    ? 'no long task'
+    : `${found.length} long tasks, the longest ${Math.max(...found).toFixed(0)} ms`;
 };
 /** Says how long something took until it was seen, and the longest task meanwhile. */
 async function timed(what, act, asked) {
@@ -79,7 +99,11 @@ await timed(
   },
   ASKED,
 );
-await timed('PDF of the sheet with its sketch', () => file(() => page.getByRole('button', { name: /^PDF/ }).first().click()), `${ASKED}, 2 MB`);
+await timed(
+  'PDF of the sheet with its sketch',
+  () => file(() => page.getByRole('button', { name: /^PDF/ }).first().click()),
+  `${ASKED}, 2 MB`,
+);
 await timed(
   'Sketch drawn',
   async () => {
@@ -118,5 +142,7 @@ await browser.close();
 const xlsx = Date.now();
 const { sheets } = await (await fetch(`${base}/api/v1/sites/${site}/sheets`)).json();
 const table = await (await fetch(`${base}/api/v1/sites/${site}/sheets/${sheets[0].id}/xlsx`)).arrayBuffer();
-console.log(`XLSX of the sheet: ${Date.now() - xlsx} ms, ${(table.byteLength / 1e6).toFixed(2)} MB; package ${work}, by ${who}`);
+console.log(
+  `XLSX of the sheet: ${Date.now() - xlsx} ms, ${(table.byteLength / 1e6).toFixed(2)} MB; package ${work}, by ${who}`,
+);
 await own?.stop();

@@ -46,12 +46,21 @@ console.log(`${renamed.length} facts written in ${((Date.now() - began) / 1000).
 
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  args: [
+    '--no-sandbox',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
 });
 const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
 await context.addInitScript(() => {
   globalThis.tasks = [];
-  new PerformanceObserver((list) => globalThis.tasks.push(...list.getEntries().map(({ duration, startTime }) => ({ duration, startTime })))).observe({
+  new PerformanceObserver((list) =>
+    globalThis.tasks.push(...list.getEntries().map(({ duration, startTime }) => ({ duration, startTime }))),
+  ).observe({
     type: 'longtask',
     buffered: true,
   });
@@ -73,12 +82,16 @@ const choose = () => page.getByRole('button', { name: 'Mara Lindqvist' });
 await page.goto(base);
 await page.waitForTimeout(1500);
 await page.evaluate(() => globalThis.tasks.splice(0));
-await opened('opened for the first time (3000 asked)', `/sites/${site}/today`, () => choose().waitFor({ timeout: 60_000 }));
+await opened('opened for the first time (3000 asked)', `/sites/${site}/today`, () =>
+  choose().waitFor({ timeout: 60_000 }),
+);
 await choose().click();
 await page.getByRole('navigation', { name: 'Places' }).waitFor();
 await page.waitForTimeout(3000);
 console.log(`Today after it: longest task ${await longest()} ms (100 asked)`);
-await opened('opened again (1000 asked)', `/sites/${site}/today`, () => page.getByRole('navigation', { name: 'Places' }).waitFor());
+await opened('opened again (1000 asked)', `/sites/${site}/today`, () =>
+  page.getByRole('navigation', { name: 'Places' }).waitFor(),
+);
 await page.waitForTimeout(2000);
 await longest();
 
@@ -124,7 +137,15 @@ const oneMore = () =>
         observer.observe(rail, { characterData: true, childList: true, subtree: true });
       }),
   );
-const note = (i) => ({ id: randomUUID(), type: 'note', at: new Date().toISOString(), device: 'another', seq: i, by: member, body: { text: `one more ${i}` } });
+const note = (i) => ({
+  id: randomUUID(),
+  type: 'note',
+  at: new Date().toISOString(),
+  device: 'another',
+  seq: i,
+  by: member,
+  body: { text: `one more ${i}` },
+});
 let said = 0;
 for (const place of ['mark', 'field-book', 'today', 'station', 'hand-over']) {
   await page.getByRole('navigation', { name: 'Places' }).locator(`a[href$="/${place}"]`).first().click();
@@ -137,7 +158,9 @@ for (const place of ['mark', 'field-book', 'today', 'station', 'hand-over']) {
     times.push(await seen);
   }
   const figures = (name) => times.map((each) => each[name].toFixed(0)).join(', ');
-  console.log(`one more fact on ${place}: on screen after ${figures('shown')} ms (50 asked), longest turn ${figures('gap')} ms (16 asked)`);
+  console.log(
+    `one more fact on ${place}: on screen after ${figures('shown')} ms (50 asked), longest turn ${figures('gap')} ms (16 asked)`,
+  );
 }
 
 // What was said without a server goes out once it is back.
@@ -151,7 +174,15 @@ await page.evaluate(
       open.onsuccess = () => {
         const transaction = open.result.transaction('outbox', 'readwrite');
         for (let i = 0; i < count; i++) {
-          const fact = { id: crypto.randomUUID(), type: 'note', at: new Date().toISOString(), device: 'waited', seq: i, by, body: { text: `waited ${i}` } };
+          const fact = {
+            id: crypto.randomUUID(),
+            type: 'note',
+            at: new Date().toISOString(),
+            device: 'waited',
+            seq: i,
+            by,
+            body: { text: `waited ${i}` },
+          };
           transaction.objectStore('outbox').add({ site: id, fact, refused: null });
         }
         transaction.oncomplete = resolve;
@@ -180,9 +211,16 @@ const left = () =>
         };
       }),
   );
-await page.waitForFunction(() => performance.getEntriesByName('facts sent').length > 0, undefined, { timeout: 30_000, polling: 20 }).catch(() => undefined);
+await page
+  .waitForFunction(() => performance.getEntriesByName('facts sent').length > 0, undefined, {
+    timeout: 30_000,
+    polling: 20,
+  })
+  .catch(() => undefined);
 const start = Date.now();
 while ((await left()) > 0 && Date.now() - start < 60_000) await page.waitForTimeout(50);
-console.log(`${WAITING} waiting facts delivered within ${Date.now() - start} ms of the first of them (3000 asked); ${await arrived()} have arrived`);
+console.log(
+  `${WAITING} waiting facts delivered within ${Date.now() - start} ms of the first of them (3000 asked); ${await arrived()} have arrived`,
+);
 await browser.close();
 await own?.stop();

@@ -29,7 +29,12 @@ if (!exact.ok) throw new Error(exact.error.code);
 const rows = reduced.flatMap((each) => {
   const point = byName.get(each.point)!;
   const place = each.targetCentringSd ** 2 + (point.sdPlan ?? 0) ** 2;
-  const direction = { point, value: each.hz, sd: Math.sqrt(each.varDirection + place / each.horizontal! ** 2), isDirection: true };
+  const direction = {
+    point,
+    value: each.hz,
+    sd: Math.sqrt(each.varDirection + place / each.horizontal! ** 2),
+    isDirection: true,
+  };
   return [direction, { point, value: each.gridDistance!, sd: Math.sqrt(each.varRadial + place), isDirection: false }];
 });
 const wrap = (angle: number) => Math.atan2(Math.sin(angle), Math.cos(angle));
@@ -52,7 +57,9 @@ const general = () =>
     errorTolerance: 1e-12,
   });
 const found = general().parameterValues;
-console.log(`the general solver ends ${(Math.hypot(found[0]! - solution.e, found[1]! - solution.n) * 1000).toFixed(3)} mm away`);
+console.log(
+  `the general solver ends ${(Math.hypot(found[0]! - solution.e, found[1]! - solution.n) * 1000).toFixed(3)} mm away`,
+);
 
 // What one station promises where 500 marks are still to be set from it.
 const read = freeStation(input);
@@ -65,7 +72,10 @@ const listed20 = judgedStation(20);
 const listed500 = judgedStation(500);
 const site = trustSite({ stations: 200, marksEach: 25, proofsEach: 10, resightsEach: 5, badShare: 0.02 }, 7);
 const ring = (i: number) =>
-  Array.from({ length: 12 }, (_, k) => ({ name: `c${k}`, ...polar({ e: (i % 20) * 100, n: Math.floor(i / 20) * 100 }, (k * Math.PI) / 6, 30) }));
+  Array.from({ length: 12 }, (_, k) => ({
+    name: `c${k}`,
+    ...polar({ e: (i % 20) * 100, n: Math.floor(i / 20) * 100 }, (k * Math.PI) / 6, 30),
+  }));
 const items5000 = [
   ...Array.from({ length: 200 }, (_, i) => ({
     name: `O${i}`,
@@ -122,6 +132,7 @@ const mean = (name: string) => {
   const result = bench.getTask(name)?.result;
   return result && 'latency' in result ? result.latency.mean : NaN;
 };
-const ratio = mean('ml-levenberg-marquardt, the same plan problem') / mean('resection, six targets, without leave-one-out');
+const ratio =
+  mean('ml-levenberg-marquardt, the same plan problem') / mean('resection, six targets, without leave-one-out');
 console.log(`resection is ${ratio.toFixed(0)} times as fast as the general solver`);
 await import('./benchRoads.ts');

@@ -1,18 +1,32 @@
 /** Alignments and surfaces, beside what a user would otherwise take: a line made of many short sides, and a triangulation searched triangle by triangle through an index of boxes. */
 import Flatbush from 'flatbush';
 import { Bench } from 'tinybench';
-import { againstAlignment, feetWithin, heightOn, placeAlong, profileOf, stationList, surfaceOf, templateOf, type PlanPoint } from '@idle-marker/core';
+import {
+  againstAlignment,
+  feetWithin,
+  heightOn,
+  placeAlong,
+  profileOf,
+  stationList,
+  surfaceOf,
+  templateOf,
+  type PlanPoint,
+} from '@idle-marker/core';
 import { readLandXml } from '@idle-marker/formats';
 import { definitionAlong, made, numbersFrom, smoothElements } from '../core/test/roads.ts';
 
 const next = numbersFrom(5);
 const road = made(definitionAlong(smoothElements(200, 5)));
-const places: PlanPoint[] = Array.from({ length: 4096 }, () => placeAlong(road, road.startStation + next() * road.length, 40 * (next() - 0.5))!);
+const places: PlanPoint[] = Array.from({ length: 4096 }, () =>
+  placeAlong(road, road.startStation + next() * road.length, 40 * (next() - 0.5))!,
+);
 
 /** The same line every half metre, in an index of boxes: the generic way. */
 const SIDE = 0.5;
 const sides = Math.ceil(road.length / SIDE);
-const dense = Array.from({ length: sides + 1 }, (_, i) => placeAlong(road, Math.min(road.startStation + i * SIDE, road.endStation))!);
+const dense = Array.from({ length: sides + 1 }, (_, i) =>
+  placeAlong(road, Math.min(road.startStation + i * SIDE, road.endStation))!,
+);
 const index = new Flatbush(sides);
 for (let i = 0; i < sides; i++) {
   const [a, b] = [dense[i]!, dense[i + 1]!];
@@ -58,7 +72,12 @@ if (!surface.ok) throw new Error(surface.error.code);
 const boxes = new Flatbush(triangles.faces.length / 3);
 for (let f = 0; f < triangles.faces.length; f += 3) {
   const at = [0, 1, 2].map((k) => corner(triangles.faces[f + k]!));
-  boxes.add(Math.min(...at.map(({ e }) => e)), Math.min(...at.map(({ n }) => n)), Math.max(...at.map(({ e }) => e)), Math.max(...at.map(({ n }) => n)));
+  boxes.add(
+    Math.min(...at.map(({ e }) => e)),
+    Math.min(...at.map(({ n }) => n)),
+    Math.max(...at.map(({ e }) => e)),
+    Math.max(...at.map(({ n }) => n)),
+  );
 }
 boxes.finish();
 const asked: PlanPoint[] = Array.from({ length: 4096 }, () => ({ e: next() * 1060, n: next() * 1060 }));
@@ -67,8 +86,14 @@ function generic({ e, n }: PlanPoint): number | null {
     const [a, b, c] = [0, 1, 2].map((k) => triangles.faces[3 * f + k]!) as [number, number, number];
     const [A, B, C] = [corner(a), corner(b), corner(c)];
     const area = (B.e - A.e) * (C.n - A.n) - (C.e - A.e) * (B.n - A.n);
-    const [u, v] = [((e - A.e) * (C.n - A.n) - (C.e - A.e) * (n - A.n)) / area, ((B.e - A.e) * (n - A.n) - (e - A.e) * (B.n - A.n)) / area];
-    if (u >= 0 && v >= 0 && u + v <= 1) return triangles.places[3 * a + 2]! * (1 - u - v) + triangles.places[3 * b + 2]! * u + triangles.places[3 * c + 2]! * v;
+    const [u, v] = [
+      ((e - A.e) * (C.n - A.n) - (C.e - A.e) * (n - A.n)) / area,
+      ((B.e - A.e) * (n - A.n) - (e - A.e) * (B.n - A.n)) / area,
+    ];
+    if (u >= 0 && v >= 0 && u + v <= 1)
+      return (
+        triangles.places[3 * a + 2]! * (1 - u - v) + triangles.places[3 * b + 2]! * u + triangles.places[3 * c + 2]! * v
+      );
   }
   return null;
 }
@@ -80,7 +105,10 @@ const template = templateOf({
   strings: ['a', 'b', 'c', 'd'].map((name, i) => ({
     name,
     from: null,
-    offset: Array.from({ length: 100 }, (_, k) => ({ station: (k * long.length) / 100, value: (i - 1.5) * 3 + (k % 2) })),
+    offset: Array.from({ length: 100 }, (_, k) => ({
+      station: (k * long.length) / 100,
+      value: (i - 1.5) * 3 + (k % 2),
+    })),
     height: { rule: 'fall' as const, values: [{ station: 0, value: 2.5 }] },
   })),
   kerbs: [],
@@ -156,7 +184,9 @@ console.table(
     task: task.name,
     // In microseconds a call; the lists are one call a turn.
     'µs (mean)':
-      task.result && 'latency' in task.result ? ((task.result.latency.mean * 1000) / (task.name.startsWith('station lists') ? 1 : CALLS)).toFixed(3) : '–',
+      task.result && 'latency' in task.result
+        ? ((task.result.latency.mean * 1000) / (task.name.startsWith('station lists') ? 1 : CALLS)).toFixed(3)
+        : '–',
   })),
 );
 if (!(sum > 0)) throw new Error('nothing was computed');
@@ -167,10 +197,13 @@ const pieces: string[] = [
 ];
 for (let k = 0; k < GRID * GRID; k++) {
   const { e, n } = corner(k);
-  pieces.push(`<P id="${k + 1}">${(8_000_000 + n).toFixed(9)} ${(400_000 + e).toFixed(9)} ${ground(e, n).toFixed(9)}</P>\n`);
+  pieces.push(
+    `<P id="${k + 1}">${(8_000_000 + n).toFixed(9)} ${(400_000 + e).toFixed(9)} ${ground(e, n).toFixed(9)}</P>\n`,
+  );
 }
 pieces.push('</Pnts><Faces>');
-for (let f = 0; f < faces.length; f += 3) pieces.push(`<F n="0 0 0">${faces[f]! + 1} ${faces[f + 1]! + 1} ${faces[f + 2]! + 1}</F>\n`);
+for (let f = 0; f < faces.length; f += 3)
+  pieces.push(`<F n="0 0 0">${faces[f]! + 1} ${faces[f + 1]! + 1} ${faces[f + 2]! + 1}</F>\n`);
 pieces.push('</Faces></Definition></Surface></Surfaces></LandXML>');
 const bytes = new TextEncoder().encode(pieces.join(''));
 pieces.length = 0;

@@ -27,7 +27,12 @@ const externalPackages = {
       const ask = (from) => b.resolve(path, { kind, resolveDir: from, pluginData: 'asked here' });
       const [own, served] = [await ask(resolveDir), await ask(SERVER)];
       const [wanted, given] = [packageOf(own.path), packageOf(served.path)];
-      if (wanted !== given) return { errors: [{ text: `“${path}” is ${wanted} here, but ${given} from the server: name it in server/package.json.` }] };
+      if (wanted !== given)
+        return {
+          errors: [
+            { text: `“${path}” is ${wanted} here, but ${given} from the server: name it in server/package.json.` },
+          ],
+        };
       return { path, external: true };
     });
   },

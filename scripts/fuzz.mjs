@@ -54,7 +54,11 @@ const RAW_SIGHTS = text('scripts/fuzz/raw-sights.jsonl');
 
 const SEEDS = {
   dxf: [text('demo/cobbleford/canopy.dxf'), text('demo/ternhaven/ticket-hall.dxf'), text('scripts/fuzz/kinds.dxf')],
-  landxml: [...all('cli/test/reference/geometry', '.xml'), text('demo/ternhaven/forecourt.xml'), text('demo/ternhaven/landing-road.xml')],
+  landxml: [
+    ...all('cli/test/reference/geometry', '.xml'),
+    text('demo/ternhaven/forecourt.xml'),
+    text('demo/ternhaven/landing-road.xml'),
+  ],
   geojson: [GEOJSON],
   points: [text('demo/ternhaven/gangway-piles.csv')],
   control: [text('demo/ternhaven/control.csv'), text('demo/cobbleford/control.csv'), SURVEY],
@@ -83,7 +87,9 @@ async function bundled(entry) {
     target: 'node20',
     outfile,
     logLevel: 'error',
-    banner: { js: `import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(${JSON.stringify(join(ROOT, 'x.js'))});` },
+    banner: {
+      js: `import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(${JSON.stringify(join(ROOT, 'x.js'))});`,
+    },
   });
   return { file: outfile, remove: () => rmSync(folder, { recursive: true, force: true }) };
 }
@@ -121,7 +127,9 @@ async function fuzzReader(program, reader) {
         fail(
           reader,
           state[0],
-          error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? `comes to over ${MOST_MEMORY_MB} MB` : String(error.stack ?? error),
+          error.code === 'ERR_WORKER_OUT_OF_MEMORY'
+            ? `comes to over ${MOST_MEMORY_MB} MB`
+            : String(error.stack ?? error),
           mutantOf(reader, SEEDS[reader], state[0]),
         );
       });
@@ -146,14 +154,21 @@ const counts = [];
 const next = [...readers];
 await Promise.all(
   Array.from({ length: Math.min(availableParallelism(), readers.length) }, async () => {
-    for (let reader = next.shift(); reader !== undefined; reader = next.shift()) counts.push(await fuzzReader(program.file, reader));
+    for (let reader = next.shift(); reader !== undefined; reader = next.shift())
+      counts.push(await fuzzReader(program.file, reader));
   }),
 );
 program.remove();
-if (values.port !== undefined && (values.only === undefined || values.only === 'routes') && existsSync(join(ROOT, 'server/dist/main.mjs'))) {
+if (
+  values.port !== undefined &&
+  (values.only === undefined || values.only === 'routes') &&
+  existsSync(join(ROOT, 'server/dist/main.mjs'))
+) {
   const routes = await bundled('scripts/fuzzRoutes.ts');
   const { fuzzRoutes } = await import(pathToFileURL(routes.file).href);
-  counts.push(await fuzzRoutes({ port: Number(values.port), mutants, first, until, fail, slowest: SLOWEST_MS, seeds: SEEDS }));
+  counts.push(
+    await fuzzRoutes({ port: Number(values.port), mutants, first, until, fail, slowest: SLOWEST_MS, seeds: SEEDS }),
+  );
   routes.remove();
 }
 console.log(`${counts.reduce((sum, count) => sum + count, 0)} mutants, ${failed} failed`);

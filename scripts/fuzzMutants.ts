@@ -73,7 +73,8 @@ const ODD_VALUES: readonly unknown[] = [
 
 type Change = (text: string, random: Random, other: string) => string;
 
-const cut = (text: string, at: number, length: number, put: string): string => text.slice(0, at) + put + text.slice(at + length);
+const cut = (text: string, at: number, length: number, put: string): string =>
+  text.slice(0, at) + put + text.slice(at + length);
 /** A word or a number somewhere in the text. */
 function token(text: string, random: Random): { readonly at: number; readonly length: number } {
   const from = below(random, text.length);
@@ -131,7 +132,8 @@ const TEXT_CHANGES: readonly Change[] = [
 
 export function mutatedText(text: string, random: Random, other: string): string {
   let mutant = text;
-  for (let i = 1 + below(random, 4); i > 0; i--) if (mutant.length > 0) mutant = oneOf(random, TEXT_CHANGES)(mutant, random, other);
+  for (let i = 1 + below(random, 4); i > 0; i--)
+    if (mutant.length > 0) mutant = oneOf(random, TEXT_CHANGES)(mutant, random, other);
   return mutant;
 }
 
@@ -158,7 +160,8 @@ export function mutatedLines(text: string, random: Random): string {
     const at = below(random, lines.length);
     const way = random();
     if (way < 0.1) lines.splice(at, 1);
-    else if (way < 0.2) lines.splice(at, 0, oneOf(random, ['null', '[]', '7', '""', '{}', 'x', lines[below(random, lines.length)]!]));
+    else if (way < 0.2)
+      lines.splice(at, 0, oneOf(random, ['null', '[]', '7', '""', '{}', 'x', lines[below(random, lines.length)]!]));
     else if (way < 0.3) lines[at] = mutatedText(lines[at]!, random, lines[below(random, lines.length)]!);
     else {
       try {
@@ -176,5 +179,7 @@ export function mutatedLines(text: string, random: Random): string {
 export function mutantOf(reader: string, seeds: readonly string[], i: number): string {
   const random = randomFrom(i * 7919 + reader.length);
   const seed = seeds[i % seeds.length]!;
-  return reader === 'rawSights' ? mutatedLines(seed, random) : mutatedText(seed, random, seeds[(i * 31) % seeds.length]!);
+  return reader === 'rawSights'
+    ? mutatedLines(seed, random)
+    : mutatedText(seed, random, seeds[(i * 31) % seeds.length]!);
 }

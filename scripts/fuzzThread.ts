@@ -48,9 +48,14 @@ for (let i = from; i < until; i++) {
   state[0] = i;
   try {
     const outcome = READERS[reader]!(mutant);
-    if (!outcome.ok && typeof outcome.error?.code !== 'string') throw new Error(`no code in ${JSON.stringify(outcome).slice(0, 200)}`);
+    if (!outcome.ok && typeof outcome.error?.code !== 'string')
+      throw new Error(`no code in ${JSON.stringify(outcome).slice(0, 200)}`);
   } catch (error) {
-    parentPort!.postMessage({ i, thrown: error instanceof Error ? (error.stack ?? error.message) : String(error), mutant });
+    parentPort!.postMessage({
+      i,
+      thrown: error instanceof Error ? (error.stack ?? error.message) : String(error),
+      mutant,
+    });
   }
   const ms = Date.now() - state[1];
   if (ms > 1000) parentPort!.postMessage({ i, slow: ms, mutant });

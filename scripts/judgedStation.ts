@@ -11,7 +11,14 @@ export function judgedStation(listed: number): ResectionInput {
   const points = Array.from({ length: listed }, (_, i) => {
     const azimuth = i * 0.63;
     const distance = i < 10 ? between(30, 130) : between(20, 300);
-    return { name: `K${i}`, e: distance * Math.sin(azimuth), n: distance * Math.cos(azimuth), z: between(-3, 3), sdPlan: 0.002, sdHeight: 0.002 };
+    return {
+      name: `K${i}`,
+      e: distance * Math.sin(azimuth),
+      n: distance * Math.cos(azimuth),
+      z: between(-3, 3),
+      sdPlan: 0.002,
+      sdHeight: 0.002,
+    };
   });
   const observations = points.slice(0, 10).map((point, i) => {
     const e = point.e + between(-0.003, 0.003) + (i === 3 ? 0.03 : 0);
@@ -34,7 +41,13 @@ export function judgedStation(listed: number): ResectionInput {
   return {
     instrument: { angleSd: 1e-5, distanceSd: 0.0015, distanceSdRatio: 2e-6 },
     setup: { instrumentHeight: 1.6, instrumentHeightSd: 0.001 },
-    reduction: { combinedScaleFactor: 1, refraction: 0.13, earthRadius: 6_371_000, prismConstant: 0, atmosphericRatio: 0 },
+    reduction: {
+      combinedScaleFactor: 1,
+      refraction: 0.13,
+      earthRadius: 6_371_000,
+      prismConstant: 0,
+      atmosphericRatio: 0,
+    },
     freeScale: false,
     points,
     observations,

@@ -29,4 +29,6 @@ for (let i = 0; i < Math.min(count, work.body.plans.length); i++) story.set(stat
 story.prove(station, 'P2');
 // Ids of a story are the same in each run; a database may hold several.
 const own = randomUUID().slice(0, 24);
-process.stdout.write(JSON.stringify({ who: story.who, work: work.id, facts: story.facts }).replaceAll('00000000-0000-4000-8000-', own));
+process.stdout.write(
+  JSON.stringify({ who: story.who, work: work.id, facts: story.facts }).replaceAll('00000000-0000-4000-8000-', own),
+);

@@ -11,7 +11,14 @@ const base = process.argv[2] ?? 'http://127.0.0.1:4180';
 const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  args: [
+    '--no-sandbox',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, timezoneId: 'Europe/Copenhagen' });
 const shoot = async (name) => {
@@ -19,7 +26,8 @@ const shoot = async (name) => {
   await page.waitForTimeout(700);
   await page.screenshot({ path: `${folder}${name}.png` });
 };
-const place = (name) => page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: new RegExp(`^${name}`) });
+const place = (name) =>
+  page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: new RegExp(`^${name}`) });
 const idle = () => page.getByRole('button', { name: 'Cancel' }).waitFor({ state: 'hidden', timeout: 60_000 });
 
 await page.goto(base);
@@ -71,7 +79,8 @@ await page.getByRole('button', { name: /^Next mark/ }).waitFor();
 await shoot('stake');
 
 // What stands there: a column that is twisted, and bolts of which one is bent.
-const atThePole = (name) => page.getByRole('navigation', { name: 'What is done at the pole' }).getByRole('link', { name, exact: true });
+const atThePole = (name) =>
+  page.getByRole('navigation', { name: 'What is done at the pole' }).getByRole('link', { name, exact: true });
 await atThePole('Columns').click();
 await page.getByRole('button', { name: 'A-3', exact: true }).click();
 await atThePole('As built').click();
@@ -115,7 +124,10 @@ const sheet = join(mkdtempSync(join(tmpdir(), 'idle-marker-')), 'sheet.pdf');
 await download.saveAs(sheet);
 execFileSync('pdftoppm', ['-r', '80', '-f', '1', '-l', '1', '-singlefile', '-png', sheet, `${folder}cut-sheet`]);
 
-const part = (name) => page.getByRole('navigation', { name: /What is handed over|Parts of the book/ }).getByRole('link', { name, exact: true });
+const part = (name) =>
+  page
+    .getByRole('navigation', { name: /What is handed over|Parts of the book/ })
+    .getByRole('link', { name, exact: true });
 await part('Stakes').click();
 await page.getByRole('button', { name: 'TH-D4 E', exact: true }).click();
 await shoot('stakes');

@@ -16,7 +16,8 @@ const STATEMENT =
 
 const hasWord = (text) => /\p{L}{2,}/u.test(text);
 /** Two words with a blank between them, or one with a capital: "Set mark", "mark is", "Cancel". */
-const readsAsProse = (text) => /\p{L}{2,}[,;:.)”’…]* +[(“]?\p{L}/u.test(text) || /^\p{Lu}\p{Ll}{2,}[….:!?]?$/u.test(text);
+const readsAsProse = (text) =>
+  /\p{L}{2,}[,;:.)”’…]* +[(“]?\p{L}/u.test(text) || /^\p{Lu}\p{Ll}{2,}[….:!?]?$/u.test(text);
 /** Names of classes: every word has the look of one, and one of them cannot be anything else. */
 const readsAsClasses = (text) =>
   text.split(/\s+/).every((word) => word === '{}' || /^!?-?[a-z0-9@&>[(][\w:[\]\-/.#%!(),&>*=+~|^$?']*$/.test(word)) &&
@@ -35,9 +36,16 @@ function isSilent(parents) {
     if (node.type === 'BinaryExpression' && /^[=!<>]=|^[<>]$|^in/.test(node.operator)) return true;
     if (node.type === 'SwitchCase' && key === 'test') return true;
     if (node.type === 'MemberExpression' && key === 'property') return true;
-    if (node.type === 'Property' && (key === 'key' || SILENT_PROPERTY.test(node.key.name ?? node.key.value ?? ''))) return true;
+    if (node.type === 'Property' && (key === 'key' || SILENT_PROPERTY.test(node.key.name ?? node.key.value ?? '')))
+      return true;
     if (node.type === 'JSXAttribute') return SILENT_ATTRIBUTE.test(node.name.name?.name ?? node.name.name);
-    if (/^(Call|New)Expression$/.test(node.type) && key === 'arguments' && at === parents.length - 1 && SILENT_CALL.test(calleeOf(node))) return true;
+    if (
+      /^(Call|New)Expression$/.test(node.type) &&
+      key === 'arguments' &&
+      at === parents.length - 1 &&
+      SILENT_CALL.test(calleeOf(node))
+    )
+      return true;
     if (node.type === 'NewExpression' && /Error$/.test(calleeOf(node))) return true;
     if (/^(JSXElement|JSXFragment|ArrowFunctionExpression|FunctionDeclaration)$/.test(node.type)) return false;
   }
@@ -55,17 +63,26 @@ export function sentencesIn(file, source) {
   const { program, errors } = parseSync(file, source);
   if (errors.length > 0) throw new Error(`${file}: ${errors[0].message}`);
   const found = [];
-  const keep = (node, text) => found.push({ line: source.slice(0, node.start).split('\n').length, text: text.trim().replace(/\s+/g, ' ') });
+  const keep = (node, text) =>
+    found.push({ line: source.slice(0, node.start).split('\n').length, text: text.trim().replace(/\s+/g, ' ') });
   const parents = [];
   const visit = (node) => {
     const text = textOf(node);
     if (node.type === 'JSXText' && hasWord(node.value)) keep(node, node.value);
-    else if (text !== null && readsAsProse(text) && !readsAsClasses(text) && !STATEMENT.test(text) && !isSilent(parents)) keep(node, text);
+    else if (
+      text !== null &&
+      readsAsProse(text) &&
+      !readsAsClasses(text) &&
+      !STATEMENT.test(text) &&
+      !isSilent(parents)
+    )
+      keep(node, text);
     for (const key in node) {
       const value = node[key];
       if (value === null || typeof value !== 'object') continue;
       parents.push({ node, key });
-      for (const child of Array.isArray(value) ? value : [value]) if (child && typeof child.type === 'string') visit(child);
+      for (const child of Array.isArray(value) ? value : [value])
+        if (child && typeof child.type === 'string') visit(child);
       parents.pop();
     }
   };

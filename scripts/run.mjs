@@ -21,7 +21,9 @@ const stateOf = (file) => {
 function isFresh() {
   try {
     const { node, made, files } = JSON.parse(readFileSync(list, 'utf8'));
-    return node === process.version && made === stateOf(bundle) && files.every(([file, state]) => stateOf(file) === state);
+    return (
+      node === process.version && made === stateOf(bundle) && files.every(([file, state]) => stateOf(file) === state)
+    );
   } catch {
     return false;
   }
@@ -56,7 +58,14 @@ else {
   try {
     mkdirSync(KEPT, { recursive: true });
     put(bundle, code);
-    put(list, JSON.stringify({ node: process.version, made: stateOf(bundle), files: files.map((file) => [file, stateOf(file)]) }));
+    put(
+      list,
+      JSON.stringify({
+        node: process.version,
+        made: stateOf(bundle),
+        files: files.map((file) => [file, stateOf(file)]),
+      }),
+    );
   } catch {
     // A folder that can't be written to costs time, nothing else.
   }

@@ -26,7 +26,14 @@ function week(): { readonly story: Story; readonly shared: number } {
       { name: `${i + 1}C`, e: e + 3, n: n + 2.4 },
       { name: `${i + 1}D`, e, n: n + 2.4 },
     ];
-    return { name: `Pad ${i + 1}`, meaning: 'outsideFace' as const, designZ: 6.25, rule: 'outline' as const, source: 'typed', corners };
+    return {
+      name: `Pad ${i + 1}`,
+      meaning: 'outsideFace' as const,
+      designZ: 6.25,
+      rule: 'outline' as const,
+      source: 'typed',
+      corners,
+    };
   });
   const work = story.work({ name: 'Pads', items, offset: 1 }, 'P');
   for (let s = 0; s < STATIONS_A_WEEK; s++) {

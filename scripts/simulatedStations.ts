@@ -79,7 +79,12 @@ export function marksAbout(die: Dice, count: number, [near, far]: readonly [numb
     if (Math.max(...gaps) > Math.PI) continue;
     return azimuths.map((azimuth, i) => {
       const distance = die.between(near, far);
-      return { name: `K${i + 1}`, e: distance * Math.sin(azimuth), n: distance * Math.cos(azimuth), z: die.between(-4, 4) };
+      return {
+        name: `K${i + 1}`,
+        e: distance * Math.sin(azimuth),
+        n: distance * Math.cos(azimuth),
+        z: die.between(-4, 4),
+      };
     });
   }
 }
@@ -107,7 +112,13 @@ type Errors = (sd: number) => number;
 export const STUDIED: Pick<ResectionInput, 'instrument' | 'setup' | 'reduction'> = {
   instrument: { angleSd: ANGLE_SD, distanceSd: DISTANCE_SD, distanceSdRatio: DISTANCE_RATIO },
   setup: { instrumentHeight: 1.6, instrumentHeightSd: 0.001 },
-  reduction: { combinedScaleFactor: 1, refraction: REFRACTION, earthRadius: EARTH_RADIUS, prismConstant: 0, atmosphericRatio: 0 },
+  reduction: {
+    combinedScaleFactor: 1,
+    refraction: REFRACTION,
+    earthRadius: EARTH_RADIUS,
+    prismConstant: 0,
+    atmosphericRatio: 0,
+  },
 };
 
 /** A mark as it is listed: not quite where it is. */
@@ -203,7 +214,8 @@ export function make(die: Dice, mix: Mix, faults: readonly Fault[]): Made {
     } else if (fault === 'TARGET_HEIGHT') {
       const by = (die.sign() * die.whole(1, 10)) / 10;
       misread[name] = (observation) => ({ ...observation, targetHeight: observation.targetHeight + by });
-    } else if (fault === 'DIRECTION_READING') misread[name] = (observation) => ({ ...observation, circle: slipped(die, observation.circle) });
+    } else if (fault === 'DIRECTION_READING')
+      misread[name] = (observation) => ({ ...observation, circle: slipped(die, observation.circle) });
     else {
       about.points = [];
       if (fault === 'PRISM_CONSTANT') {

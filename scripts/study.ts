@@ -47,7 +47,8 @@ function study(mix: Mix, seed: number): Map<string, Row> {
       const { best, also } = explained;
       // What is named in the second place is an accusation, too.
       const named = [best, ...(also ? [also] : [])];
-      const isTrue = (each: typeof best) => truth.some((fault) => fault.code === each.code && fault.points.join() === each.points.join());
+      const isTrue = (each: typeof best) =>
+        truth.some((fault) => fault.code === each.code && fault.points.join() === each.points.join());
       if (truth.length === 0) row[best.code === 'NONE' && !also ? 'right' : 'wrong']++;
       else if (best.code === 'NONE') row.missed++;
       else row[named.every(isTrue) ? 'right' : 'wrong']++;
@@ -69,6 +70,8 @@ for (const mix of MIXES) {
   for (const row of rows.values()) for (const field of Object.keys(all) as (keyof Row)[]) all[field] += row[field];
   for (const [name, row] of [...[...rows].sort(([a], [b]) => a.localeCompare(b)), ['all', all] as const]) {
     const share = (value: number) => ((100 * value) / row.cases).toFixed(1).padStart(8);
-    console.log(`${name.padEnd(18)}${String(row.cases).padStart(7)}${share(row.right)}${share(row.cannotTell)}    ${share(row.wrong)}${share(row.missed)}`);
+    console.log(
+      `${name.padEnd(18)}${String(row.cases).padStart(7)}${share(row.right)}${share(row.cannotTell)}    ${share(row.wrong)}${share(row.missed)}`,
+    );
   }
 }

@@ -3,7 +3,14 @@
  * ones are asked for another mark; whether "good to 95 %" covers what it says, also where it can't be told what is wrong.
  * Run with `npm run study:checked -- [COUNT] [SEED]`. Not a test: it prints tables and takes its time.
  */
-import { judgeStation, obstaclesTo, planDistance, type JudgedStation, type Observation, type ResectionInput } from '@idle-marker/core';
+import {
+  judgeStation,
+  obstaclesTo,
+  planDistance,
+  type JudgedStation,
+  type Observation,
+  type ResectionInput,
+} from '@idle-marker/core';
 import { dice, listedFrom, sight, STUDIED, type Dice, type TrueMark } from './simulatedStations.ts';
 
 const [countText = '20000', seedText = '1'] = process.argv.slice(2);
@@ -28,7 +35,9 @@ function marksOf(die: Dice, shape: Shape, count: number): TrueMark[] {
   const away = () => die.between(12, 150);
   const turn = die.between(0, 2 * Math.PI);
   if (shape === 'all round')
-    return Array.from({ length: count }, (_, i) => mark(i, turn + ((i + die.between(-0.25, 0.25)) * 2 * Math.PI) / count, die.between(30, 150)));
+    return Array.from({ length: count }, (_, i) =>
+      mark(i, turn + ((i + die.between(-0.25, 0.25)) * 2 * Math.PI) / count, die.between(30, 150)),
+    );
   if (shape === 'half') return Array.from({ length: count }, (_, i) => mark(i, turn + die.between(0, Math.PI), away()));
   if (shape === 'sector') {
     const width = die.between(0.15, 1.3);
@@ -43,11 +52,17 @@ function marksOf(die: Dice, shape: Shape, count: number): TrueMark[] {
     });
   }
   const reach = shape === 'stacked' ? 0.2 : 3;
-  const posts = shape === 'stacked' && die.unit() < 0.5 ? [...first, mark(2, turn + die.between(0.3, 5.5), away())] : first;
+  const posts =
+    shape === 'stacked' && die.unit() < 0.5 ? [...first, mark(2, turn + die.between(0.3, 5.5), away())] : first;
   return Array.from({ length: count }, (_, i) => {
     if (i < posts.length) return posts[i]!;
     const of = die.pick(posts);
-    return { name: `K${i + 1}`, e: of.e + die.between(-reach, reach), n: of.n + die.between(-reach, reach), z: die.between(-4, 4) };
+    return {
+      name: `K${i + 1}`,
+      e: of.e + die.between(-reach, reach),
+      n: of.n + die.between(-reach, reach),
+      z: die.between(-4, 4),
+    };
   });
 }
 
@@ -60,7 +75,11 @@ function station(die: Dice, marks: readonly TrueMark[], moved: boolean): Resecti
   const orientation = die.between(0, 2 * Math.PI);
   const observations = marks.map((mark): Observation => {
     const along = planDistance(mark, knocked) <= 0.5 ? by : 0;
-    return sight(die.gauss, { ...mark, e: mark.e + along * Math.sin(bearing), n: mark.n + along * Math.cos(bearing) }, orientation);
+    return sight(
+      die.gauss,
+      { ...mark, e: mark.e + along * Math.sin(bearing), n: mark.n + along * Math.cos(bearing) },
+      orientation,
+    );
   });
   return { ...STUDIED, freeScale: false, points, observations };
 }
@@ -73,9 +92,12 @@ const judge = (input: ResectionInput): JudgedStation | null => {
 const isClear = ({ judgement }: JudgedStation): boolean =>
   judgement.explained!.best?.code === 'NONE' && !judgement.explained!.also && judgement.checkability !== 'unchecked';
 const offBy = ({ result }: JudgedStation): number => Math.hypot(result!.e, result!.n);
-const share = (count: number, of: number): string => `${((100 * count) / Math.max(1, of)).toFixed(2).padStart(7)} %  (${count} of ${of})`;
+const share = (count: number, of: number): string =>
+  `${((100 * count) / Math.max(1, of)).toFixed(2).padStart(7)} %  (${count} of ${of})`;
 
-console.log(`one place moved by 10 to 400 mm, 3 to 8 marks in every shape, class ${CLASS * 1000} mm, ${COUNT} stations, seed ${seedText}`);
+console.log(
+  `one place moved by 10 to 400 mm, 3 to 8 marks in every shape, class ${CLASS * 1000} mm, ${COUNT} stations, seed ${seedText}`,
+);
 const clear = { all: 0, off: 0 };
 const byShape = new Map(SHAPES.map((shape) => [shape, { all: 0, off: 0, unchecked: 0, stations: 0 }]));
 const unsure = { all: 0, unbounded: 0, covered: 0, naive: 0 };
@@ -102,9 +124,14 @@ for (let i = 0; i < COUNT; i++) {
     if (offBy(judged) <= judged.result!.ellipse95.a) unsure.naive++;
   }
 }
-console.log(`called checked or traceable with nothing wrong, off by more than ${BORNE * 1000} mm: ${share(clear.off, clear.all)}   asked: at most 1 %`);
-for (const [shape, row] of byShape) console.log(`  ${shape.padEnd(10)} ${share(row.off, row.all)}   unchecked ${share(row.unchecked, row.stations)}`);
-console.log(`can't tell: the range given covers the true place ${share(unsure.covered, unsure.all - unsure.unbounded)}   asked: at least 90 %`);
+console.log(
+  `called checked or traceable with nothing wrong, off by more than ${BORNE * 1000} mm: ${share(clear.off, clear.all)}   asked: at most 1 %`,
+);
+for (const [shape, row] of byShape)
+  console.log(`  ${shape.padEnd(10)} ${share(row.off, row.all)}   unchecked ${share(row.unchecked, row.stations)}`);
+console.log(
+  `can't tell: the range given covers the true place ${share(unsure.covered, unsure.all - unsure.unbounded)}   asked: at least 90 %`,
+);
 console.log(`            no range is given, nothing bounds it    ${share(unsure.unbounded, unsure.all)}`);
 console.log(`            the ellipse of the fit would have       ${share(unsure.naive, unsure.all)}`);
 
@@ -118,7 +145,11 @@ for (const marks of [3, 4, 5, 6]) {
     row.all++;
     if (judged.judgement.checkability !== 'unchecked') row.checkable++;
     if (judged.judgement.verdict === 'checked') row.judged++;
-    if (judged.judgement.verdict === 'checked' && obstaclesTo({ result: judged.result!, judgement: judged.judgement }, GRID, true).length === 0) row.accepted++;
+    if (
+      judged.judgement.verdict === 'checked' &&
+      obstaclesTo({ result: judged.result!, judgement: judged.judgement }, GRID, true).length === 0
+    )
+      row.accepted++;
     if (offBy(judged) <= judged.judgement.goodTo!) row.covered++;
   }
   console.log(

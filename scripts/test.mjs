@@ -35,7 +35,9 @@ function beside(name, command, args, niceness = 10) {
   const ended = new Promise((resolve) => child.on('close', (status) => resolve({ status })));
   return async () => {
     const { status } = await ended;
-    console.log(`\n== ${name}\n${readFileSync(file, 'utf8')}== ${name}: ${status === 0 ? 'good' : 'FAILED'}, beside the others`);
+    console.log(
+      `\n== ${name}\n${readFileSync(file, 'utf8')}== ${name}: ${status === 0 ? 'good' : 'FAILED'}, beside the others`,
+    );
     return status === 0;
   };
 }
@@ -67,7 +69,14 @@ function countPlaywright(good, file) {
 const jestFile = join(folder, 'jest.json');
 const JEST = [
   'node',
-  ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js', '--json', `--outputFile=${jestFile}`, ...(only === 'unit' ? rest : [])],
+  [
+    '--experimental-vm-modules',
+    '--no-warnings',
+    'node_modules/jest/bin/jest.js',
+    '--json',
+    `--outputFile=${jestFile}`,
+    ...(only === 'unit' ? rest : []),
+  ],
 ];
 const TYPES = ['node', ['scripts/typecheck.mjs']];
 const FUZZ_SECONDS = 30;
@@ -75,8 +84,8 @@ const FUZZ = ['scripts/fuzz.sh', ['--seconds', String(FUZZ_SECONDS)]];
 
 /** One after the other, beside the browser tests. */
 async function besideBrowser() {
-  // They wait for pages and servers, too: one worker, that has its turn.
-  countJest(await beside('unit and server tests', JEST[0], [...JEST[1], '--maxWorkers=1'], 0)(), jestFile);
+  // These wait for pages and servers, too: nearer to the front of the queue than what only computes.
+  countJest(await beside('unit and server tests', ...JEST, 5)(), jestFile);
   for (const [name, program] of [
     ['types', TYPES],
     ['lint', LINT],
@@ -91,14 +100,20 @@ if (only === 'unit') {
   count(run('lint', ...LINT));
   count(run('format', ...FORMAT));
 }
-if (only === 'unit') countJest(run('unit and server tests', ...JEST, { stdio: ['ignore', 'ignore', 'inherit'] }), jestFile);
+if (only === 'unit')
+  countJest(run('unit and server tests', ...JEST, { stdio: ['ignore', 'ignore', 'inherit'] }), jestFile);
 if (only !== 'unit') {
   const others = only === undefined ? besideBrowser() : Promise.resolve();
   const file = join(folder, 'e2e.json');
-  const good = await runOn('browser tests', '../node_modules/.bin/playwright', ['test', ...(only === 'e2e' ? rest : [])], {
-    cwd: 'e2e',
-    env: { ...process.env, PLAYWRIGHT_JSON: file },
-  });
+  const good = await runOn(
+    'browser tests',
+    '../node_modules/.bin/playwright',
+    ['test', ...(only === 'e2e' ? rest : [])],
+    {
+      cwd: 'e2e',
+      env: { ...process.env, PLAYWRIGHT_JSON: file },
+    },
+  );
   countPlaywright(good, file);
   await others;
 }

@@ -9,6 +9,9 @@ export default defineConfig({
   server: {
     port: 5180,
     strictPort: true,
-    proxy: { '/api': `http://127.0.0.1:${process.env['IDLE_PORT'] ?? 4180}`, '/healthz': `http://127.0.0.1:${process.env['IDLE_PORT'] ?? 4180}` },
+    proxy: {
+      '/api': `http://127.0.0.1:${process.env['IDLE_PORT'] ?? 4180}`,
+      '/healthz': `http://127.0.0.1:${process.env['IDLE_PORT'] ?? 4180}`,
+    },
   },
 });

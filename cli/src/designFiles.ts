@@ -12,7 +12,8 @@ const LARGEST_DESIGN_BYTES = 1024 * 1024 * 1024;
 export const designFilesIn =
   (folder: string): OpenDesignFile =>
   (name) => {
-    if (basename(name) !== name || name === '..' || name === '.') return fail(msg('commands.nameAFileThatLiesBesideThe'));
+    if (basename(name) !== name || name === '..' || name === '.')
+      return fail(msg('commands.nameAFileThatLiesBesideThe'));
     const path = join(folder, name);
     let bytes: Uint8Array;
     try {

@@ -21,12 +21,16 @@ interface Line {
 }
 
 function run(args: readonly string[], options: { input?: string; cwd?: string } = {}) {
-  const { status, stdout, stderr } = spawnSync(process.execPath, [join(ROOT, 'scripts/run.mjs'), join(ROOT, 'cli/src/main.ts'), ...args], {
-    cwd: options.cwd ?? ROOT,
-    ...(options.input === undefined ? {} : { input: options.input }),
-    encoding: 'utf8',
-    env: { ...process.env, INIT_CWD: options.cwd ?? ROOT, NODE_OPTIONS: '' },
-  });
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    [join(ROOT, 'scripts/run.mjs'), join(ROOT, 'cli/src/main.ts'), ...args],
+    {
+      cwd: options.cwd ?? ROOT,
+      ...(options.input === undefined ? {} : { input: options.input }),
+      encoding: 'utf8',
+      env: { ...process.env, INIT_CWD: options.cwd ?? ROOT, NODE_OPTIONS: '' },
+    },
+  );
   const lines = stdout
     .split('\n')
     .filter((line) => line.startsWith('{'))
@@ -36,7 +40,11 @@ function run(args: readonly string[], options: { input?: string; cwd?: string } 
 
 describe('compute', () => {
   it('prints one line a file, in order, and exits with 0 when all computed', () => {
-    const { status, lines } = run(['compute', join(CASES, 'check-01-within.json'), join(CASES, 'resection-02-two-points.json')]);
+    const { status, lines } = run([
+      'compute',
+      join(CASES, 'check-01-within.json'),
+      join(CASES, 'resection-02-two-points.json'),
+    ]);
     expect(status).toBe(0);
     expect(lines.map((line) => [line.id, line.ok])).toEqual([
       ['check-01-within', true],
@@ -83,10 +91,15 @@ describe('compute', () => {
   });
 
   it('refuses words that stand for numbers that are none', () => {
-    const document = JSON.parse(readFileSync(join(CASES, 'stake-01-right-and-out.json'), 'utf8')) as { input: { target: object } };
+    const document = JSON.parse(readFileSync(join(CASES, 'stake-01-right-and-out.json'), 'utf8')) as {
+      input: { target: object };
+    };
     for (const word of ['NaN', 'Infinity', '-Infinity']) {
       const { lines } = run(['compute', '-'], {
-        input: JSON.stringify({ ...document, input: { ...document.input, target: { ...document.input.target, e: word } } }),
+        input: JSON.stringify({
+          ...document,
+          input: { ...document.input, target: { ...document.input.target, e: word } },
+        }),
       });
       expect(lines[0]).toMatchObject({ ok: false, error: { code: 'INVALID_NUMBER', path: '/input/target/e' } });
     }
@@ -105,7 +118,10 @@ describe('usage', () => {
   });
 
   it('works through npm with nothing else on the output', () => {
-    const out = execFileSync('npm', ['run', '-s', 'cli', '--', 'compute', join(CASES, 'check-01-within.json')], { cwd: ROOT, encoding: 'utf8' });
+    const out = execFileSync('npm', ['run', '-s', 'cli', '--', 'compute', join(CASES, 'check-01-within.json')], {
+      cwd: ROOT,
+      encoding: 'utf8',
+    });
     expect(out.trim().split('\n')).toHaveLength(1);
   });
 });

@@ -4,7 +4,9 @@ import { compute } from '@idle-marker/contract';
 import { designFilesIn } from '../src/designFiles.ts';
 
 /** Every reference case with its own tolerances: a number, a matrix of tolerances, or none (then it must be equal). */
-const folders = ['station', 'trust', 'geometry', 'checkable'].map((kind) => `${import.meta.dirname}/reference/${kind}/`);
+const folders = ['station', 'trust', 'geometry', 'checkable'].map(
+  (kind) => `${import.meta.dirname}/reference/${kind}/`,
+);
 
 interface Case {
   readonly id: string;
@@ -39,7 +41,13 @@ function toleranceOf(tolerance: Case['tolerance'], path: string): number | numbe
     /chainage/i.test(name) && 'chainage',
     /offset/i.test(name) && 'offset',
   ];
-  for (const kind of [...kinds, path.startsWith('transformations.residuals') && 'residual', path.endsWith('Difference') && 'z', 'distance', 'coordinate'])
+  for (const kind of [
+    ...kinds,
+    path.startsWith('transformations.residuals') && 'residual',
+    path.endsWith('Difference') && 'z',
+    'distance',
+    'coordinate',
+  ])
     if (kind && tolerance?.[kind] !== undefined) return tolerance[kind];
   return 0;
 }
@@ -57,7 +65,9 @@ function differences(
   if (Array.isArray(expected)) {
     if (!Array.isArray(got) || got.length !== expected.length) return [`${path}: another length`];
     const isMatrix = Array.isArray(tolerance?.[path]);
-    return expected.flatMap((each, i) => differences(each, (got as unknown[])[i], tolerance, path, isMatrix ? [...cell, i] : [], `${exact}[${i}]`));
+    return expected.flatMap((each, i) =>
+      differences(each, (got as unknown[])[i], tolerance, path, isMatrix ? [...cell, i] : [], `${exact}[${i}]`),
+    );
   }
   if (expected !== null && typeof expected === 'object') {
     return Object.entries(expected).flatMap(([key, each]) =>
@@ -71,7 +81,8 @@ function differences(
       ),
     );
   }
-  if (typeof expected !== 'number') return Object.is(expected, got) ? [] : [`${path}: ${String(got)} in place of ${String(expected)}`];
+  if (typeof expected !== 'number')
+    return Object.is(expected, got) ? [] : [`${path}: ${String(got)} in place of ${String(expected)}`];
   const allowed = tolerance?.[exact] ?? toleranceOf(tolerance, path);
   const limit = Array.isArray(allowed) ? allowed[cell[0]!]![cell[1]!]! : allowed;
   let off = Math.abs(expected - Number(got));
@@ -85,16 +96,19 @@ describe('reference cases of stationing, of trust, and of lines, grids and align
     expect(cases.length).toBeGreaterThanOrEqual(67);
   });
 
-  it.each(cases.filter(({ kind }) => kind !== 'malformed').map((each) => [each.id, each] as const))('%s', (_id, each) => {
-    const outcome = compute(each, designFilesIn(folders[2]!));
-    expect(outcome.id).toBe(each.id);
-    if (each.expectError !== undefined) {
-      expect(outcome).toMatchObject({ ok: false, error: { code: each.expectError } });
-      return;
-    }
-    if (!outcome.ok) throw new Error(outcome.error.message);
-    expect(differences(each.expected, outcome.result, each.tolerance, '')).toEqual([]);
-  });
+  it.each(cases.filter(({ kind }) => kind !== 'malformed').map((each) => [each.id, each] as const))(
+    '%s',
+    (_id, each) => {
+      const outcome = compute(each, designFilesIn(folders[2]!));
+      expect(outcome.id).toBe(each.id);
+      if (each.expectError !== undefined) {
+        expect(outcome).toMatchObject({ ok: false, error: { code: each.expectError } });
+        return;
+      }
+      if (!outcome.ok) throw new Error(outcome.error.message);
+      expect(differences(each.expected, outcome.result, each.tolerance, '')).toEqual([]);
+    },
+  );
 });
 
 interface Outcome {
@@ -109,14 +123,21 @@ describe('design files that are bad', () => {
   const malformed = cases.filter(({ kind }) => kind === 'malformed');
   const expected = malformed.flatMap((each) => (each.expected as { outcomes: Outcome[] }).outcomes);
 
-  it.each(expected.map((each) => [each.file, each] as const))('%s is judged and put in words', (file, { outcome, mentionsAnyOf, value }) => {
-    const computed = compute({ id: 'a', kind: 'malformed', input: { files: [file] } }, designFilesIn(folders[2]!));
-    if (!computed.ok) throw new Error(computed.error.message);
-    const [got] = (computed.result as { outcomes: Outcome[] }).outcomes;
-    expect(got!.outcome).toBe(outcome);
-    if (mentionsAnyOf.length > 0) expect(mentionsAnyOf.some((word) => new RegExp(`\\b${word}\\b`, 'i').test(got!.message))).toBe(true);
-    if (value !== undefined) expect((got!.message.match(/\d+\.\d+/g) ?? []).some((figure) => Math.abs(Number(figure) - value) < 0.0005)).toBe(true);
-  });
+  it.each(expected.map((each) => [each.file, each] as const))(
+    '%s is judged and put in words',
+    (file, { outcome, mentionsAnyOf, value }) => {
+      const computed = compute({ id: 'a', kind: 'malformed', input: { files: [file] } }, designFilesIn(folders[2]!));
+      if (!computed.ok) throw new Error(computed.error.message);
+      const [got] = (computed.result as { outcomes: Outcome[] }).outcomes;
+      expect(got!.outcome).toBe(outcome);
+      if (mentionsAnyOf.length > 0)
+        expect(mentionsAnyOf.some((word) => new RegExp(`\\b${word}\\b`, 'i').test(got!.message))).toBe(true);
+      if (value !== undefined)
+        expect(
+          (got!.message.match(/\d+\.\d+/g) ?? []).some((figure) => Math.abs(Number(figure) - value) < 0.0005),
+        ).toBe(true);
+    },
+  );
 
   it('are asked for where a case names none, or one that is not beside it', () => {
     const surface = cases.find(({ kind }) => kind === 'surface')!;
@@ -173,7 +194,13 @@ describe('what the command line says of bad input', () => {
   });
 
   it.each([
-    ['grid-1', '/input/numbers/spacings/1', 0, 'GRID_SPACING_NOT_POSITIVE', 'Spacing 2 of the numbered lines is 0.000 m: it must be over 0.'],
+    [
+      'grid-1',
+      '/input/numbers/spacings/1',
+      0,
+      'GRID_SPACING_NOT_POSITIVE',
+      'Spacing 2 of the numbered lines is 0.000 m: it must be over 0.',
+    ],
     ['grid-1', '/input/letters/labels/2', 'A', 'GRID_LABEL_TWICE', null],
     ['grid-1', '/input/measured/0/line', 'Q', 'UNKNOWN_GRID_LINE', 'The grid has no line Q: take one of its labels.'],
     ['reference-line-1', '/input/lines/1/to', { e: 250, n: 100, z: 1 }, 'LINE_WITHOUT_LENGTH', null],

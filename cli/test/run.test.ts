@@ -10,7 +10,10 @@ const KEPT = join(ROOT, 'node_modules/.cache/idle-marker');
 let folder: string;
 beforeAll(() => {
   folder = mkdtempSync(join(tmpdir(), 'idle-marker-run-'));
-  writeFileSync(join(folder, 'main.ts'), "import { word } from './word.ts';\nconst said: string = word;\nconsole.log(said, ...process.argv.slice(2));\n");
+  writeFileSync(
+    join(folder, 'main.ts'),
+    "import { word } from './word.ts';\nconst said: string = word;\nconsole.log(said, ...process.argv.slice(2));\n",
+  );
 });
 const kept = () => readdirSync(KEPT).filter((file) => file.includes(basename(folder)));
 afterAll(() => {
@@ -19,10 +22,14 @@ afterAll(() => {
 });
 
 const start = (...args: string[]) => {
-  const { stdout, stderr } = spawnSync(process.execPath, [join(ROOT, 'scripts/run.mjs'), join(folder, 'main.ts'), ...args], {
-    encoding: 'utf8',
-    env: { ...process.env, NODE_OPTIONS: '' },
-  });
+  const { stdout, stderr } = spawnSync(
+    process.execPath,
+    [join(ROOT, 'scripts/run.mjs'), join(folder, 'main.ts'), ...args],
+    {
+      encoding: 'utf8',
+      env: { ...process.env, NODE_OPTIONS: '' },
+    },
+  );
   return stdout + stderr;
 };
 

@@ -14,10 +14,32 @@ export {
   PROBLEM_TYPE,
   type Problem,
 } from './problem.ts';
-export { FACT_BODIES, FACT_TYPES, IMAGE_TYPES, type FactBody, type FactType, type SolutionResult } from './facts/bodies.ts';
+export {
+  FACT_BODIES,
+  FACT_TYPES,
+  IMAGE_TYPES,
+  type FactBody,
+  type FactType,
+  type SolutionResult,
+} from './facts/bodies.ts';
 export { allReferences, referencesOf } from './facts/references.ts';
-export { CLOCKS_AGREE_MS, FactEnvelope, instantOf, invalidFact, type AnyFact, type Fact, type StoredFact } from './facts/fact.ts';
+export {
+  CLOCKS_AGREE_MS,
+  FactEnvelope,
+  instantOf,
+  invalidFact,
+  type AnyFact,
+  type Fact,
+  type StoredFact,
+} from './facts/fact.ts';
 export { invalidShape, quarantinedAmong } from './facts/quarantine.ts';
 export { closed, Day, Device, Instant, Name, Sequence, Uuid } from './facts/parts.ts';
 export { resectionInputOf } from './compute/kinds.ts';
-export { RAW_SIGHTS_FORMAT, RAW_SIGHTS_VERSION, rawSightsText, readRawSights, type RawSight, type RawSights } from './rawSights.ts';
+export {
+  RAW_SIGHTS_FORMAT,
+  RAW_SIGHTS_VERSION,
+  rawSightsText,
+  readRawSights,
+  type RawSight,
+  type RawSights,
+} from './rawSights.ts';

@@ -14,7 +14,13 @@ export const RAW_SIGHTS_VERSION = 1;
 
 const SdMm = Type.Number({ minimum: 0, maximum: 10_000 });
 const { e, n, z, sdHMm, sdZMm, kind, usePlan, useHeight } = ControlBody.properties;
-const { over: _over, instrumentItem: _item, confirmed: _confirmed, checklist: _checklist, ...setup } = OccupationBody.properties;
+const {
+  over: _over,
+  instrumentItem: _item,
+  confirmed: _confirmed,
+  checklist: _checklist,
+  ...setup
+} = OccupationBody.properties;
 const { occupation: _occupation, target: _target, carried: _carried, ...sight } = SightBody.properties;
 
 const Header = closed({
@@ -31,7 +37,9 @@ const Setup = closed({
   at: Instant,
   by: Name,
   /** The mark that the instrument stands over. */
-  over: Type.Unsafe<{ name: string; centringSdMm: number } | null>({ anyOf: [{ type: 'null' }, closed({ name: Name, centringSdMm: SdMm })] }),
+  over: Type.Unsafe<{ name: string; centringSdMm: number } | null>({
+    anyOf: [{ type: 'null' }, closed({ name: Name, centringSdMm: SdMm })],
+  }),
 });
 const Sight = closed({
   ...sight,
@@ -43,7 +51,12 @@ const Sight = closed({
   used: Type.Unsafe<{ plan: boolean; height: boolean; direction?: boolean; distance?: boolean } | null>({
     anyOf: [
       { type: 'null' },
-      closed({ plan: Type.Boolean(), height: Type.Boolean(), direction: Type.Optional(Type.Boolean()), distance: Type.Optional(Type.Boolean()) }),
+      closed({
+        plan: Type.Boolean(),
+        height: Type.Boolean(),
+        direction: Type.Optional(Type.Boolean()),
+        distance: Type.Optional(Type.Boolean()),
+      }),
     ],
   }),
 });
@@ -88,17 +101,37 @@ export type RawSightsFault =
   | { readonly code: 'RAW_UNKNOWN_CONTROL'; readonly line: number; readonly name: string };
 
 export const rawSightsText = ({ header, control, setup: placing, sights, station }: RawSights): string =>
-  [{ header }, ...control.map((each) => ({ control: each })), { setup: placing }, ...sights.map((each) => ({ sight: each })), ...(station ? [{ station }] : [])]
+  [
+    { header },
+    ...control.map((each) => ({ control: each })),
+    { setup: placing },
+    ...sights.map((each) => ({ sight: each })),
+    ...(station ? [{ station }] : []),
+  ]
     .map((line) => `${JSON.stringify(line)}\n`)
     .join('');
 
 /** More than this in one placing of an instrument is something else. */
 const MOST_LINES = 50_000;
 
-export function readRawSights(text: string): { readonly ok: true; readonly value: RawSights } | { readonly ok: false; readonly error: RawSightsFault } {
+export function readRawSights(
+  text: string,
+): { readonly ok: true; readonly value: RawSights } | { readonly ok: false; readonly error: RawSightsFault } {
   const fail = (error: RawSightsFault) => ({ ok: false as const, error });
-  const [headers, control, setups, sights, stations]: [RawHeader[], RawControl[], RawSetup[], RawSight[], RawStation[]] = [[], [], [], [], []];
-  const into: Readonly<Record<RawKind, unknown[]>> = { header: headers, control, setup: setups, sight: sights, station: stations };
+  const [headers, control, setups, sights, stations]: [
+    RawHeader[],
+    RawControl[],
+    RawSetup[],
+    RawSight[],
+    RawStation[],
+  ] = [[], [], [], [], []];
+  const into: Readonly<Record<RawKind, unknown[]>> = {
+    header: headers,
+    control,
+    setup: setups,
+    sight: sights,
+    station: stations,
+  };
   const lineOf = new Map<RawSight, number>();
   const lines = text.split(/\r?\n/);
   if (lines.length > MOST_LINES) return fail({ code: 'RAW_TOO_LONG', lines: lines.length, most: MOST_LINES });
@@ -111,18 +144,31 @@ export function readRawSights(text: string): { readonly ok: true; readonly value
       return fail(headers.length === 0 ? { code: 'RAW_NOT_RAW' } : { code: 'RAW_NOT_JSON', line: i + 1 });
     }
     const [found, ...others] = typeof parsed === 'object' && parsed !== null ? Object.entries(parsed) : [];
-    if (!found || others.length > 0 || !Object.hasOwn(RAW_LINES, found[0]) || (headers.length === 0 && found[0] !== 'header'))
+    if (
+      !found ||
+      others.length > 0 ||
+      !Object.hasOwn(RAW_LINES, found[0]) ||
+      (headers.length === 0 && found[0] !== 'header')
+    )
       return fail(
         headers.length === 0
           ? { code: 'RAW_NOT_RAW' }
-          : { code: 'RAW_BAD_LINE', line: i + 1, field: found?.[0] ?? '', message: msg('validation.isNoHeaderControlSetupSightOr') },
+          : {
+              code: 'RAW_BAD_LINE',
+              line: i + 1,
+              field: found?.[0] ?? '',
+              message: msg('validation.isNoHeaderControlSetupSightOr'),
+            },
       );
     const [what, content] = found as [RawKind, unknown];
     const version = what === 'header' ? (content as { version?: unknown } | null)?.version : undefined;
-    if (typeof version === 'number' && version > RAW_SIGHTS_VERSION) return fail({ code: 'RAW_LATER_VERSION', version });
+    if (typeof version === 'number' && version > RAW_SIGHTS_VERSION)
+      return fail({ code: 'RAW_LATER_VERSION', version });
     const invalid = invalidAgainst(RAW_LINES[what], content);
-    if (invalid) return fail({ code: 'RAW_BAD_LINE', line: i + 1, field: `${what}${invalid.path}`, message: invalid.message });
-    if ((what === 'header' || what === 'setup' || what === 'station') && into[what].length > 0) return fail({ code: 'RAW_TWICE', line: i + 1, what });
+    if (invalid)
+      return fail({ code: 'RAW_BAD_LINE', line: i + 1, field: `${what}${invalid.path}`, message: invalid.message });
+    if ((what === 'header' || what === 'setup' || what === 'station') && into[what].length > 0)
+      return fail({ code: 'RAW_TWICE', line: i + 1, what });
     into[what].push(content);
     if (what === 'sight') lineOf.set(content as RawSight, i + 1);
   }
@@ -133,6 +179,7 @@ export function readRawSights(text: string): { readonly ok: true; readonly value
   const names = new Set(control.map((each) => each.name));
   const stray = sights.find((each) => each.target.kind === 'control' && !names.has(each.target.name));
   if (stray) return fail({ code: 'RAW_UNKNOWN_CONTROL', line: lineOf.get(stray)!, name: stray.target.name });
-  if (placing.over && !names.has(placing.over.name)) return fail({ code: 'RAW_UNKNOWN_CONTROL', line: 0, name: placing.over.name });
+  if (placing.over && !names.has(placing.over.name))
+    return fail({ code: 'RAW_UNKNOWN_CONTROL', line: 0, name: placing.over.name });
   return { ok: true, value: { header, control, setup: placing, sights, station: stations[0] ?? null } };
 }

@@ -5,7 +5,8 @@ export const NullableNumber = Type.Unsafe<number | null>({ type: ['number', 'nul
 export const NullableString = Type.Unsafe<string | null>({ type: ['string', 'null'] });
 
 /** One of a few words. */
-export const Words = <const T extends readonly string[]>(...words: T) => Type.Unsafe<T[number]>({ type: 'string', enum: [...words] });
+export const Words = <const T extends readonly string[]>(...words: T) =>
+  Type.Unsafe<T[number]>({ type: 'string', enum: [...words] });
 
 /** Keyword of a schema whose value names another fact: of which type, or of any. */
 export const REFERS_TO = 'x-refers-to';

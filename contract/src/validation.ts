@@ -10,7 +10,14 @@ export interface Invalid {
 }
 
 // One instance: schemas are compiled once. `verbose` gives the schema of a missing property, to tell a missing number.
-const ajv = new Ajv({ allErrors: true, verbose: true, strict: true, strictRequired: false, allowUnionTypes: true, discriminator: true });
+const ajv = new Ajv({
+  allErrors: true,
+  verbose: true,
+  strict: true,
+  strictRequired: false,
+  allowUnionTypes: true,
+  discriminator: true,
+});
 ajv.addKeyword(REFERS_TO);
 ajv.addKeyword(REFERS_SINCE_LATER);
 ajv.addFormat('date-time', { type: 'string', validate: isInstant });
@@ -62,30 +69,58 @@ function invalidOf(error: ErrorObject): Invalid {
   }
   if (error.keyword === 'additionalProperties') {
     const name = (error.params as { additionalProperty: string }).additionalProperty;
-    return { code: 'INVALID_INPUT', path: `${error.instancePath}/${pointerPart(name)}`, message: msg('validation.isNotAFieldHereLeaveIt', { name }) };
+    return {
+      code: 'INVALID_INPUT',
+      path: `${error.instancePath}/${pointerPart(name)}`,
+      message: msg('validation.isNotAFieldHereLeaveIt', { name }),
+    };
   }
   const field = error.instancePath.split('/').pop() || msg('validation.theDocument');
   if (error.keyword === 'type' && error.schema === 'integer' && typeof error.data === 'number')
-    return { code: 'INVALID_INPUT', path: error.instancePath, message: msg('validation.mustBeAWholeNumber', { field }) };
+    return {
+      code: 'INVALID_INPUT',
+      path: error.instancePath,
+      message: msg('validation.mustBeAWholeNumber', { field }),
+    };
   if (error.keyword === 'type' && acceptsNumber(error.parentSchema)) {
     return {
       code: 'INVALID_NUMBER',
       path: error.instancePath,
-      message: msg('validation.mustBeAFiniteNumberButIs', { field, stringify: JSON.stringify(error.data)?.slice(0, 60) }),
+      message: msg('validation.mustBeAFiniteNumberButIs', {
+        field,
+        stringify: JSON.stringify(error.data)?.slice(0, 60),
+      }),
     };
   }
-  if (error.keyword === 'format') return { code: 'INVALID_INPUT', path: error.instancePath, message: msg('validation.isNotADateAndTimeThat', { field }) };
+  if (error.keyword === 'format')
+    return {
+      code: 'INVALID_INPUT',
+      path: error.instancePath,
+      message: msg('validation.isNotADateAndTimeThat', { field }),
+    };
   if (error.keyword === 'minimum' && (error.params as { limit: number }).limit === 0)
     return { code: 'INVALID_INPUT', path: error.instancePath, message: msg('validation.mustNotBeNegative', { field }) };
   if (error.keyword === 'exclusiveMinimum' && (error.params as { limit: number }).limit === 0)
-    return { code: 'INVALID_INPUT', path: error.instancePath, message: msg('validation.mustBeMoreThanZero', { field }) };
+    return {
+      code: 'INVALID_INPUT',
+      path: error.instancePath,
+      message: msg('validation.mustBeMoreThanZero', { field }),
+    };
   if (error.keyword in BOUND)
     return {
       code: 'INVALID_INPUT',
       path: error.instancePath,
-      message: msg('validation.mustBe', { field, bound: BOUND[error.keyword], limit: (error.params as { limit: number }).limit }),
+      message: msg('validation.mustBe', {
+        field,
+        bound: BOUND[error.keyword],
+        limit: (error.params as { limit: number }).limit,
+      }),
     };
-  return { code: 'INVALID_INPUT', path: error.instancePath, message: `${field} ${error.message?.replace('NOT', 'not') ?? msg('validation.isNotValid')}` };
+  return {
+    code: 'INVALID_INPUT',
+    path: error.instancePath,
+    message: `${field} ${error.message?.replace('NOT', 'not') ?? msg('validation.isNotValid')}`,
+  };
 }
 
 /** A text that no database keeps: with a null character, or with half of a character. */
@@ -111,6 +146,7 @@ export function invalidAgainst(schema: TSchema, document: unknown): Invalid | nu
   if (validate(document)) return unwritable(document, '');
   const found = (validate.errors ?? []).map(invalidOf);
   return (
-    found.find((each) => each.code === 'INVALID_NUMBER') ?? found[0] ?? { code: 'INVALID_INPUT', path: '', message: msg('validation.theDocumentIsNotValid') }
+    found.find((each) => each.code === 'INVALID_NUMBER') ??
+    found[0] ?? { code: 'INVALID_INPUT', path: '', message: msg('validation.theDocumentIsNotValid') }
   );
 }

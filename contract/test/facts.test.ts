@@ -94,7 +94,16 @@ function bodies(): { readonly [T in FactType]: { readonly body: object; readonly
         purpose: 'mark',
         target: { kind: 'plan', package: b, key: 'k' },
         face: 1,
-        read: { circle: 1, zenith: 90, slope: 10, angleUnit: 'degree', lengthUnit: 'metre', angleDecimals: 4, lengthDecimals: 3, keyed: null },
+        read: {
+          circle: 1,
+          zenith: 90,
+          slope: 10,
+          angleUnit: 'degree',
+          lengthUnit: 'metre',
+          angleDecimals: 4,
+          lengthDecimals: 3,
+          keyed: null,
+        },
         targetHeight: 1.5,
         targetHeightSdMm: 1,
         targetCentringSdMm: 1,
@@ -125,7 +134,16 @@ function bodies(): { readonly [T in FactType]: { readonly body: object; readonly
         purpose: 'mark',
         target: { kind: 'plan', package: c, key: 'k' },
         sight: d,
-        read: { ...PLACE, z: 6.6, sdPlanMm: 8, sdHeightMm: 12, fix: 'fixed', correctionAge: 0.8, compensating: false, leanDeg: 0.05 },
+        read: {
+          ...PLACE,
+          z: 6.6,
+          sdPlanMm: 8,
+          sdHeightMm: 12,
+          fix: 'fixed',
+          correctionAge: 0.8,
+          compensating: false,
+          leanDeg: 0.05,
+        },
         antennaHeight: 1.62,
       },
       refs: [a, b, c, d],
@@ -146,7 +164,17 @@ function bodies(): { readonly [T in FactType]: { readonly body: object; readonly
     },
     decision: { body: { solution: a, verdict: 'accepted', reason: '' }, refs: [a] },
     proof: {
-      body: { solution: a, sight: b, control: id(), revision: c, class: 'grid', plan: 'good', height: 'outside', result: {}, supersedes: null },
+      body: {
+        solution: a,
+        sight: b,
+        control: id(),
+        revision: c,
+        class: 'grid',
+        plan: 'good',
+        height: 'outside',
+        result: {},
+        supersedes: null,
+      },
       refs: [a, b, c],
     },
     event: { body: { occupation: a, kind: 'bump', note: '' }, refs: [a] },
@@ -170,8 +198,24 @@ function bodies(): { readonly [T in FactType]: { readonly body: object; readonly
             { station: 50, z: 2, rounding: { kind: 'circular', radius: 400 } },
           ],
         },
-        strings: [{ name: 'edge', from: null, offset: [{ station: 0, value: 3 }], height: { rule: 'fall', values: [{ station: 0, value: 2.5 }] } }],
-        kerbs: [{ name: 'kerb', flowLine: 'edge', faceOffset: 0.02, topHeight: [{ station: 0, value: 0.12 }], backOffset: 0.15, backHeight: null }],
+        strings: [
+          {
+            name: 'edge',
+            from: null,
+            offset: [{ station: 0, value: 3 }],
+            height: { rule: 'fall', values: [{ station: 0, value: 2.5 }] },
+          },
+        ],
+        kerbs: [
+          {
+            name: 'kerb',
+            flowLine: 'edge',
+            faceOffset: 0.02,
+            topHeight: [{ station: 0, value: 0.12 }],
+            backOffset: 0.15,
+            backHeight: null,
+          },
+        ],
         corridor: 25,
         shift: 0,
         source: 'landing-road.xml',
@@ -189,7 +233,16 @@ function bodies(): { readonly [T in FactType]: { readonly body: object; readonly
         class: 'grid',
         heightReference: 'finishedFloor',
         offset: 2,
-        items: [{ name: 'Hall', meaning: 'gridLine', designZ: null, rule: 'points', corners: [{ name: 'A', ...PLACE }], source: 'typed' }],
+        items: [
+          {
+            name: 'Hall',
+            meaning: 'gridLine',
+            designZ: null,
+            rule: 'points',
+            corners: [{ name: 'A', ...PLACE }],
+            source: 'typed',
+          },
+        ],
         plans: [PLAN],
         supersedes: null,
       },
@@ -292,7 +345,19 @@ function bodies(): { readonly [T in FactType]: { readonly body: object; readonly
     withdrawal: { body: { record: a, occupation: b, reason: '' }, refs: [a, b] },
     visit: { body: { mark: a, outcome: 'found', labelRead: true, note: '' }, refs: [] },
     direction: { body: { solution: a, sight: b, name: 'Mast', azimuthDeg: 12.5 }, refs: [a, b] },
-    resight: { body: { solution: a, sight: b, mark: c, class: 'grid', plan: 'good', height: 'notMeasured', result: {}, supersedes: null }, refs: [a, b, c] },
+    resight: {
+      body: {
+        solution: a,
+        sight: b,
+        mark: c,
+        class: 'grid',
+        plan: 'good',
+        height: 'notMeasured',
+        result: {},
+        supersedes: null,
+      },
+      refs: [a, b, c],
+    },
     finding: {
       body: {
         cause: 'controlMoved',
@@ -307,23 +372,43 @@ function bodies(): { readonly [T in FactType]: { readonly body: object; readonly
     },
     deferral: { body: { solution: a, reason: 'crane in the way' }, refs: [a] },
     tape: { body: { from: a, to: b, taped: 12.004, measured: 12.002, within: true, note: '' }, refs: [a, b] },
-    correction: { body: { what: 'targetHeight', occupation: a, sights: [b], value: 1.6, reason: 'the pole was up' }, refs: [a, b] },
+    correction: {
+      body: { what: 'targetHeight', occupation: a, sights: [b], value: 1.6, reason: 'the pole was up' },
+      refs: [a, b],
+    },
     photo: { body: { mark: a, image: b, mediaType: 'image/jpeg', bytes: 1200, caption: 'nail at the kerb' }, refs: [] },
     equipment: {
-      body: { item: a, what: { kind: 'target', name: 'Round prism', form: 'round', constantMm: 0, ownHeight: 0 }, retired: false, supersedes: b },
+      body: {
+        item: a,
+        what: { kind: 'target', name: 'Round prism', form: 'round', constantMm: 0, ownHeight: 0 },
+        retired: false,
+        supersedes: b,
+      },
       refs: [b],
     },
     writing: {
       body: {
         mark: a,
         stakeText: ['1.002 m OS'],
-        written: { convention: 'kerbFace', point: 'nail', front: [{ text: '1.002 m OS', ruled: true, unusual: false }], back: [], left: [], right: [] },
+        written: {
+          convention: 'kerbFace',
+          point: 'nail',
+          front: [{ text: '1.002 m OS', ruled: true, unusual: false }],
+          back: [],
+          left: [],
+          right: [],
+        },
       },
       refs: [a],
     },
     report: { body: { mark: a, kind: 'destroyed', who: 'Jo, formwork', text: 'the loader went over it' }, refs: [a] },
     convention: {
-      body: { convention: a, rules: { ...SHIPPED_CONVENTIONS.kerbFace, name: 'As the kerb crew wants it' }, retired: false, supersedes: b },
+      body: {
+        convention: a,
+        rules: { ...SHIPPED_CONVENTIONS.kerbFace, name: 'As the kerb crew wants it' },
+        retired: false,
+        supersedes: b,
+      },
       refs: [b],
     },
     note: { body: { text: 'x' }, refs: [] },
@@ -343,7 +428,10 @@ describe.each(FACT_TYPES)('a fact of type %s', (type) => {
   });
 
   it('is refused with a field that is not known, and without any of its own', () => {
-    expect(invalidFact(fact(type, { ...body, extra: 1 }))).toMatchObject({ path: '/body/extra', message: 'extra is not a field here: leave it out' });
+    expect(invalidFact(fact(type, { ...body, extra: 1 }))).toMatchObject({
+      path: '/body/extra',
+      message: 'extra is not a field here: leave it out',
+    });
     for (const field of Object.keys(body)) {
       const rest = Object.fromEntries(Object.entries(body).filter(([name]) => name !== field));
       expect(invalidFact(fact(type, rest))).toMatchObject({ path: `/body/${field}` });
@@ -353,7 +441,10 @@ describe.each(FACT_TYPES)('a fact of type %s', (type) => {
   it('is refused with a number that is none', () => {
     for (const [field, value] of Object.entries(body)) {
       if (typeof value !== 'number') continue;
-      expect(invalidFact(fact(type, { ...body, [field]: 'NaN' }))).toMatchObject({ code: 'INVALID_NUMBER', path: `/body/${field}` });
+      expect(invalidFact(fact(type, { ...body, [field]: 'NaN' }))).toMatchObject({
+        code: 'INVALID_NUMBER',
+        path: `/body/${field}`,
+      });
     }
   });
 
@@ -376,8 +467,16 @@ describe('references that stand deep in a body', () => {
       .map(({ to, path, isLater }) => `${path} ${to}${isLater ? ' later' : ''}`);
   it.each([
     ['package', { ...work.body, items: [item, { ...item, grid: a }] }, `/body/items/1/grid ${a} later`],
-    ['package', { ...work.body, items: [{ ...item, surface: { drawing: b, name: 'ground', heights } }] }, `/body/items/0/surface/drawing ${b} later`],
-    ['package', { ...work.body, items: [{ ...item, surface: { alignment: c, name: 'ground', heights } }] }, `/body/items/0/surface/alignment ${c}`],
+    [
+      'package',
+      { ...work.body, items: [{ ...item, surface: { drawing: b, name: 'ground', heights } }] },
+      `/body/items/0/surface/drawing ${b} later`,
+    ],
+    [
+      'package',
+      { ...work.body, items: [{ ...item, surface: { alignment: c, name: 'ground', heights } }] },
+      `/body/items/0/surface/alignment ${c}`,
+    ],
     ['site', { ...site.body, roles: [{ member: d, role: 'lead' }] }, `/body/roles/0/member ${d} later`],
   ] as const)('of a %s', (type, body, told) => {
     expect(invalidFact(fact(type, body))).toBeNull();
@@ -388,7 +487,16 @@ describe('references that stand deep in a body', () => {
     const surface = { ...asBuilt.body, sights: [b], against: { kind: 'surface', drawing: d, name: 'ground', z: null } };
     expect(of('asBuilt', surface)).toContain(`/body/against/drawing ${d} later`);
     // A grid over all its revisions is no fact.
-    const face = { kind: 'face', grid: d, line: 'A', crossing: '1', edge: 'first', level: 'low', targetOffset: 0.05, width: null };
+    const face = {
+      kind: 'face',
+      grid: d,
+      line: 'A',
+      crossing: '1',
+      edge: 'first',
+      level: 'low',
+      targetOffset: 0.05,
+      width: null,
+    };
     expect(of('asBuilt', { ...asBuilt.body, against: face }).join()).not.toContain(d);
     expect(of('position', { ...position.body, target: { kind: 'mark', mark: d } })).toContain(`/body/target/mark ${d}`);
     expect(of('position', { ...position.body, target: { kind: 'control', mark: d } }).join()).not.toContain(d);

@@ -1,6 +1,14 @@
 export { CORE_VERSION } from './version.ts';
 export { fail, ok, type Result } from './result.ts';
-export { METRES_PER_UNIT, RADIANS_PER_DEGREE, RADIANS_PER_SECOND, type AngleUnit, type LengthUnit, type Metres, type Radians } from './quantity/unit.ts';
+export {
+  METRES_PER_UNIT,
+  RADIANS_PER_DEGREE,
+  RADIANS_PER_SECOND,
+  type AngleUnit,
+  type LengthUnit,
+  type Metres,
+  type Radians,
+} from './quantity/unit.ts';
 export {
   angleFromRadians,
   angleToRadians,
@@ -23,7 +31,15 @@ export {
   apartByBlanks,
   twoReadings,
 } from './quantity/length.ts';
-export { azimuth, carriedAlong, compassWord, planDistance, polar, type PlanPoint, type SitePoint } from './plane/point.ts';
+export {
+  azimuth,
+  carriedAlong,
+  compassWord,
+  planDistance,
+  polar,
+  type PlanPoint,
+  type SitePoint,
+} from './plane/point.ts';
 export { distanceToPolygon, insidePolygon, segmentMeetsPolygon, signedArea } from './plane/polygon.ts';
 export { heightReach, heightSdAt } from './station/heightReach.ts';
 export { heightOn, rimOf, surfaceOf, type Surface, type Triangles } from './surface/surface.ts';
@@ -42,7 +58,13 @@ export {
   plainGon,
   type StationFormat,
 } from './quantity/fixedText.ts';
-export { fitSimilarity, transformed, type PointPair, type Similarity, type SimilarityFit } from './adjust/similarity.ts';
+export {
+  fitSimilarity,
+  transformed,
+  type PointPair,
+  type Similarity,
+  type SimilarityFit,
+} from './adjust/similarity.ts';
 export { faceAgainstLine, type FaceResult, type FaceShot } from './asBuilt/face.ts';
 export { fitPattern, type PatternFit } from './asBuilt/pattern.ts';
 export type { DesignFault } from './layout/designFault.ts';
@@ -89,7 +111,14 @@ export {
   type ResectionObservation,
   type ResectionResult,
 } from './station/resection.ts';
-export { addedSight, extensibleOf, freeReliability, worthOf, type AddedSight, type Extensible } from './station/freeReliability.ts';
+export {
+  addedSight,
+  extensibleOf,
+  freeReliability,
+  worthOf,
+  type AddedSight,
+  type Extensible,
+} from './station/freeReliability.ts';
 export { freeStation } from './station/freeStation.ts';
 export { type Spread } from './station/spread.ts';
 export {
@@ -133,9 +162,23 @@ export { obstaclesTo, type Obstacle } from './station/acceptance.ts';
 export { judgeStation, type JudgedStation, type Judgement, type SolvedStation } from './station/judgement.ts';
 export type { Reason, Step, TellApart, Verdict } from './station/findings.ts';
 export type { NoiseSource } from './station/noiseSource.ts';
-export { inOrder, PARTS, type Part, type ProofOutcome, type ProofTarget, type TrustInput, type TrustRecord } from './proof/trust/records.ts';
+export {
+  inOrder,
+  PARTS,
+  type Part,
+  type ProofOutcome,
+  type ProofTarget,
+  type TrustInput,
+  type TrustRecord,
+} from './proof/trust/records.ts';
 export type { Proposal } from './proof/trust/proposals.ts';
-export { type MarkStanding, type PartStanding, type SolutionStanding, type Standing, type StandingReason } from './proof/trust/standing.ts';
+export {
+  type MarkStanding,
+  type PartStanding,
+  type SolutionStanding,
+  type Standing,
+  type StandingReason,
+} from './proof/trust/standing.ts';
 export { isBeginning } from './proof/trust/beginning.ts';
 export { grouped } from './proof/trust/grouped.ts';
 export { newTrustMemory, type TrustMemory } from './proof/trust/memory.ts';
@@ -163,7 +206,13 @@ export { batterShift, movedOutline, type MovedOutlineError } from './layout/move
 export { boltMarks, boltsOf, type BoltsError } from './layout/boltPattern.ts';
 export { rakedAt, rakedLength } from './layout/rakedPile.ts';
 export { otherOffsets, type OtherOffset } from './layout/otherOffsets.ts';
-export { hindrancesAt, survivingOffsets, type Hindrance, type KeepClear, type OffsetProposal } from './layout/survivingOffsets.ts';
+export {
+  hindrancesAt,
+  survivingOffsets,
+  type Hindrance,
+  type KeepClear,
+  type OffsetProposal,
+} from './layout/survivingOffsets.ts';
 export { walkingOrder, walkingSteps } from './layout/round.ts';
 export {
   graduation,
@@ -299,7 +348,15 @@ export {
   type TypedElement,
   type TypedElementError,
 } from './alignment/intersectionPoints.ts';
-export { profileAt, profileExtremes, profileOf, type GradePoint, type Profile, type ProfileError, type VerticalRounding } from './alignment/profile.ts';
+export {
+  profileAt,
+  profileExtremes,
+  profileOf,
+  type GradePoint,
+  type Profile,
+  type ProfileError,
+  type VerticalRounding,
+} from './alignment/profile.ts';
 export {
   CENTRELINE,
   placeOnString,
@@ -311,6 +368,17 @@ export {
   type Template,
   type TemplateError,
 } from './alignment/strings.ts';
-export { stationList, type StationListError, type StationListRule, type StationReason } from './alignment/stationList.ts';
-export { catchGuidance, catchPoint, type CatchGuidance, type CatchOutcome, type SlopeAsked } from './alignment/catchPoint.ts';
+export {
+  stationList,
+  type StationListError,
+  type StationListRule,
+  type StationReason,
+} from './alignment/stationList.ts';
+export {
+  catchGuidance,
+  catchPoint,
+  type CatchGuidance,
+  type CatchOutcome,
+  type SlopeAsked,
+} from './alignment/catchPoint.ts';
 export { besideReturn, kerbReturn, type KerbReturn, type ReturnPointName } from './layout/kerbReturn.ts';

@@ -41,11 +41,16 @@ describe('alignments', () => {
   it('go through their elements without a jump in place or direction', () => {
     const alignment = made(definitionAlong(smoothElements(60, 7)));
     for (const { startStation } of alignment.elements.slice(1)) {
-      const [before, after] = [placeAlong(alignment, startStation - 1e-5)!, placeAlong(alignment, startStation + 1e-5)!];
+      const [before, after] = [
+        placeAlong(alignment, startStation - 1e-5)!,
+        placeAlong(alignment, startStation + 1e-5)!,
+      ];
       expect(planDistance(before, after)).toBeCloseTo(2e-5, 8);
     }
     alignment.elements.forEach((_, i) => expect(Math.abs(bendBefore(alignment, i))).toBeLessThan(1e-9));
-    expect(planDistance(placeAlong(alignment, alignment.endStation)!, alignment.elements.at(-1)!.end)).toBeLessThan(1e-8);
+    expect(planDistance(placeAlong(alignment, alignment.endStation)!, alignment.elements.at(-1)!.end)).toBeLessThan(
+      1e-8,
+    );
   });
 
   it('give back station and offset of any place beside them', () => {
@@ -61,8 +66,11 @@ describe('alignments', () => {
           const feet = feetWithin(alignment, place, 40);
           // Inside of the smallest radius (40 m, spirals between 16 m) the foot is a nearest one.
           if (1 - place.curvature * offset > 0.02)
-            expect(feet.some((foot) => Math.abs(foot.station - station) < 1e-5 && Math.abs(foot.offset - offset) < 1e-5)).toBe(true);
-          for (const foot of feet) expect(planDistance(placeAlong(alignment, foot.station, foot.offset)!, place)).toBeLessThan(1e-5);
+            expect(
+              feet.some((foot) => Math.abs(foot.station - station) < 1e-5 && Math.abs(foot.offset - offset) < 1e-5),
+            ).toBe(true);
+          for (const foot of feet)
+            expect(planDistance(placeAlong(alignment, foot.station, foot.offset)!, place)).toBeLessThan(1e-5);
         },
       ),
       { numRuns: 300 },
@@ -80,7 +88,9 @@ describe('alignments', () => {
         expect(Math.abs(found.distance - searched.distance)).toBeLessThan(1e-6);
         if (found.status === 'onAlignment' && Math.abs(found.station - searched.station) > 1e-3)
           // Two places are as near: then both are feet.
-          expect(feetWithin(alignment, point, 200).some(({ station }) => Math.abs(station - searched.station) < 1e-3)).toBe(true);
+          expect(
+            feetWithin(alignment, point, 200).some(({ station }) => Math.abs(station - searched.station) < 1e-3),
+          ).toBe(true);
       }
     }
   });
@@ -109,11 +119,16 @@ describe('alignments', () => {
     const circle = made({
       startStation: 0,
       equations: [],
-      elements: [{ kind: 'curve', start: { e: 10, n: 0 }, end: { e: 10, n: 0 }, centre: { e: 0, n: 0 }, rotation: 'cw' }],
+      elements: [
+        { kind: 'curve', start: { e: 10, n: 0 }, end: { e: 10, n: 0 }, centre: { e: 0, n: 0 }, rotation: 'cw' },
+      ],
     });
     expect(circle.length).toBeCloseTo(20 * Math.PI, 9);
     expect(placeAlong(circle, 5 * Math.PI)).toMatchObject({ e: expect.closeTo(0, 9), n: expect.closeTo(-10, 9) });
-    expect(againstAlignment(circle, { e: 0, n: 12 })).toMatchObject({ station: expect.closeTo(15 * Math.PI, 9), offset: expect.closeTo(-2, 9) });
+    expect(againstAlignment(circle, { e: 0, n: 12 })).toMatchObject({
+      station: expect.closeTo(15 * Math.PI, 9),
+      offset: expect.closeTo(-2, 9),
+    });
     expect(againstAlignment(circle, { e: 0, n: 0 }).distance).toBeCloseTo(10, 9);
   });
 
@@ -142,7 +157,11 @@ describe('alignments', () => {
     ];
     const bent = made({ startStation: 0, equations: [], elements: [line(a, b), line(b, { e: 100, n: 100 })] });
     expect(keyPoints(bent).map(({ name }) => name)).toEqual(['BOP', 'PI', 'EOP']);
-    expect(againstAlignment(bent, { e: -3, n: 104 })).toMatchObject({ status: 'atAngle', station: 100, offset: expect.closeTo(-5, 12) });
+    expect(againstAlignment(bent, { e: -3, n: 104 })).toMatchObject({
+      status: 'atAngle',
+      station: 100,
+      offset: expect.closeTo(-5, 12),
+    });
     expect(feetWithin(bent, { e: -3, n: 104 }, 10)).toEqual([]);
     // On the inner side both lines have their foot.
     expect(feetWithin(bent, { e: 3, n: 96 }, 10).map(({ station, offset }) => [station, offset])).toEqual([
@@ -150,10 +169,15 @@ describe('alignments', () => {
       [103, 4],
     ]);
     const rounded = made({ startStation: 0, equations: [], elements: [line(a, b), line(b, { e: 0.0005, n: 200 })] });
-    expect(againstAlignment(rounded, { e: -50, n: 100.0001 })).toMatchObject({ status: 'onAlignment', offset: expect.closeTo(-50, 4) });
+    expect(againstAlignment(rounded, { e: -50, n: 100.0001 })).toMatchObject({
+      status: 'onAlignment',
+      offset: expect.closeTo(-50, 4),
+    });
     expect(feetWithin(rounded, { e: -50, n: 100.0001 }, 60)).toHaveLength(1);
     expect(feetWithin(rounded, { e: 50, n: 100.0001 }, 60)).toHaveLength(1);
-    expect(keyPoints(made({ startStation: 0, equations: [], elements: [line(a, b), line(b, { e: 0, n: 200 })] }))).toHaveLength(2);
+    expect(
+      keyPoints(made({ startStation: 0, equations: [], elements: [line(a, b), line(b, { e: 0, n: 200 })] })),
+    ).toHaveLength(2);
   });
 
   it('are refused with the element where they can not be, and asked about where they do not fit', () => {
@@ -167,16 +191,28 @@ describe('alignments', () => {
       rotation: 'cw',
     };
     const line: HorizontalElement = { kind: 'line', start: { e: 0, n: -50 }, end: { e: 0, n: -0.02 } };
-    const fault = (elements: readonly HorizontalElement[], equations: { at: number; ahead: number; counts: 1 }[] = []) => {
+    const fault = (
+      elements: readonly HorizontalElement[],
+      equations: { at: number; ahead: number; counts: 1 }[] = [],
+    ) => {
       const result = alignmentOf({ startStation: 0, elements, equations });
       return result.ok ? null : result.error;
     };
     expect(fault([])).toEqual({ code: 'ALIGNMENT_WITHOUT_ELEMENTS' });
-    expect(fault([line, spiral])).toEqual({ code: 'ELEMENT_FAULT', element: 1, kind: 'spiral', fault: { code: 'SPIRAL_STRAIGHT_AT_BOTH_ENDS' } });
-    expect(fault([{ ...spiral, radiusEnd: 50, length: 60 }])).toMatchObject({ fault: { code: 'SPIRAL_DOES_NOT_REACH' } });
+    expect(fault([line, spiral])).toEqual({
+      code: 'ELEMENT_FAULT',
+      element: 1,
+      kind: 'spiral',
+      fault: { code: 'SPIRAL_STRAIGHT_AT_BOTH_ENDS' },
+    });
+    expect(fault([{ ...spiral, radiusEnd: 50, length: 60 }])).toMatchObject({
+      fault: { code: 'SPIRAL_DOES_NOT_REACH' },
+    });
     expect(fault([{ ...spiral, radiusEnd: -5 }])).toMatchObject({ fault: { code: 'RADIUS_NOT_POSITIVE' } });
     expect(fault([{ ...spiral, radiusEnd: 1e-9 }])).toMatchObject({ fault: { code: 'ELEMENT_WINDS' } });
-    expect(fault([{ ...spiral, radiusEnd: 5, length: 0 }])).toMatchObject({ fault: { code: 'ELEMENT_WITHOUT_LENGTH' } });
+    expect(fault([{ ...spiral, radiusEnd: 5, length: 0 }])).toMatchObject({
+      fault: { code: 'ELEMENT_WITHOUT_LENGTH' },
+    });
     expect(fault([{ ...line, end: line.start }])).toMatchObject({ fault: { code: 'ELEMENT_WITHOUT_LENGTH' } });
     expect(fault([line], [{ at: 80, ahead: 100, counts: 1 }])).toEqual({ code: 'EQUATION_OUTSIDE', at: 80 });
     expect(
@@ -188,7 +224,13 @@ describe('alignments', () => {
         ],
       ),
     ).toEqual({ code: 'EQUATIONS_AT_ONE_PLACE', at: 20 });
-    const curve: HorizontalElement = { kind: 'curve', start: { e: 0, n: 0 }, end: { e: 10, n: 10.02 }, centre: { e: 10, n: 0 }, rotation: 'cw' };
+    const curve: HorizontalElement = {
+      kind: 'curve',
+      start: { e: 0, n: 0 },
+      end: { e: 10, n: 10.02 },
+      centre: { e: 10, n: 0 },
+      rotation: 'cw',
+    };
     expect(alignmentNotes({ startStation: 0, elements: [line, curve], equations: [] })).toEqual([
       { code: 'GAP', element: 1, size: expect.closeTo(0.02, 12) },
       { code: 'CENTRE_OFF', element: 1, size: expect.closeTo(0.02, 9) },
@@ -204,7 +246,11 @@ describe('alignments', () => {
         { at: 100, ahead: 50, counts: 1 },
       ],
     });
-    expect([50, 100, 150, 300, 350].map((station) => placeAlong(alignment, station)).map((place) => [place!.displayed, place!.region])).toEqual([
+    expect(
+      [50, 100, 150, 300, 350]
+        .map((station) => placeAlong(alignment, station))
+        .map((place) => [place!.displayed, place!.region]),
+    ).toEqual([
       [50, 0],
       [50, 1],
       [100, 1],
@@ -222,7 +268,13 @@ describe('alignments', () => {
 });
 
 describe('alignments through intersection points', () => {
-  const corner = (e: number, n: number, radius: number | null = null, spiralIn = 0, spiralOut = 0) => ({ e, n, radius, spiralIn, spiralOut });
+  const corner = (e: number, n: number, radius: number | null = null, spiralIn = 0, spiralOut = 0) => ({
+    e,
+    n,
+    radius,
+    spiralIn,
+    spiralOut,
+  });
 
   it('meet their tangents smoothly, with spirals as long as asked, for any corner', () => {
     fc.assert(
@@ -232,7 +284,11 @@ describe('alignments through intersection points', () => {
         fc.double({ min: 0, max: 30, noNaN: true }),
         (turn, spiralIn, spiralOut) => {
           fc.pre(Math.abs(turn) > 0.55);
-          const points = [corner(0, 0), corner(0, 400, 60, spiralIn, spiralOut), corner(400 * Math.sin(turn), 400 + 400 * Math.cos(turn))];
+          const points = [
+            corner(0, 0),
+            corner(0, 400, 60, spiralIn, spiralOut),
+            corner(400 * Math.sin(turn), 400 + 400 * Math.cos(turn)),
+          ];
           const elements = elementsThrough(points);
           if (!elements.ok) throw new Error(elements.error.code);
           const alignment = made({ startStation: 0, elements: elements.value, equations: [] });
@@ -259,11 +315,25 @@ describe('alignments through intersection points', () => {
     };
     expect(fault(corner(0, 0))).toEqual({ code: 'TOO_FEW_INTERSECTIONS', given: 1 });
     expect(fault(corner(0, 0), corner(0, 0))).toEqual({ code: 'INTERSECTIONS_IN_ONE_PLACE', point: 1 });
-    expect(fault(corner(0, 0), corner(0, 50, null, 5), corner(50, 50))).toEqual({ code: 'SPIRAL_WITHOUT_RADIUS', point: 1 });
-    expect(fault(corner(0, 0), corner(0, 50, -3), corner(50, 50))).toEqual({ code: 'INTERSECTION_RADIUS_NOT_POSITIVE', point: 1 });
+    expect(fault(corner(0, 0), corner(0, 50, null, 5), corner(50, 50))).toEqual({
+      code: 'SPIRAL_WITHOUT_RADIUS',
+      point: 1,
+    });
+    expect(fault(corner(0, 0), corner(0, 50, -3), corner(50, 50))).toEqual({
+      code: 'INTERSECTION_RADIUS_NOT_POSITIVE',
+      point: 1,
+    });
     expect(fault(corner(0, 0), corner(0, 50, 20), corner(0, 90))).toEqual({ code: 'NO_TURN_TO_ROUND', point: 1 });
-    expect(fault(corner(0, 0), corner(0, 500, 20, 40, 40), corner(500, 500))).toMatchObject({ code: 'SPIRALS_TURN_TOO_FAR', point: 1, spirals: 2 });
-    expect(fault(corner(0, 0), corner(0, 50, 60), corner(200, 50))).toEqual({ code: 'CURVES_OVERLAP', point: 1, by: expect.closeTo(10, 9) });
+    expect(fault(corner(0, 0), corner(0, 500, 20, 40, 40), corner(500, 500))).toMatchObject({
+      code: 'SPIRALS_TURN_TOO_FAR',
+      point: 1,
+      spirals: 2,
+    });
+    expect(fault(corner(0, 0), corner(0, 50, 60), corner(200, 50))).toEqual({
+      code: 'CURVES_OVERLAP',
+      point: 1,
+      by: expect.closeTo(10, 9),
+    });
     expect(fault(corner(0, 0), corner(0, 100, 60), corner(100, 100, 60), corner(100, 300))).toEqual({
       code: 'CURVES_OVERLAP',
       point: 2,

@@ -43,7 +43,12 @@ function station(seed: number, { places = {}, change = (each) => each, marks = S
     state = draw.state;
     return draw.value * sd;
   };
-  const points: ControlPoint[] = Object.entries(PLACES).map(([name, place]) => ({ name, ...place, sdPlan: 0.002, sdHeight: 0.002 }));
+  const points: ControlPoint[] = Object.entries(PLACES).map(([name, place]) => ({
+    name,
+    ...place,
+    sdPlan: 0.002,
+    sdHeight: 0.002,
+  }));
   const observations = marks.map((name) => {
     const place = { ...PLACES[name]!, ...places[name] };
     const seen = { e: place.e + noise(0.0015), n: place.n + noise(0.0015), z: place.z + noise(0.0015) };
@@ -61,25 +66,65 @@ const bestOf = (input: ResectionInput) => {
   const { best } = explain(input);
   return best && { code: best.code, points: best.points };
 };
-const at = (name: string, change: (observation: Observation) => Observation) => (each: Observation) => (each.point === name ? change(each) : each);
+const at = (name: string, change: (observation: Observation) => Observation) => (each: Observation) =>
+  each.point === name ? change(each) : each;
 
 describe('one fault is named', () => {
   const FAULTS: readonly (readonly [string, Told, { readonly code: string; readonly points: readonly string[] }])[] = [
     ['nothing', {}, { code: 'NONE', points: [] }],
-    ['a mark that moved', { places: { K5: { e: PLACES.K5!.e + 0.03, n: PLACES.K5!.n + 0.02 } } }, { code: 'MARK_MOVED_PLAN', points: ['K5'] }],
-    ['a mark that heaved', { places: { K4: { z: PLACES.K4!.z + 0.021 } } }, { code: 'MARK_MOVED_HEIGHT', points: ['K4'] }],
+    [
+      'a mark that moved',
+      { places: { K5: { e: PLACES.K5!.e + 0.03, n: PLACES.K5!.n + 0.02 } } },
+      { code: 'MARK_MOVED_PLAN', points: ['K5'] },
+    ],
+    [
+      'a mark that heaved',
+      { places: { K4: { z: PLACES.K4!.z + 0.021 } } },
+      { code: 'MARK_MOVED_HEIGHT', points: ['K4'] },
+    ],
     [
       'two names exchanged',
-      { change: (each) => (each.point === 'K2' ? { ...each, point: 'K3' } : each.point === 'K3' ? { ...each, point: 'K2' } : each) },
+      {
+        change: (each) =>
+          each.point === 'K2' ? { ...each, point: 'K3' } : each.point === 'K3' ? { ...each, point: 'K2' } : each,
+      },
       { code: 'POINTS_SWAPPED', points: ['K2', 'K3'] },
     ],
-    ['a wrong name', { change: at('K2', (each) => ({ ...each, point: 'K7' })) }, { code: 'POINT_MISNAMED', points: ['K7', 'K2'] }],
-    ['a wrong prism', { change: (each) => ({ ...each, slope: each.slope! + 0.0236 }) }, { code: 'PRISM_CONSTANT', points: [] }],
-    ['a wrong target height', { change: at('K6', (each) => ({ ...each, targetHeight: each.targetHeight - 0.3 })) }, { code: 'TARGET_HEIGHT', points: ['K6'] }],
-    ['feet for metres', { change: (each) => ({ ...each, slope: each.slope! / 0.3048 }) }, { code: 'LENGTH_UNIT', points: [] }],
-    ['metres for feet', { change: (each) => ({ ...each, slope: each.slope! * 0.3048 }) }, { code: 'LENGTH_UNIT', points: [] }],
-    ['grid for ground', { change: (each) => ({ ...each, slope: each.slope! * 1.0006 }) }, { code: 'SCALE', points: [] }],
-    ['a slip of one degree', { change: at('K1', (each) => ({ ...each, circle: each.circle + Math.PI / 180 })) }, { code: 'DIRECTION_READING', points: ['K1'] }],
+    [
+      'a wrong name',
+      { change: at('K2', (each) => ({ ...each, point: 'K7' })) },
+      { code: 'POINT_MISNAMED', points: ['K7', 'K2'] },
+    ],
+    [
+      'a wrong prism',
+      { change: (each) => ({ ...each, slope: each.slope! + 0.0236 }) },
+      { code: 'PRISM_CONSTANT', points: [] },
+    ],
+    [
+      'a wrong target height',
+      { change: at('K6', (each) => ({ ...each, targetHeight: each.targetHeight - 0.3 })) },
+      { code: 'TARGET_HEIGHT', points: ['K6'] },
+    ],
+    [
+      'feet for metres',
+      { change: (each) => ({ ...each, slope: each.slope! / 0.3048 }) },
+      { code: 'LENGTH_UNIT', points: [] },
+    ],
+    [
+      'metres for feet',
+      { change: (each) => ({ ...each, slope: each.slope! * 0.3048 }) },
+      { code: 'LENGTH_UNIT', points: [] },
+    ],
+    [
+      'grid for ground',
+      { change: (each) => ({ ...each, slope: each.slope! * 1.0006 }) },
+      { code: 'SCALE', points: [] },
+    ],
+    [
+      'a slip of one degree',
+      { change: at('K1', (each) => ({ ...each, circle: each.circle + Math.PI / 180 })) },
+      { code: 'DIRECTION_READING', points: ['K1'] },
+    ],
   ];
 
   it.each(FAULTS)('%s', (_name, told, expected) => {
@@ -89,7 +134,9 @@ describe('one fault is named', () => {
   it('with its size: what has to be added, multiplied or moved', () => {
     const prism = explain(station(5, { change: (each) => ({ ...each, slope: each.slope! + 0.03 }) })).best!.figures;
     expect(prism.code === 'PRISM_CONSTANT' && prism.constant).toBeCloseTo(-0.03, 2);
-    const height = explain(station(5, { change: at('K6', (each) => ({ ...each, targetHeight: each.targetHeight + 0.2 })) })).best!.figures;
+    const height = explain(
+      station(5, { change: at('K6', (each) => ({ ...each, targetHeight: each.targetHeight + 0.2 })) }),
+    ).best!.figures;
     expect(height.code === 'TARGET_HEIGHT' && height.error).toBeCloseTo(0.2, 2);
     const unit = explain(station(5, { change: (each) => ({ ...each, slope: each.slope! / 0.3048 }) })).best!.figures;
     expect(unit.code === 'LENGTH_UNIT' && unit.factor).toBe(0.3048);
@@ -98,7 +145,11 @@ describe('one fault is named', () => {
 
 describe('two faults', () => {
   it('one in plan and one in height, are both named', () => {
-    const both = explain(station(21, { places: { K5: { e: PLACES.K5!.e + 0.02, n: PLACES.K5!.n + 0.02 }, K4: { z: PLACES.K4!.z + 0.03 } } }));
+    const both = explain(
+      station(21, {
+        places: { K5: { e: PLACES.K5!.e + 0.02, n: PLACES.K5!.n + 0.02 }, K4: { z: PLACES.K4!.z + 0.03 } },
+      }),
+    );
     expect([both.best?.code, both.also?.code].sort()).toEqual(['MARK_MOVED_HEIGHT', 'MARK_MOVED_PLAN']);
     expect([both.best?.points, both.also?.points].flat().sort()).toEqual(['K4', 'K5']);
   });
@@ -138,21 +189,28 @@ describe('the whole site may turn and shift', () => {
   it('and nothing changes but the coordinates; the order of sights does not matter', () => {
     const told: Told = { places: { K5: { e: PLACES.K5!.e + 0.03 } } };
     fc.assert(
-      fc.property(fc.double({ min: -3, max: 3, noNaN: true }), fc.double({ min: -1e4, max: 1e4, noNaN: true }), fc.nat(5), (turn, shift, first) => {
-        const before = station(7, told);
-        const moved = (point: ControlPoint): ControlPoint => ({
-          ...point,
-          e: point.e! * Math.cos(turn) + point.n! * Math.sin(turn) + shift,
-          n: -point.e! * Math.sin(turn) + point.n! * Math.cos(turn) - shift,
-        });
-        const observations = [...before.observations.slice(first), ...before.observations.slice(0, first)];
-        const a = explain(before);
-        const b = explain({ ...before, points: before.points.map(moved), observations });
-        expect(b.best?.points).toEqual(a.best?.points);
-        expect(b.none.plan).toBeCloseTo(a.none.plan, 3);
-        expect(b.none.stands!.radius95).toBeCloseTo(a.none.stands!.radius95, 8);
-        expect(b.explanations.slice(0, 3).map((each) => each.code)).toEqual(a.explanations.slice(0, 3).map((each) => each.code));
-      }),
+      fc.property(
+        fc.double({ min: -3, max: 3, noNaN: true }),
+        fc.double({ min: -1e4, max: 1e4, noNaN: true }),
+        fc.nat(5),
+        (turn, shift, first) => {
+          const before = station(7, told);
+          const moved = (point: ControlPoint): ControlPoint => ({
+            ...point,
+            e: point.e! * Math.cos(turn) + point.n! * Math.sin(turn) + shift,
+            n: -point.e! * Math.sin(turn) + point.n! * Math.cos(turn) - shift,
+          });
+          const observations = [...before.observations.slice(first), ...before.observations.slice(0, first)];
+          const a = explain(before);
+          const b = explain({ ...before, points: before.points.map(moved), observations });
+          expect(b.best?.points).toEqual(a.best?.points);
+          expect(b.none.plan).toBeCloseTo(a.none.plan, 3);
+          expect(b.none.stands!.radius95).toBeCloseTo(a.none.stands!.radius95, 8);
+          expect(b.explanations.slice(0, 3).map((each) => each.code)).toEqual(
+            a.explanations.slice(0, 3).map((each) => each.code),
+          );
+        },
+      ),
       { numRuns: 30 },
     );
   });
@@ -162,7 +220,12 @@ describe('two faces of a mark', () => {
   const both = (off: number) => {
     const input = station(3);
     const [first] = input.observations;
-    const second = { ...first!, face: 2 as const, circle: first!.circle + Math.PI + off, zenith: 2 * Math.PI - first!.zenith };
+    const second = {
+      ...first!,
+      face: 2 as const,
+      circle: first!.circle + Math.PI + off,
+      zenith: 2 * Math.PI - first!.zenith,
+    };
     const solved = resection({ ...input, observations: [...input.observations, second] });
     if (!solved.ok) throw new Error(solved.error.code);
     return facePairs(solved.value, PRECISION.angleSd);
@@ -189,7 +252,11 @@ describe('names and units that are wrong', () => {
       state = draw.state;
       return low + (high - low) * draw.value;
     };
-    const places = Array.from({ length: count }, () => ({ e: STATION.e + between(-120, 120), n: STATION.n + between(-120, 120), z: between(2, 8) }));
+    const places = Array.from({ length: count }, () => ({
+      e: STATION.e + between(-120, 120),
+      n: STATION.n + between(-120, 120),
+      z: between(2, 8),
+    }));
     return {
       instrument: PRECISION,
       setup: SETUP,
@@ -204,7 +271,10 @@ describe('names and units that are wrong', () => {
     let contradictions = 0;
     for (let seed = 1; seed <= 60; seed++) {
       const input = strewn(seed * 17, 3 + (seed % 4));
-      const swap = (each: Observation) => ({ ...each, point: each.point === 'M0' ? 'M1' : each.point === 'M1' ? 'M0' : each.point });
+      const swap = (each: Observation) => ({
+        ...each,
+        point: each.point === 'M0' ? 'M1' : each.point === 'M1' ? 'M0' : each.point,
+      });
       const feet = (each: Observation) => ({ ...each, slope: each.slope! * 0.3048 });
       const judged = judgeStation({ ...input, observations: input.observations.map(seed % 3 === 0 ? feet : swap) });
       if (!judged.ok) throw new Error(`${seed}: ${judged.error.code}`);
@@ -248,7 +318,10 @@ describe('sights that are noisier than stated', () => {
     // Distances alone: the meter, its prism, the weather.
     const distances = noisy(9, 0.012);
     const circles = station(9, { marks: Object.keys(PLACES) }).observations;
-    const onlyDistances = { ...distances, observations: distances.observations.map((each, i) => ({ ...each, circle: circles[i]!.circle })) };
+    const onlyDistances = {
+      ...distances,
+      observations: distances.observations.map((each, i) => ({ ...each, circle: circles[i]!.circle })),
+    };
     expect(reasonOf(onlyDistances)).toMatchObject({ look: 'DISTANCE' });
     expect(reasonOf(station(4, { marks: Object.keys(PLACES) }))).toBeUndefined();
   });

@@ -4,9 +4,19 @@
  */
 import type { ControlPoint, InstrumentPrecision, Observation, Reading, Reduction, Setup } from '../src/index.ts';
 
-export const PRECISION: InstrumentPrecision = { angleSd: (1 / 3600) * (Math.PI / 180), distanceSd: 0.001, distanceSdRatio: 1.5e-6 };
+export const PRECISION: InstrumentPrecision = {
+  angleSd: (1 / 3600) * (Math.PI / 180),
+  distanceSd: 0.001,
+  distanceSdRatio: 1.5e-6,
+};
 export const SETUP: Setup = { instrumentHeight: 1.6, instrumentHeightSd: 0.001 };
-export const REDUCTION: Reduction = { combinedScaleFactor: 1, refraction: 0.13, earthRadius: 6_371_000, prismConstant: 0, atmosphericRatio: 0 };
+export const REDUCTION: Reduction = {
+  combinedScaleFactor: 1,
+  refraction: 0.13,
+  earthRadius: 6_371_000,
+  prismConstant: 0,
+  atmosphericRatio: 0,
+};
 
 export interface TruePlace {
   readonly e: number;
@@ -25,7 +35,12 @@ export interface Pole {
 }
 
 /** The reading to a pole that stands at `place`, free of noise. */
-export function perfectReading(station: TrueStation, place: TruePlace, pole: Partial<Pole> = {}, reduction: Reduction = REDUCTION): Reading {
+export function perfectReading(
+  station: TrueStation,
+  place: TruePlace,
+  pole: Partial<Pole> = {},
+  reduction: Reduction = REDUCTION,
+): Reading {
   const { targetHeight = 1.5, face = 1 } = pole;
   const de = place.e - station.e;
   const dn = place.n - station.n;
@@ -47,14 +62,25 @@ export function perfectReading(station: TrueStation, place: TruePlace, pole: Par
   };
 }
 
-export const observe = (station: TrueStation, name: string, place: TruePlace, pole: Partial<Pole> = {}, reduction: Reduction = REDUCTION): Observation => ({
+export const observe = (
+  station: TrueStation,
+  name: string,
+  place: TruePlace,
+  pole: Partial<Pole> = {},
+  reduction: Reduction = REDUCTION,
+): Observation => ({
   ...perfectReading(station, place, pole, reduction),
   point: name,
   usePlan: true,
   useHeight: true,
 });
 
-export const listed = (name: string, place: TruePlace): ControlPoint => ({ name, ...place, sdPlan: 0.002, sdHeight: 0.002 });
+export const listed = (name: string, place: TruePlace): ControlPoint => ({
+  name,
+  ...place,
+  sdPlan: 0.002,
+  sdHeight: 0.002,
+});
 
 /** A station that is known without error, so that only the sight's own part shows in what is propagated. */
 export const exactStation = ({ e, n, z, orientation }: TrueStation) => ({

@@ -1,7 +1,18 @@
 import { describe, expect, it } from '@jest/globals';
-import { profileAt, profileExtremes, profileOf, type GradePoint, type Profile, type VerticalRounding } from '../src/index.ts';
+import {
+  profileAt,
+  profileExtremes,
+  profileOf,
+  type GradePoint,
+  type Profile,
+  type VerticalRounding,
+} from '../src/index.ts';
 
-const point = (station: number, z: number, rounding: VerticalRounding | null = null): GradePoint => ({ station, z, rounding });
+const point = (station: number, z: number, rounding: VerticalRounding | null = null): GradePoint => ({
+  station,
+  z,
+  rounding,
+});
 function made(...points: GradePoint[]): Profile {
   const profile = profileOf(points);
   if (!profile.ok) throw new Error(JSON.stringify(profile.error));
@@ -15,8 +26,15 @@ const fault = (...points: GradePoint[]) => {
 describe('profiles', () => {
   it('give the equal-tangent curve of a textbook', () => {
     // C. D. Ghilani, P. R. Wolf, Elementary Surveying, example 25.1: +3.00 and −2.40 percent meet at 46+70, 853.48 ft; 600 ft.
-    const profile = made(point(4000, 853.48 - 670 * 0.03), point(4670, 853.48, { kind: 'parabola', length: 600 }), point(5200, 853.48 - 530 * 0.024));
-    expect(profile.curves[0]).toMatchObject({ begin: { station: 4370, z: expect.closeTo(844.48, 9) }, end: { station: 4970, z: expect.closeTo(846.28, 9) } });
+    const profile = made(
+      point(4000, 853.48 - 670 * 0.03),
+      point(4670, 853.48, { kind: 'parabola', length: 600 }),
+      point(5200, 853.48 - 530 * 0.024),
+    );
+    expect(profile.curves[0]).toMatchObject({
+      begin: { station: 4370, z: expect.closeTo(844.48, 9) },
+      end: { station: 4970, z: expect.closeTo(846.28, 9) },
+    });
     expect([4400, 4500, 4600, 4700, 4800, 4900].map((station) => profileAt(profile, station)!.z.toFixed(2))).toEqual([
       '845.34',
       '847.62',
@@ -25,7 +43,9 @@ describe('profiles', () => {
       '849.06',
       '847.74',
     ]);
-    expect(profileExtremes(profile)).toEqual([{ kind: 'high', station: expect.closeTo(4370 + 600 * (3 / 5.4), 9), z: expect.closeTo(849.48, 2) }]);
+    expect(profileExtremes(profile)).toEqual([
+      { kind: 'high', station: expect.closeTo(4370 + 600 * (3 / 5.4), 9), z: expect.closeTo(849.48, 2) },
+    ]);
   });
 
   it.each([
@@ -63,21 +83,32 @@ describe('profiles', () => {
     expect(profileAt(profile, 9.9)).toBeNull();
     expect(profileAt(profile, 40.1)).toBeNull();
     expect(profileAt(profile, 20)).toEqual({ z: 6, grade: expect.closeTo(-0.05, 12) });
-    expect(profile.breaks).toEqual([{ station: 20, z: 6, gradeIn: expect.closeTo(0.1, 12), gradeOut: expect.closeTo(-0.05, 12) }]);
+    expect(profile.breaks).toEqual([
+      { station: 20, z: 6, gradeIn: expect.closeTo(0.1, 12), gradeOut: expect.closeTo(-0.05, 12) },
+    ]);
   });
 
   it('are refused with the station that is wrong', () => {
     const curve = (length: number): VerticalRounding => ({ kind: 'parabola', length });
     expect(fault(point(0, 0))).toEqual({ code: 'PROFILE_TOO_SHORT', points: 1 });
-    expect(fault(point(0, 0), point(50, 1), point(50, 2))).toEqual({ code: 'PROFILE_NOT_RISING', station: 50, before: 50 });
+    expect(fault(point(0, 0), point(50, 1), point(50, 2))).toEqual({
+      code: 'PROFILE_NOT_RISING',
+      station: 50,
+      before: 50,
+    });
     expect(fault(point(0, 0, curve(10)), point(50, 1))).toEqual({ code: 'PROFILE_CURVE_AT_END', station: 0 });
-    expect(fault(point(0, 0), point(50, 1, curve(-4)), point(90, 1))).toEqual({ code: 'PROFILE_CURVE_WITHOUT_SIZE', station: 50 });
+    expect(fault(point(0, 0), point(50, 1, curve(-4)), point(90, 1))).toEqual({
+      code: 'PROFILE_CURVE_WITHOUT_SIZE',
+      station: 50,
+    });
     expect(fault(point(0, 0), point(50, 1, curve(60)), point(100, 1, curve(60)), point(200, 0))).toEqual({
       code: 'PROFILE_CURVES_OVERLAP',
       station: 50,
       next: 100,
       by: 10,
     });
-    expect(fault(point(0, 0), point(50, 1, curve(120)), point(200, 0))).toMatchObject({ code: 'PROFILE_CURVES_OVERLAP' });
+    expect(fault(point(0, 0), point(50, 1, curve(120)), point(200, 0))).toMatchObject({
+      code: 'PROFILE_CURVES_OVERLAP',
+    });
   });
 });

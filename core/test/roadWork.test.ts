@@ -48,17 +48,26 @@ const rising = profileOf([
 ]);
 if (!rising.ok) throw new Error(rising.error.code);
 const profile = rising.value;
-const template = (strings: readonly StringDefinition[] = [edge], kerbs: readonly KerbDefinition[] = [kerb]) => templateOf({ strings, kerbs });
+const template = (strings: readonly StringDefinition[] = [edge], kerbs: readonly KerbDefinition[] = [kerb]) =>
+  templateOf({ strings, kerbs });
 const built = template();
 if (!built.ok) throw new Error(built.error.code);
 
 describe('strings along a road', () => {
-  const at = (string: string, station: number, extraOffset = 0) => placeOnString(straight, profile, built.value, { station, string, extraOffset })!;
+  const at = (string: string, station: number, extraOffset = 0) =>
+    placeOnString(straight, profile, built.value, { station, string, extraOffset })!;
 
   it('widen and fall by their tables; the parts of a kerb stand outward on its flow line', () => {
     expect(built.value.names).toEqual(['centreline', 'edge', 'kerb.flowLine', 'kerb.face', 'kerb.back']);
-    expect(at('edge', 50)).toMatchObject({ e: expect.closeTo(4003.5, 9), stringOffset: 3.5, z: expect.closeTo(5.9 - 3.5 * 0.025, 9) });
-    expect(at('kerb.face', 20)).toMatchObject({ stringOffset: expect.closeTo(3.02, 12), z: expect.closeTo(5.4 - 0.075 + 0.12, 9) });
+    expect(at('edge', 50)).toMatchObject({
+      e: expect.closeTo(4003.5, 9),
+      stringOffset: 3.5,
+      z: expect.closeTo(5.9 - 3.5 * 0.025, 9),
+    });
+    expect(at('kerb.face', 20)).toMatchObject({
+      stringOffset: expect.closeTo(3.02, 12),
+      z: expect.closeTo(5.4 - 0.075 + 0.12, 9),
+    });
     expect(at('kerb.back', 20).stringOffset).toBeCloseTo(3.17, 12);
     // A hub behind the kerb: the crossfall is not carried on into its offset.
     expect(at('kerb.face', 20, 1)).toMatchObject({ offset: expect.closeTo(4.02, 12), z: at('kerb.face', 20).z });
@@ -93,7 +102,12 @@ describe('strings along a road', () => {
   });
 
   it('may count from any part of a kerb, wherever in the list they stand', () => {
-    const walk = (from: string): StringDefinition => ({ name: 'walk', from, offset: always(5), height: { rule: 'difference', values: always(0.05) } });
+    const walk = (from: string): StringDefinition => ({
+      name: 'walk',
+      from,
+      offset: always(5),
+      height: { rule: 'difference', values: always(0.05) },
+    });
     for (const [from, rise] of [
       ['kerb.flowLine', -0.075],
       ['kerb.face', -0.075 + 0.12],
@@ -105,12 +119,22 @@ describe('strings along a road', () => {
       expect(made.value.from.get('walk')).toBe(from);
       expect(made.value.names).toEqual(['centreline', 'walk', 'edge', 'kerb.flowLine', 'kerb.face', 'kerb.back']);
     }
-    expect(template([{ ...edge, from: 'kerb.back' }])).toMatchObject({ ok: false, error: { code: 'STRINGS_IN_A_RING' } });
-    expect(template([edge, walk('kerb.top')])).toMatchObject({ ok: false, error: { code: 'STRING_UNKNOWN', name: 'kerb.top', wantedBy: 'walk' } });
+    expect(template([{ ...edge, from: 'kerb.back' }])).toMatchObject({
+      ok: false,
+      error: { code: 'STRINGS_IN_A_RING' },
+    });
+    expect(template([edge, walk('kerb.top')])).toMatchObject({
+      ok: false,
+      error: { code: 'STRING_UNKNOWN', name: 'kerb.top', wantedBy: 'walk' },
+    });
   });
 
   it('have places without heights where there is no profile, and none beyond the line', () => {
-    expect(placeOnString(straight, null, built.value, { station: 10, string: 'edge' })).toMatchObject({ z: null, stringZ: null, stringOffset: 3 });
+    expect(placeOnString(straight, null, built.value, { station: 10, string: 'edge' })).toMatchObject({
+      z: null,
+      stringZ: null,
+      stringOffset: 3,
+    });
     expect(placeOnString(straight, profile, built.value, { station: 101, string: 'edge' })).toBeNull();
     expect(placeOnString(straight, profile, built.value, { station: 10, string: 'verge' })).toBeNull();
     expect(placeOnString(straight, profile, null, { station: 10, string: 'centreline' })).toMatchObject({ z: 5.2 });
@@ -151,7 +175,16 @@ describe('strings along a road', () => {
 });
 
 describe('station lists', () => {
-  const rule: StationListRule = { from: null, to: null, interval: 20, byRadius: [], equalParts: null, special: false, extra: [], direction: 'up' };
+  const rule: StationListRule = {
+    from: null,
+    to: null,
+    interval: 20,
+    byRadius: [],
+    equalParts: null,
+    special: false,
+    extra: [],
+    direction: 'up',
+  };
   const road = made({
     ...definitionAlong(
       [
@@ -177,9 +210,14 @@ describe('station lists', () => {
   });
 
   it('are closer on sharp curves, by radius, by parts, by chord and by the rise over the chord', () => {
-    expect(list({ byRadius: [{ upTo: 20, interval: 5 }] }).map(({ station }) => station)).toEqual([20, 40, 55, 60, 65, 70, 75, 80, 85, 100, 105, 125, 145]);
-    const parts = (equalParts: StationListRule['equalParts']) => list({ interval: null, equalParts }).map(({ station, because }) => [station, because[0]]);
-    expect(parts({ parts: 4 })).toEqual([1, 2, 3].map((part) => [expect.closeTo(55 + 7.5 * part, 9), { kind: 'part', part, parts: 4 }]));
+    expect(list({ byRadius: [{ upTo: 20, interval: 5 }] }).map(({ station }) => station)).toEqual([
+      20, 40, 55, 60, 65, 70, 75, 80, 85, 100, 105, 125, 145,
+    ]);
+    const parts = (equalParts: StationListRule['equalParts']) =>
+      list({ interval: null, equalParts }).map(({ station, because }) => [station, because[0]]);
+    expect(parts({ parts: 4 })).toEqual(
+      [1, 2, 3].map((part) => [expect.closeTo(55 + 7.5 * part, 9), { kind: 'part', part, parts: 4 }]),
+    );
     // An arc of 30 m with a radius of 15 m in chords of no more than 8 m: 8.1 m of arc each, so four of 7.5 m.
     expect(parts({ chord: 8 })).toHaveLength(3);
     // 0.3 m over a chord on 15 m of radius: 5.97 m of chord, 6.01 m of arc, five parts.
@@ -188,10 +226,18 @@ describe('station lists', () => {
 
   it('take in every station where something changes, once, with all its reasons', () => {
     const found = list({ interval: 20, special: true, extra: [62.5], from: 0, to: 200 });
-    const reasons = (station: number) => found.find((each) => Math.abs(each.station - station) < 1e-9)?.because.map(({ kind }) => kind);
+    const reasons = (station: number) =>
+      found.find((each) => Math.abs(each.station - station) < 1e-9)?.because.map(({ kind }) => kind);
     expect(reasons(5)).toEqual(['start']);
     expect(reasons(55)).toEqual(['junction']);
-    expect(reasons(40)).toEqual(['interval', 'verticalBegin', 'stringChange', 'stringChange', 'stringChange', 'stringChange']);
+    expect(reasons(40)).toEqual([
+      'interval',
+      'verticalBegin',
+      'stringChange',
+      'stringChange',
+      'stringChange',
+      'stringChange',
+    ]);
     expect(reasons(50)).toEqual(['high']);
     expect(reasons(62.5)).toEqual(['extra']);
     expect(reasons(105)).toEqual(['interval', 'equation']);
@@ -219,16 +265,33 @@ describe('slopes', () => {
   const asked = { hingeZ: 10, cutRun: 2, fillRun: 1.5, farthest: 40 };
 
   it('meet level and sloping ground where geometry says', () => {
-    expect(catchPoint(() => 13, asked)).toEqual({ status: 'found', kind: 'cut', distance: expect.closeTo(6, 4), z: expect.closeTo(13, 4) });
-    expect(catchPoint(() => 8, asked)).toEqual({ status: 'found', kind: 'fill', distance: expect.closeTo(3, 4), z: expect.closeTo(8, 4) });
+    expect(catchPoint(() => 13, asked)).toEqual({
+      status: 'found',
+      kind: 'cut',
+      distance: expect.closeTo(6, 4),
+      z: expect.closeTo(13, 4),
+    });
+    expect(catchPoint(() => 8, asked)).toEqual({
+      status: 'found',
+      kind: 'fill',
+      distance: expect.closeTo(3, 4),
+      z: expect.closeTo(8, 4),
+    });
     // Ground rising by 1 in 4 from 2 m above: d / 2 = 2 + d / 4.
-    expect(catchPoint((d) => 12 + d / 4, asked)).toMatchObject({ kind: 'cut', distance: expect.closeTo(8, 4), z: expect.closeTo(14, 4) });
+    expect(catchPoint((d) => 12 + d / 4, asked)).toMatchObject({
+      kind: 'cut',
+      distance: expect.closeTo(8, 4),
+      z: expect.closeTo(14, 4),
+    });
   });
 
   it('take the first of several meetings, and say where there is none', () => {
     const hill = (d: number) => (d < 5 ? 11 : d < 12 ? 10.5 : 30);
     expect(catchPoint(hill, asked)).toMatchObject({ kind: 'cut', distance: expect.closeTo(2, 3) });
-    expect(catchPoint((d) => (d < 3 ? 14 : null), asked)).toEqual({ status: 'noGround', distance: expect.closeTo(3, 9) });
+    expect(catchPoint((d) => (d < 3 ? 14 : null), asked)).toEqual({
+      status: 'noGround',
+      distance: expect.closeTo(3, 9),
+    });
     expect(catchPoint(() => null, asked)).toEqual({ status: 'noGround', distance: 0 });
     expect(catchPoint((d) => 11 + d, asked)).toEqual({ status: 'notMet', kind: 'cut' });
     expect(catchPoint(() => 10, asked)).toMatchObject({ status: 'found', distance: 0 });
@@ -241,19 +304,34 @@ describe('slopes', () => {
     const found = catchPoint(ground, asked);
     expect(found).toMatchObject({ status: 'found', distance: expect.closeTo(at, 3) });
     expect(catchGuidance(asked, at, ground(at)).overSlope).toBeCloseTo(0, 3);
-    expect(catchGuidance(asked, 4, 9)).toEqual({ kind: 'fill', wanted: 1.5, move: -2.5, overSlope: expect.closeTo(9 - (10 - 4 / 1.5), 12) });
+    expect(catchGuidance(asked, 4, 9)).toEqual({
+      kind: 'fill',
+      wanted: 1.5,
+      move: -2.5,
+      overSlope: expect.closeTo(9 - (10 - 4 / 1.5), 12),
+    });
   });
 });
 
 describe('kerb returns', () => {
   it('touch both tangents, with every point its radius from the radius point', () => {
-    const arc = kerbReturn({ from: { e: 0, n: -20 }, to: { e: 0, n: -10 } }, { from: { e: 10, n: 4 }, to: { e: 30, n: 9 } }, 6)!;
-    expect(arc.points.map((point) => planDistance(point, arc.radiusPoint))).toEqual(Array(5).fill(expect.closeTo(6, 9)));
+    const arc = kerbReturn(
+      { from: { e: 0, n: -20 }, to: { e: 0, n: -10 } },
+      { from: { e: 10, n: 4 }, to: { e: 30, n: 9 } },
+      6,
+    )!;
+    expect(arc.points.map((point) => planDistance(point, arc.radiusPoint))).toEqual(
+      Array(5).fill(expect.closeTo(6, 9)),
+    );
     expect(arc.points[0]!.e).toBeCloseTo(0, 9);
     expect(planDistance(arc.points[0]!, arc.points[4]!)).toBeCloseTo(arc.chord, 9);
     // A hub toward the radius point of a right turn lies to the right.
     expect(planDistance(besideReturn(arc.points[2]!, 6), arc.radiusPoint)).toBeCloseTo(0, 9);
-    expect(kerbReturn({ from: { e: 0, n: 0 }, to: { e: 0, n: 1 } }, { from: { e: 5, n: 9 }, to: { e: 5, n: 4 } }, 6)).toBeNull();
-    expect(kerbReturn({ from: { e: 0, n: 0 }, to: { e: 0, n: 1 } }, { from: { e: 5, n: 9 }, to: { e: 9, n: 9 } }, 0)).toBeNull();
+    expect(
+      kerbReturn({ from: { e: 0, n: 0 }, to: { e: 0, n: 1 } }, { from: { e: 5, n: 9 }, to: { e: 5, n: 4 } }, 6),
+    ).toBeNull();
+    expect(
+      kerbReturn({ from: { e: 0, n: 0 }, to: { e: 0, n: 1 } }, { from: { e: 5, n: 9 }, to: { e: 9, n: 9 } }, 0),
+    ).toBeNull();
   });
 });

@@ -21,7 +21,9 @@ const SECTIONS = orderedSections([roof(40, 6, 4), roof(0, 5, 3), { station: 60, 
 describe('designed cross sections', () => {
   it('are put in order, and what is no line is left away', () => {
     expect(SECTIONS.map(({ station }) => station)).toEqual([0, 40]);
-    expect(SECTIONS[0]!.lines.map(({ name, points }) => [name, points.map(({ offset }) => offset)])).toEqual([['Finished', [-3, 0, 3]]]);
+    expect(SECTIONS[0]!.lines.map(({ name, points }) => [name, points.map(({ offset }) => offset)])).toEqual([
+      ['Finished', [-3, 0, 3]],
+    ]);
   });
 
   it('are as they were drawn at their stations, and run evenly between', () => {
@@ -31,7 +33,8 @@ describe('designed cross sections', () => {
     // At 3 m: 4.9 there, and 6 - 0.075 at 0+040.
     expect(sectionHeight(SECTIONS, 'Finished', 20, 3)).toBeCloseTo((4.9 + 5.925) / 2, 12);
     const [between] = sectionAt(SECTIONS, 20);
-    for (const { offset, z } of between!.points) expect(sectionHeight(SECTIONS, 'Finished', 20, offset)).toBeCloseTo(z, 12);
+    for (const { offset, z } of between!.points)
+      expect(sectionHeight(SECTIONS, 'Finished', 20, offset)).toBeCloseTo(z, 12);
     expect(between!.points.map(({ offset }) => offset)).toEqual([-3, 0, 3]);
   });
 

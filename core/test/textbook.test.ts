@@ -29,7 +29,12 @@ function collins(a: PlanPoint, b: PlanPoint, c: PlanPoint, alpha: number, beta: 
   throw new Error('no construction');
 }
 
-function input(marks: readonly (PlanPoint & { readonly name: string })[], station: PlanPoint, orientation: number, withDistance: boolean): ResectionInput {
+function input(
+  marks: readonly (PlanPoint & { readonly name: string })[],
+  station: PlanPoint,
+  orientation: number,
+  withDistance: boolean,
+): ResectionInput {
   return {
     instrument: PRECISION,
     setup: SETUP,
@@ -82,9 +87,16 @@ describe('three directions', () => {
 
   it('give none on the circle through the three marks, the danger circle', () => {
     // Schofield, Breach: on that circle the angles are the same everywhere.
-    const on = (degrees: number, name: string) => ({ name, e: 100 * Math.sin((degrees * Math.PI) / 180), n: 100 * Math.cos((degrees * Math.PI) / 180) });
+    const on = (degrees: number, name: string) => ({
+      name,
+      e: 100 * Math.sin((degrees * Math.PI) / 180),
+      n: 100 * Math.cos((degrees * Math.PI) / 180),
+    });
     const station = on(200, 'S');
-    expect(resection(input([on(-40, 'A'), on(10, 'B'), on(70, 'C')], station, 1, false))).toMatchObject({ ok: false, error: { code: 'UNDETERMINED' } });
+    expect(resection(input([on(-40, 'A'), on(10, 'B'), on(70, 'C')], station, 1, false))).toMatchObject({
+      ok: false,
+      error: { code: 'UNDETERMINED' },
+    });
   });
 });
 
@@ -115,13 +127,18 @@ describe('the figures of an adjustment', () => {
   it('have redundancy numbers that sum to the surplus, and detectable biases of 4.13 over their root', () => {
     // Baarda, "A Testing Procedure for Use in Geodetic Networks" (1968): level 0.001, power 0.80.
     fc.assert(
-      fc.property(fc.double({ min: -60, max: 60, noNaN: true }), fc.double({ min: -60, max: 60, noNaN: true }), (e, n) => {
-        const solved = resection(input(square, { e, n }, 2, true));
-        if (!solved.ok) throw new Error(solved.error.code);
-        const parts = solved.value.observations.flatMap((each) => [each.direction!, each.distance!]);
-        expect(parts.reduce((sum, part) => sum + part.redundancy, 0)).toBeCloseTo(solved.value.fit.dof, 6);
-        for (const part of parts) expect(part.detectableBias! / part.sd).toBeCloseTo(4.13 / Math.sqrt(part.redundancy), 6);
-      }),
+      fc.property(
+        fc.double({ min: -60, max: 60, noNaN: true }),
+        fc.double({ min: -60, max: 60, noNaN: true }),
+        (e, n) => {
+          const solved = resection(input(square, { e, n }, 2, true));
+          if (!solved.ok) throw new Error(solved.error.code);
+          const parts = solved.value.observations.flatMap((each) => [each.direction!, each.distance!]);
+          expect(parts.reduce((sum, part) => sum + part.redundancy, 0)).toBeCloseTo(solved.value.fit.dof, 6);
+          for (const part of parts)
+            expect(part.detectableBias! / part.sd).toBeCloseTo(4.13 / Math.sqrt(part.redundancy), 6);
+        },
+      ),
     );
   });
 

@@ -1,6 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { judgeTrust, type MarkStanding, type ProofOutcome, type TrustInput, type TrustRecord, type TrustResult } from '../src/index.ts';
+import {
+  judgeTrust,
+  type MarkStanding,
+  type ProofOutcome,
+  type TrustInput,
+  type TrustRecord,
+  type TrustResult,
+} from '../src/index.ts';
 import { trustSite } from './trustSite.ts';
 
 const SIZE = { stations: 4, marksEach: 4, proofsEach: 3, resightsEach: 3, badShare: 0.25 };
@@ -12,7 +19,9 @@ describe('standing of a site of any kind', () => {
       fc.property(seeds, fc.infiniteStream(fc.nat()), (seed, keys) => {
         const input = trustSite(SIZE, seed);
         const twice = [...input.records, ...input.records.slice(0, 5)];
-        const shuffled = twice.map((record) => ({ record, key: keys.next().value as number })).sort((a, b) => a.key - b.key);
+        const shuffled = twice
+          .map((record) => ({ record, key: keys.next().value as number }))
+          .sort((a, b) => a.key - b.key);
         expect(judgeTrust({ ...input, records: shuffled.map(({ record }) => record) })).toEqual(judgeTrust(input));
       }),
       { numRuns: 60 },
@@ -23,11 +32,23 @@ describe('standing of a site of any kind', () => {
     fc.assert(
       fc.property(seeds, fc.nat(), (seed, pick) => {
         const input = trustSite(SIZE, seed);
-        const sayable = input.records.filter((record) => ['proof', 'resight', 'mark', 'event', 'close', 'finding'].includes(record.type));
+        const sayable = input.records.filter((record) =>
+          ['proof', 'resight', 'mark', 'event', 'close', 'finding'].includes(record.type),
+        );
         const record = sayable[pick % sayable.length]!;
-        const withdrawal: TrustRecord = { type: 'withdrawal', id: 'gone', at: input.now, device: 'tablet', seq: 1e6, record: record.id, occupation: null };
+        const withdrawal: TrustRecord = {
+          type: 'withdrawal',
+          id: 'gone',
+          at: input.now,
+          device: 'tablet',
+          seq: 1e6,
+          record: record.id,
+          occupation: null,
+        };
         const without = input.records.filter((each) => each !== record);
-        expect(judgeTrust({ ...input, records: [...input.records, withdrawal] })).toEqual(judgeTrust({ ...input, records: without }));
+        expect(judgeTrust({ ...input, records: [...input.records, withdrawal] })).toEqual(
+          judgeTrust({ ...input, records: without }),
+        );
       }),
       { numRuns: 100 },
     );
@@ -37,7 +58,12 @@ describe('standing of a site of any kind', () => {
     fc.assert(
       fc.property(seeds, (seed) => {
         const input = trustSite(SIZE, seed);
-        const flip: Readonly<Record<ProofOutcome, ProofOutcome>> = { good: 'outside', moreThanChance: 'outside', outside: 'good', notMeasured: 'good' };
+        const flip: Readonly<Record<ProofOutcome, ProofOutcome>> = {
+          good: 'outside',
+          moreThanChance: 'outside',
+          outside: 'good',
+          notMeasured: 'good',
+        };
         const records = input.records.map((record) =>
           record.type === 'proof' || record.type === 'resight' ? { ...record, height: flip[record.height] } : record,
         );
@@ -59,7 +85,11 @@ describe('standing of a site of any kind', () => {
         for (const mark of judgeTrust(input).marks) {
           for (const part of ['plan', 'height'] as const) {
             if (mark[part].standing !== 'held') continue;
-            const evidence = byId.get(mark[part].evidence!) as { readonly plan: ProofOutcome; readonly height: ProofOutcome; readonly at: string };
+            const evidence = byId.get(mark[part].evidence!) as {
+              readonly plan: ProofOutcome;
+              readonly height: ProofOutcome;
+              readonly at: string;
+            };
             expect(['good', 'moreThanChance']).toContain(evidence[part]);
             expect(Date.parse(evidence.at)).toBeGreaterThanOrEqual(Date.parse(byId.get(mark.id)!.at));
           }
@@ -74,26 +104,62 @@ describe('standing of a site of any kind', () => {
 class Story {
   readonly records: TrustRecord[] = [];
   private stamp(id: string, minute: number) {
-    return { id, at: new Date(Date.UTC(2031, 4, 6, 8, minute)).toISOString(), device: 'tablet', seq: this.records.length };
+    return {
+      id,
+      at: new Date(Date.UTC(2031, 4, 6, 8, minute)).toISOString(),
+      device: 'tablet',
+      seq: this.records.length,
+    };
   }
   station(id: string, minute: number, uses: readonly string[], occupation = id): this {
     const used = uses.map((control) => ({ control, revision: `${control}r`, plan: true, height: true }));
-    const from = { occupation, instrument: occupation, acceptedAs: 'good', supersedes: null, uses: used, directions: [] } as const;
+    const from = {
+      occupation,
+      instrument: occupation,
+      acceptedAs: 'good',
+      supersedes: null,
+      uses: used,
+      directions: [],
+    } as const;
     this.records.push({ type: 'solution', ...this.stamp(id, minute), ...from });
     return this;
   }
   mark(id: string, minute: number, solution: string): this {
     const both = { plan: true, height: true };
-    this.records.push({ type: 'mark', ...this.stamp(id, minute), solution, class: 'grid', needs: both, measured: both, supersedes: null });
+    this.records.push({
+      type: 'mark',
+      ...this.stamp(id, minute),
+      solution,
+      class: 'grid',
+      needs: both,
+      measured: both,
+      supersedes: null,
+    });
     return this;
   }
   proof(id: string, minute: number, solution: string, control: string, plan: ProofOutcome): this {
     const target = { kind: 'control', id: control, revision: `${control}r` } as const;
-    this.records.push({ type: 'proof', ...this.stamp(id, minute), solution, target, plan, height: 'good', supersedes: null });
+    this.records.push({
+      type: 'proof',
+      ...this.stamp(id, minute),
+      solution,
+      target,
+      plan,
+      height: 'good',
+      supersedes: null,
+    });
     return this;
   }
   resight(id: string, minute: number, solution: string, mark: string, plan: ProofOutcome): this {
-    this.records.push({ type: 'resight', ...this.stamp(id, minute), solution, mark, plan, height: 'good', supersedes: null });
+    this.records.push({
+      type: 'resight',
+      ...this.stamp(id, minute),
+      solution,
+      mark,
+      plan,
+      height: 'good',
+      supersedes: null,
+    });
     return this;
   }
   moved(id: string, minute: number, control: string, effects: Readonly<Record<string, number>>): this {
@@ -188,7 +254,11 @@ describe('targets that disagree', () => {
   });
 
   it('are no evidence at another station while under review, and are cleared by a good proof from anywhere', () => {
-    const decided = twoBad().proof('P5', 18, 'S1', 'K7', 'good').station('S2', 20, ['K1', 'K2']).mark('M2', 22, 'S2').proof('P6', 24, 'S2', 'K3', 'outside');
+    const decided = twoBad()
+      .proof('P5', 18, 'S1', 'K7', 'good')
+      .station('S2', 20, ['K1', 'K2'])
+      .mark('M2', 22, 'S2')
+      .proof('P6', 24, 'S2', 'K3', 'outside');
     expect(decided.plan('M2').standing).toBe('unproven');
     decided.proof('P7', 26, 'S2', 'K4', 'good');
     expect(decided.judge().targetsSuspect.map((each) => each.target)).toEqual(['K3']);
@@ -198,7 +268,11 @@ describe('targets that disagree', () => {
 
 describe('a re-sight from the own station', () => {
   it('tells that mark or instrument moved, and asks for a proof at once', () => {
-    const story = new Story().station('S1', 0, ['K1', 'K2']).proof('P1', 2, 'S1', 'K5', 'good').mark('M1', 5, 'S1').resight('R1', 10, 'S1', 'M1', 'outside');
+    const story = new Story()
+      .station('S1', 0, ['K1', 'K2'])
+      .proof('P1', 2, 'S1', 'K5', 'good')
+      .mark('M1', 5, 'S1')
+      .resight('R1', 10, 'S1', 'M1', 'outside');
     expect(story.plan('M1')).toEqual({ standing: 'inDoubt', because: ['REPEAT_FAILED'], evidence: 'R1' });
     expect(story.judge(12).solutions[0]!.due).toBe('EVENT');
     story.proof('P2', 14, 'S1', 'K6', 'good');
@@ -223,7 +297,13 @@ describe('control found moved', () => {
       .moved('F1', 60, 'K1', { M1: 0.02 });
     expect(story.plan('M1')).toEqual({ standing: 'held', because: ['PROVEN_AFTER'], evidence: 'P1' });
     expect(story.plan('M3')).toEqual({ standing: 'inDoubt', because: ['CONTROL_MOVED'], evidence: 'F1' });
-    expect(story.judge().propose).toContainEqual({ action: 'resight', occupation: 'S3', solution: 'S3', because: 'CONTROL_MOVED', mark: 'M3' });
+    expect(story.judge().propose).toContainEqual({
+      action: 'resight',
+      occupation: 'S3',
+      solution: 'S3',
+      because: 'CONTROL_MOVED',
+      mark: 'M3',
+    });
   });
 });
 
@@ -233,7 +313,9 @@ describe('what would clear it', () => {
       fc.property(seeds, (seed) => {
         const input = trustSite(SIZE, seed);
         const { marks, propose } = judgeTrust(input);
-        const solutionOf = new Map(input.records.flatMap((record) => (record.type === 'mark' ? [[record.id, record.solution] as const] : [])));
+        const solutionOf = new Map(
+          input.records.flatMap((record) => (record.type === 'mark' ? [[record.id, record.solution] as const] : [])),
+        );
         for (const { id, standing } of marks) {
           if (standing !== 'inDoubt') continue;
           expect(propose.some((each) => each.solution === solutionOf.get(id))).toBe(true);
@@ -244,19 +326,30 @@ describe('what would clear it', () => {
   });
 
   it('is a third target, also where proofs disagree about a height that the station itself did not use', () => {
-    const story = new Story().station('S1', 0, ['K1', 'K2']).proof('P1', 2, 'S1', 'K5', 'outside').mark('M1', 5, 'S1').proof('P2', 8, 'S1', 'K6', 'good');
+    const story = new Story()
+      .station('S1', 0, ['K1', 'K2'])
+      .proof('P1', 2, 'S1', 'K5', 'outside')
+      .mark('M1', 5, 'S1')
+      .proof('P2', 8, 'S1', 'K6', 'good');
     const records = story.records.map((record) => {
       if (record.type === 'solution') return { ...record, uses: record.uses.map((use) => ({ ...use, height: false })) };
       return record.type === 'proof' ? { ...record, height: record.plan, plan: 'good' as const } : record;
     });
     const { marks, solutions, propose } = judgeTrust({ ...story.input(), records });
-    expect(marks[0]).toMatchObject({ standing: 'inDoubt', height: { because: ['PROOFS_DISAGREE', 'SET_AFTER_FAILURE'] } });
+    expect(marks[0]).toMatchObject({
+      standing: 'inDoubt',
+      height: { because: ['PROOFS_DISAGREE', 'SET_AFTER_FAILURE'] },
+    });
     expect(solutions[0]!.height).toBe('notUsed');
     expect(propose).toEqual([{ action: 'thirdTarget', occupation: 'S1', solution: 'S1', because: 'PROOFS_DISAGREE' }]);
   });
 
   it('asks for no proof at once after a bad re-sight of its own that was settled', () => {
-    const story = new Story().station('S1', 0, ['K1', 'K2']).proof('P1', 2, 'S1', 'K5', 'good').mark('M1', 5, 'S1').resight('R1', 10, 'S1', 'M1', 'outside');
+    const story = new Story()
+      .station('S1', 0, ['K1', 'K2'])
+      .proof('P1', 2, 'S1', 'K5', 'good')
+      .mark('M1', 5, 'S1')
+      .resight('R1', 10, 'S1', 'M1', 'outside');
     expect(story.judge(12).solutions[0]!.due).toBe('EVENT');
     story.resight('R2', 14, 'S1', 'M1', 'good');
     expect(story.judge(16).solutions[0]!.due).toBeNull();

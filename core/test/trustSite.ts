@@ -24,7 +24,8 @@ export function trustSite(size: SiteSize, seed: number): TrustInput {
     return draw.value;
   };
   const pick = <T>(from: readonly T[]): T => from[Math.floor(random() * from.length)]!;
-  const outcome = (): ProofOutcome => (random() < size.badShare ? 'outside' : random() < 0.1 ? 'moreThanChance' : random() < 0.05 ? 'notMeasured' : 'good');
+  const outcome = (): ProofOutcome =>
+    random() < size.badShare ? 'outside' : random() < 0.1 ? 'moreThanChance' : random() < 0.05 ? 'notMeasured' : 'good';
   const records: TrustRecord[] = [];
   let minute = 0;
   const stamp = (id: string) => ({
@@ -34,7 +35,12 @@ export function trustSite(size: SiteSize, seed: number): TrustInput {
     seq: records.length,
   });
   for (const control of CONTROL) {
-    records.push({ type: 'controlRevision', ...stamp(`${control}r`), control, condition: random() < 0.1 ? 'doubtful' : 'secure' });
+    records.push({
+      type: 'controlRevision',
+      ...stamp(`${control}r`),
+      control,
+      condition: random() < 0.1 ? 'doubtful' : 'secure',
+    });
   }
   const marks: string[] = [];
   for (let s = 0; s < size.stations; s += 1) {
@@ -51,7 +57,10 @@ export function trustSite(size: SiteSize, seed: number): TrustInput {
       directions: [`D${s}`],
     });
     const steps = ['proof', 'mark', 'resight'].flatMap((type) =>
-      Array.from({ length: { proof: size.proofsEach, mark: size.marksEach, resight: size.resightsEach }[type]! }, () => ({ type, order: random() })),
+      Array.from(
+        { length: { proof: size.proofsEach, mark: size.marksEach, resight: size.resightsEach }[type]! },
+        () => ({ type, order: random() }),
+      ),
     );
     let lastProof: string | null = null;
     for (const { type } of steps.sort((a, b) => a.order - b.order)) {
@@ -59,8 +68,18 @@ export function trustSite(size: SiteSize, seed: number): TrustInput {
       const parts = { plan: outcome(), height: outcome() };
       if (type === 'proof') {
         const control = pick(CONTROL);
-        const target = random() < 0.1 ? ({ kind: 'direction', id: `D${s}` } as const) : ({ kind: 'control', id: control, revision: `${control}r` } as const);
-        records.push({ type: 'proof', ...stamp(id), solution, target, ...parts, supersedes: random() < 0.2 ? lastProof : null });
+        const target =
+          random() < 0.1
+            ? ({ kind: 'direction', id: `D${s}` } as const)
+            : ({ kind: 'control', id: control, revision: `${control}r` } as const);
+        records.push({
+          type: 'proof',
+          ...stamp(id),
+          solution,
+          target,
+          ...parts,
+          supersedes: random() < 0.2 ? lastProof : null,
+        });
         lastProof = id;
       } else if (type === 'mark') {
         const needs = { plan: true, height: random() < 0.8 };
@@ -82,8 +101,19 @@ export function trustSite(size: SiteSize, seed: number): TrustInput {
     if (random() < 0.5) records.push({ type: 'close', ...stamp(`C${s}`), occupation: `O${s}` });
   }
   if (random() < 0.5 && marks.length > 0) {
-    const effects = marks.filter(() => random() < 0.5).map((mark) => ({ mark, plan: random() * 0.02, height: random() * 0.01 }));
-    records.push({ type: 'finding', ...stamp('F'), cause: 'controlMoved', revision: 'K1r', plan: true, height: false, effects, supersedes: null });
+    const effects = marks
+      .filter(() => random() < 0.5)
+      .map((mark) => ({ mark, plan: random() * 0.02, height: random() * 0.01 }));
+    records.push({
+      type: 'finding',
+      ...stamp('F'),
+      cause: 'controlMoved',
+      revision: 'K1r',
+      plan: true,
+      height: false,
+      effects,
+      supersedes: null,
+    });
   }
   if (random() < 0.3) records.push({ type: 'withdrawal', ...stamp('W'), record: pick(records).id, occupation: null });
   return {

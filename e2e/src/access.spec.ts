@@ -34,12 +34,19 @@ const VIEWS: readonly (readonly [place: string, button: string])[] = [
   ['station', 'New station…'],
   ['mark/road', 'Section'],
 ];
-const HANDED = ['hand-over', ...['stakes', 'sketch', 'crew', 'tape', 'writing', 'files'].map((part) => `hand-over/${part}`)];
+const HANDED = [
+  'hand-over',
+  ...['stakes', 'sketch', 'crew', 'tape', 'writing', 'files'].map((part) => `hand-over/${part}`),
+];
 const BEFORE = ['today', 'control', 'design', 'station', 'prove', 'mark', 'mark/road'];
 const AFTER = [...HANDED, 'field-book', 'field-book/day', 'field-book/close'];
 const PLACES = [...BEFORE, ...AFTER];
 
-async function eachPlace(page: Page, look: (place: string) => Promise<void>, places: readonly string[] = PLACES): Promise<void> {
+async function eachPlace(
+  page: Page,
+  look: (place: string) => Promise<void>,
+  places: readonly string[] = PLACES,
+): Promise<void> {
   await expect(page).toHaveURL(/\/today$/);
   const site = page.url().replace(/\/today$/, '');
   for (const place of places) {
@@ -106,11 +113,17 @@ test.describe('at dusk, on a phone', () => {
     await eachPlace(page, async (place) => {
       expect(await page.evaluate(() => document.documentElement.dataset['theme'])).toBe('dusk');
       await noSeriousFault(page, ['color-contrast']);
-      expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), 'what sticks out at the side').toBe(0);
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+        'what sticks out at the side',
+      ).toBe(0);
       expect(await tooSmall(page)).toEqual([]);
       for (const [, button] of VIEWS.filter(([where]) => where === place)) {
         await page.getByRole('button', { name: button }).click();
-        expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `what sticks out of ${button}`).toBe(0);
+        expect(
+          await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+          `what sticks out of ${button}`,
+        ).toBe(0);
         expect(await tooSmall(page)).toEqual([]);
       }
     });

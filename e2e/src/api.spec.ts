@@ -5,7 +5,16 @@ import { expect, test } from './site.ts';
 
 const put = (request: APIRequestContext, change: object) => {
   const id = randomUUID();
-  const fact = { id, type: 'note', at: '2031-05-06T08:00:00.000Z', device: 'program', seq: 1, by: randomUUID(), body: { text: 'x' }, ...change };
+  const fact = {
+    id,
+    type: 'note',
+    at: '2031-05-06T08:00:00.000Z',
+    device: 'program',
+    seq: 1,
+    by: randomUUID(),
+    body: { text: 'x' },
+    ...change,
+  };
   return request.put(`/api/v1/sites/${randomUUID()}/facts/${id}`, { data: fact });
 };
 
@@ -33,7 +42,11 @@ test('a fact from somebody who has not arrived waits, and odd addresses are told
   expect((await put(request, {})).status()).toBe(409);
   expect((await request.get('/api/v1/sites/7/facts')).status()).toBe(400);
   expect((await request.get('/api/v1/nothing')).status()).toBe(404);
-  expect(await (await request.get('/healthz')).json()).toMatchObject({ status: 'ok', database: 'answers', writes: 'taken' });
+  expect(await (await request.get('/healthz')).json()).toMatchObject({
+    status: 'ok',
+    database: 'answers',
+    writes: 'taken',
+  });
 });
 
 test('the description of the interface is there, made from the schemas', async ({ request }) => {

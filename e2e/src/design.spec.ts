@@ -30,10 +30,14 @@ test('a grid, a package from its lines, a heap, and offsets that stay clear of i
   // North-west of the shed lies a heap: the hub off its west face stands in it.
   await page.getByRole('button', { name: 'New area…' }).click();
   await dialog.getByLabel('Name').fill('Heap at the shed');
-  await dialog.getByLabel(/Corners in order/).fill('1, 4227.4, 8079.4\n2, 4228.6, 8079.4\n3, 4228.6, 8080.6\n4, 4227.4, 8080.6');
+  await dialog
+    .getByLabel(/Corners in order/)
+    .fill('1, 4227.4, 8079.4\n2, 4228.6, 8079.4\n3, 4228.6, 8080.6\n4, 4227.4, 8080.6');
   await noSeriousFault(page);
   await dialog.getByRole('button', { name: 'Keep the area' }).click();
-  await expect(page.getByText(/Heap at the shed: spoil heap, marks keep 0.50 m away; nothing is seen through it/)).toBeVisible();
+  await expect(
+    page.getByText(/Heap at the shed: spoil heap, marks keep 0.50 m away; nothing is seen through it/),
+  ).toBeVisible();
 
   const shed = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Shed hubs' }) });
   await shed.getByRole('button', { name: 'Keep clear…' }).click();

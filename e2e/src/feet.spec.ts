@@ -21,7 +21,9 @@ test('a site in US feet, north first, feet and inches for the crews: from the po
   await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Canopy slab' });
   const name = await setMark(page);
   await expect(page.getByText(/^(4′ 11 15\/16|5′ 0( 1\/(16|8))?)″ O\/S$/)).toBeVisible();
-  await expect(page.getByText(/^(CUT|FILL) 0′ \d+( \d+\/\d+)?″ to FF$|^(CUT|FILL) 0′ \d+( \d+\/\d+)?″/).first()).toBeVisible();
+  await expect(
+    page.getByText(/^(CUT|FILL) 0′ \d+( \d+\/\d+)?″ to FF$|^(CUT|FILL) 0′ \d+( \d+\/\d+)?″/).first(),
+  ).toBeVisible();
   await prove(page, 'Q1');
   await stored(page);
 

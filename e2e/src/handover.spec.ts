@@ -12,7 +12,9 @@ test.use({ ownSite: 'handover' });
 test.describe.configure({ mode: 'serial' });
 
 const part = (page: Page, name: string) =>
-  page.getByRole('navigation', { name: /What is handed over|Parts of the book/ }).getByRole('link', { name, exact: true });
+  page
+    .getByRole('navigation', { name: /What is handed over|Parts of the book/ })
+    .getByRole('link', { name, exact: true });
 /** The cut sheets, whichever part of what is handed over was open last. */
 async function sheets(page: Page): Promise<void> {
   await place(page, 'Hand over').click();
@@ -32,7 +34,9 @@ async function handOver(page: Page, name: string): Promise<void> {
   await part(page, name).click();
 }
 
-test('a convention is adapted with a preview, made usual, and written on the stake in large letters', async ({ page }) => {
+test('a convention is adapted with a preview, made usual, and written on the stake in large letters', async ({
+  page,
+}) => {
   await handOver(page, 'How stakes are written');
   await page.getByRole('button', { name: /^Pegs with levels/ }).click();
   await expect(page.getByRole('img', { name: /^Front: H-B3 E; PEG 5\.918; UP 0\.332 to FLOOR/ })).toBeVisible();
@@ -62,7 +66,10 @@ test('a convention is adapted with a preview, made usual, and written on the sta
   await expect(page.getByRole('dialog').getByText(/^5\.\d{3}$/)).toBeVisible();
   for (let i = 0; i < 10; i++) await page.keyboard.press('ArrowDown');
   await expect(page.getByText('All written')).toBeVisible();
-  await page.getByRole('dialog').getByLabel('Photo of TH-D4 E').setInputFiles({ name: 'lath.png', mimeType: 'image/png', buffer: PIXEL });
+  await page
+    .getByRole('dialog')
+    .getByLabel('Photo of TH-D4 E')
+    .setInputFiles({ name: 'lath.png', mimeType: 'image/png', buffer: PIXEL });
   await expect(page.getByRole('img', { name: 'Photo of TH-D4 E' }).first()).toBeVisible();
   await page
     .getByRole('dialog')
@@ -77,7 +84,9 @@ test('a convention is adapted with a preview, made usual, and written on the sta
   await page.getByRole('dialog').getByLabel('Photo of TH-D4 E').setInputFiles(photo);
   const picture = page.getByRole('dialog').getByRole('img', { name: 'Photo of TH-D4 E' }).nth(1);
   await expect(picture).toBeVisible({ timeout: 30_000 });
-  expect(await picture.evaluate((image: HTMLImageElement) => Math.max(image.naturalWidth, image.naturalHeight))).toBe(1600);
+  expect(await picture.evaluate((image: HTMLImageElement) => Math.max(image.naturalWidth, image.naturalHeight))).toBe(
+    1600,
+  );
   await stored(page);
   await rm(photo);
   await page.getByRole('button', { name: 'Done' }).click();
@@ -97,9 +106,16 @@ test('a convention is adapted with a preview, made usual, and written on the sta
 });
 
 /** The smallest picture that is one. */
-const PIXEL = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
+const PIXEL = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+);
 
-test('a crew finds its stake on a phone, says that it is gone, and is told when its page is closed', async ({ page, browser, baseURL }) => {
+test('a crew finds its stake on a phone, says that it is gone, and is told when its page is closed', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
   await handOver(page, 'Crew page');
   await expect(page.getByRole('heading', { name: 'No phone can open a page yet' })).toBeVisible();
   await page.getByLabel('Address under which phones reach this server').fill('phone me');
@@ -227,7 +243,9 @@ test('labels, cards and the sketch come as files that others read', async ({ pag
   await page.getByRole('button', { name: 'Labels…' }).click();
   await expect(page.getByRole('heading', { name: '1 label' })).toBeVisible();
   await page.getByLabel('Labels', { exact: true }).selectOption('roll62');
-  expect(await pdfText(await download(page, () => page.getByRole('button', { name: 'Make the PDF' }).click()))).toContain('TH-D1 E');
+  expect(
+    await pdfText(await download(page, () => page.getByRole('button', { name: 'Make the PDF' }).click())),
+  ).toContain('TH-D1 E');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Cards for the crew…' }).click();
   await page.getByLabel('Español').check();
@@ -239,16 +257,24 @@ test('labels, cards and the sketch come as files that others read', async ({ pag
   await part(page, 'Sketch').click();
   await page.getByLabel('Paper').selectOption('A3');
   await expect(page.getByText('1 : 200', { exact: true })).toBeVisible();
-  expect(await pdfText(await download(page, () => page.getByRole('button', { name: 'PDF' }).click()))).toContain('TH-C4 NE');
+  expect(await pdfText(await download(page, () => page.getByRole('button', { name: 'PDF' }).click()))).toContain(
+    'TH-C4 NE',
+  );
   const svg = await text(await download(page, () => page.getByRole('button', { name: 'SVG' }).click()));
   expect(svg).toContain('@font-face{font-family:Barlow');
   expect(svg).toContain('TH-C4 NE');
-  const png = readFileSync(await (await download(page, () => page.getByRole('button', { name: 'PNG' }).click())).path());
+  const png = readFileSync(
+    await (await download(page, () => page.getByRole('button', { name: 'PNG' }).click())).path(),
+  );
   expect([png.readUInt32BE(16), png.readUInt32BE(20)]).toEqual([Math.round(1190.55 * 3), Math.round(841.89 * 3)]);
-  expect(await text(await download(page, () => page.getByRole('button', { name: 'DXF' }).click()))).toContain('THING-TO-BUILD');
+  expect(await text(await download(page, () => page.getByRole('button', { name: 'DXF' }).click()))).toContain(
+    'THING-TO-BUILD',
+  );
 });
 
-test('files for others have the columns that were chosen, and the whole site is the same when it comes back', async ({ page }) => {
+test('files for others have the columns that were chosen, and the whole site is the same when it comes back', async ({
+  page,
+}) => {
   await handOver(page, 'Files');
   await page.getByRole('button', { name: 'Northing (m) earlier' }).click();
   await page.getByRole('button', { name: 'Leave out Note' }).click();
@@ -263,15 +289,23 @@ test('files for others have the columns that were chosen, and the whole site is 
     ['GeoJSON', '"FeatureCollection"'],
   ] as const)
     expect(await text(await download(page, () => page.getByRole('button', { name: button }).click()))).toContain(sign);
-  const sights = await text(await download(page, () => page.getByRole('button', { name: 'Save', exact: true }).click()));
+  const sights = await text(
+    await download(page, () => page.getByRole('button', { name: 'Save', exact: true }).click()),
+  );
   expect(sights.split('\n')[0]).toContain('idle-marker raw sights');
   const archive = await download(page, () => page.getByRole('link', { name: 'Save the archive' }).click());
   const path = await archive.path();
 
   await page.goto('/');
-  await page.getByLabel('Archive of a site').setInputFiles({ name: 'site.zip', mimeType: 'application/zip', buffer: readFileSync(path) });
-  await expect(page.getByText(`${DEMO} was here already, the same to the last entry.`)).toBeVisible({ timeout: 60_000 });
-  await page.getByLabel('Archive of a site').setInputFiles({ name: 'letter.zip', mimeType: 'application/zip', buffer: Buffer.from('dear sirs') });
+  await page
+    .getByLabel('Archive of a site')
+    .setInputFiles({ name: 'site.zip', mimeType: 'application/zip', buffer: readFileSync(path) });
+  await expect(page.getByText(`${DEMO} was here already, the same to the last entry.`)).toBeVisible({
+    timeout: 60_000,
+  });
+  await page
+    .getByLabel('Archive of a site')
+    .setInputFiles({ name: 'letter.zip', mimeType: 'application/zip', buffer: Buffer.from('dear sirs') });
   await expect(page.getByText(/^letter\.zip was not taken in\. .*Nothing was written\.$/)).toBeVisible();
 });
 
@@ -297,15 +331,25 @@ test('the day is not finished while the closing proof is missing; its page comes
   await part(page, 'Pages').click();
   await expect(page.getByText(/For who comes next: The key is at the gate\./)).toBeVisible();
   const pdf = await pdfText(await download(page, () => page.getByRole('button', { name: 'PDF', exact: true }).click()));
-  for (const said of ['Set-up S3', 'Sights, as read and reduced', 'Put right or taken back later', 'The key is at the gate.']) expect(pdf).toContain(said);
-  const book = JSON.parse(await text(await download(page, () => page.getByRole('button', { name: 'JSON', exact: true }).first().click()))) as {
+  for (const said of [
+    'Set-up S3',
+    'Sights, as read and reduced',
+    'Put right or taken back later',
+    'The key is at the gate.',
+  ])
+    expect(pdf).toContain(said);
+  const book = JSON.parse(
+    await text(await download(page, () => page.getByRole('button', { name: 'JSON', exact: true }).first().click())),
+  ) as {
     setups: { name: string; sights: unknown[] }[];
   };
   expect(book.setups.map(({ name }) => name)).toEqual(['S1', 'S2', 'S3']);
   expect(book.setups[2]!.sights.length).toBeGreaterThan(50);
 });
 
-test('an entry that was wrong is put right with every mark that it moves; the next person gets a page, and tapes are drawn', async ({ page }) => {
+test('an entry that was wrong is put right with every mark that it moves; the next person gets a page, and tapes are drawn', async ({
+  page,
+}) => {
   await page.goto('/');
   await enter(page);
   await place(page, 'Station').click();
@@ -330,10 +374,15 @@ test('an entry that was wrong is put right with every mark that it moves; the ne
   await expect(page.getByText('An entry was corrected after it was accepted')).toBeVisible();
   await stored(page);
   await place(page, 'Field book').click();
-  await expect(page.getByText(/S3: prism constant of \d+ sights? corrected to −30\.0 mm: the small prism was on the pole/)).toBeVisible();
+  await expect(
+    page.getByText(/S3: prism constant of \d+ sights? corrected to −30\.0 mm: the small prism was on the pole/),
+  ).toBeVisible();
   await part(page, 'Close the day').click();
-  const next = await pdfText(await download(page, () => page.getByRole('button', { name: 'Page for who comes next (PDF)' }).click()));
-  for (const said of ['For who comes next', 'The key is at the gate.', 'TH-A1 W', 'proved good']) expect(next).toContain(said);
+  const next = await pdfText(
+    await download(page, () => page.getByRole('button', { name: 'Page for who comes next (PDF)' }).click()),
+  );
+  for (const said of ['For who comes next', 'The key is at the gate.', 'TH-A1 W', 'proved good'])
+    expect(next).toContain(said);
 
   await place(page, 'Hand over').click();
   await part(page, 'Tape it back').click();
@@ -343,14 +392,20 @@ test('an entry that was wrong is put right with every mark that it moves; the ne
 
   await part(page, 'Files').click();
   const xml = await text(await download(page, () => page.getByRole('button', { name: 'LandXML' }).click()));
-  const sights = await text(await download(page, () => page.getByRole('button', { name: 'Save', exact: true }).click()));
+  const sights = await text(
+    await download(page, () => page.getByRole('button', { name: 'Save', exact: true }).click()),
+  );
   await place(page, 'Station').click();
   await page.getByRole('button', { name: 'Close the station…' }).click();
   await page.getByRole('button', { name: 'Close it' }).click();
   await place(page, 'Hand over').click();
   await part(page, 'Files').click();
   const file = page.getByLabel('File of raw sights');
-  await file.setInputFiles({ name: 'cut.sights.jsonl', mimeType: 'application/x-ndjson', buffer: Buffer.from(sights.replace('"face":1', '"face":3')) });
+  await file.setInputFiles({
+    name: 'cut.sights.jsonl',
+    mimeType: 'application/x-ndjson',
+    buffer: Buffer.from(sights.replace('"face":1', '"face":3')),
+  });
   await expect(page.getByText(/^cut\.sights\.jsonl was not taken\. Line \d+, /)).toBeVisible();
   await file.setInputFiles({ name: 's3.sights.jsonl', mimeType: 'application/x-ndjson', buffer: Buffer.from(sights) });
   await expect(page.getByRole('dialog', { name: /sights from S3 of / })).toBeVisible();

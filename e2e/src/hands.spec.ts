@@ -32,7 +32,8 @@ const keys = (page: Page): Hand => ({
   },
   choose: async (target, typed, label) => {
     await tabTo(page, target);
-    const chosen = () => target.evaluate((element) => (element as HTMLSelectElement).selectedOptions[0]?.textContent ?? '');
+    const chosen = () =>
+      target.evaluate((element) => (element as HTMLSelectElement).selectedOptions[0]?.textContent ?? '');
     // A list takes a letter that comes late as the first of another word: whoever sees that waits, and types again.
     await expect(async () => {
       await page.keyboard.type(typed);

@@ -30,21 +30,30 @@ function ofAnotherSite(archive: Buffer): Buffer {
       strToU8(
         strFromU8(bytes)
           .replaceAll(DEMO, 'A copy')
-          .replace(/[0-9a-f]{8}(?=-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-)/g, (head) => head.split('').reverse().join('')),
+          .replace(/[0-9a-f]{8}(?=-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-)/g, (head) =>
+            head.split('').reverse().join(''),
+          ),
       ),
     ]),
   );
   const manifest = JSON.parse(strFromU8(made['manifest.json']!)) as { name: string; files: Record<string, string> };
   const { 'manifest.json': _manifest, ...rest } = made;
-  manifest.files = Object.fromEntries(Object.entries(rest).map(([path, bytes]) => [path, createHash('sha256').update(bytes).digest('hex')]));
+  manifest.files = Object.fromEntries(
+    Object.entries(rest).map(([path, bytes]) => [path, createHash('sha256').update(bytes).digest('hex')]),
+  );
   return Buffer.from(zipSync({ 'manifest.json': strToU8(JSON.stringify(manifest)), ...rest }));
 }
 
 test('a page of another origin changes nothing', async ({ page, server, request }) => {
-  const sites = async () => ((await (await request.get('/api/v1/sites')).json()) as { sites: { id: string; name: string }[] }).sites;
+  const sites = async () =>
+    ((await (await request.get('/api/v1/sites')).json()) as { sites: { id: string; name: string }[] }).sites;
   const before = await sites();
-  const archive = ofAnotherSite(await (await request.get(`/api/v1/sites/${before.find(({ name }) => name === DEMO)!.id}/archive`)).body());
-  const evil: Server = createServer((_request, response) => response.setHeader('Content-Type', 'text/html').end('<title>a page</title>'));
+  const archive = ofAnotherSite(
+    await (await request.get(`/api/v1/sites/${before.find(({ name }) => name === DEMO)!.id}/archive`)).body(),
+  );
+  const evil: Server = createServer((_request, response) =>
+    response.setHeader('Content-Type', 'text/html').end('<title>a page</title>'),
+  );
   await new Promise<void>((resolve) => evil.listen(0, '127.0.0.1', resolve));
   try {
     await page.goto(`http://127.0.0.1:${(evil.address() as AddressInfo).port}/`);
@@ -54,7 +63,11 @@ test('a page of another origin changes nothing', async ({ page, server, request 
         // What needs no leave of the server: it comes to the route itself. The rest is asked about first, and nobody answers that.
         for (const body of [bytes, new Blob([bytes]), new Blob([bytes], { type: 'text/plain' })])
           await fetch(`${origin}/api/v1/archives`, { method: 'POST', mode: 'no-cors', body }).catch(() => null);
-        await fetch(`${origin}/api/v1/archives`, { method: 'POST', headers: { 'Content-Type': 'application/zip' }, body: bytes }).catch(() => null);
+        await fetch(`${origin}/api/v1/archives`, {
+          method: 'POST',
+          headers: { 'Content-Type': 'application/zip' },
+          body: bytes,
+        }).catch(() => null);
       },
       [server, archive.toString('base64')],
     );
@@ -63,7 +76,10 @@ test('a page of another origin changes nothing', async ({ page, server, request 
     evil.close();
   }
   // The very same, sent by whoever may.
-  const taken = await request.post('/api/v1/archives', { headers: { 'Content-Type': 'application/zip' }, data: archive });
+  const taken = await request.post('/api/v1/archives', {
+    headers: { 'Content-Type': 'application/zip' },
+    data: archive,
+  });
   expect(taken.status()).toBe(201);
   expect(await sites()).toHaveLength(before.length + 1);
 });
@@ -95,9 +111,20 @@ test('entries wait for the server itself: a page in its place, one that it fails
     failed ??= sent[0]!.id;
     const others = sent.filter(({ id }) => id !== failed);
     const taken =
-      others.length === 0 ? [] : ((await (await route.fetch({ postData: JSON.stringify({ facts: others }) })).json()) as { results: { id: string }[] }).results;
-    const stumbled = { id: failed, problem: JSON.parse(problem(500, 'INTERNAL', 'Nothing was written.').body) as object };
-    await route.fulfill({ json: { results: sent.map(({ id }) => (id === failed ? stumbled : taken.find((each) => each.id === id))) } });
+      others.length === 0
+        ? []
+        : (
+            (await (await route.fetch({ postData: JSON.stringify({ facts: others }) })).json()) as {
+              results: { id: string }[];
+            }
+          ).results;
+    const stumbled = {
+      id: failed,
+      problem: JSON.parse(problem(500, 'INTERNAL', 'Nothing was written.').body) as object,
+    };
+    await route.fulfill({
+      json: { results: sent.map(({ id }) => (id === failed ? stumbled : taken.find((each) => each.id === id))) },
+    });
   };
   await page.route(facts, fails);
   await note(page, 'the server stumbles over this');
@@ -118,7 +145,10 @@ test('entries wait for the server itself: a page in its place, one that it fails
   await stored(page);
 });
 
-test('storage that is cleared under the page is filled again, and a place comes by itself once the server is back', async ({ page, context }) => {
+test('storage that is cleared under the page is filled again, and a place comes by itself once the server is back', async ({
+  page,
+  context,
+}) => {
   await page.route('**/assets/ProvePlace*', (route) => route.abort());
   await enter(page);
   await place(page, 'Field book').click();
@@ -171,7 +201,11 @@ test('storage that is cleared under the page is filled again, and a place comes 
 
 test('a browser that has no room says so, and the entry is stored all the same', async ({ page, context, server }) => {
   const devTools = await context.newCDPSession(page);
-  const room = (quotaSize?: number) => devTools.send('Storage.overrideQuotaForOrigin', { origin: server, ...(quotaSize === undefined ? {} : { quotaSize }) });
+  const room = (quotaSize?: number) =>
+    devTools.send('Storage.overrideQuotaForOrigin', {
+      origin: server,
+      ...(quotaSize === undefined ? {} : { quotaSize }),
+    });
   // Before the page is there: a browser remembers for a while how much room there was.
   await room(1);
   await enter(page);
@@ -186,7 +220,11 @@ test('a browser that has no room says so, and the entry is stored all the same',
   expect(JSON.stringify(await kept.json())).toContain('no room in this browser');
 });
 
-test('two tablets that set the same mark are told, until one of them says which stands', async ({ page, browser, baseURL }) => {
+test('two tablets that set the same mark are told, until one of them says which stands', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
   test.slow();
   await enter(page, DEMO, 'Mara Lindqvist');
   await hurry(page);
@@ -216,14 +254,20 @@ test('two tablets that set the same mark are told, until one of them says which 
   for (const tablet of [page, other]) {
     await place(tablet, 'Today').click();
     const card = tablet.getByRole('region', { name: 'Marks that were set twice' });
-    await expect(card).toContainText(new RegExp(`${name} was set twice.*Mara Lindqvist.*Tomas Okafor.*apart`, 's'), { timeout: 30_000 });
+    await expect(card).toContainText(new RegExp(`${name} was set twice.*Mara Lindqvist.*Tomas Okafor.*apart`, 's'), {
+      timeout: 30_000,
+    });
   }
   await page.getByRole('button', { name: 'Say which stands…' }).click();
   // Said of all that has come by then: what is still on its way would stand beside it again.
   await expect(page.getByRole('region', { name: 'Set by Tomas Okafor' })).toContainText('· confirmed ·');
-  await page.getByRole('region', { name: 'Set by Mara Lindqvist' }).getByRole('button', { name: 'This one stands' }).click();
+  await page
+    .getByRole('region', { name: 'Set by Mara Lindqvist' })
+    .getByRole('button', { name: 'This one stands' })
+    .click();
   await stored(page);
-  for (const tablet of [page, other]) await expect(tablet.getByRole('region', { name: 'Marks that were set twice' })).toBeHidden({ timeout: 30_000 });
+  for (const tablet of [page, other])
+    await expect(tablet.getByRole('region', { name: 'Marks that were set twice' })).toBeHidden({ timeout: 30_000 });
   await other.close();
 });
 
@@ -233,7 +277,10 @@ test('what ./start runs comes back when its database is killed, and starts again
   const [port, database] = [String(await freePort()), String(await freePort())];
   const said: string[] = [];
   const start = () => {
-    const child = spawn('../start', { env: { ...process.env, IDLE_DATA: folder, IDLE_PORT: port, IDLE_PG_PORT: database, IDLE_LOG: 'error' }, detached: true });
+    const child = spawn('../start', {
+      env: { ...process.env, IDLE_DATA: folder, IDLE_PORT: port, IDLE_PG_PORT: database, IDLE_LOG: 'error' },
+      detached: true,
+    });
     child.stdout.on('data', (text: Buffer) => said.push(text.toString()));
     child.stderr.on('data', (text: Buffer) => said.push(text.toString()));
     return child;
@@ -243,16 +290,22 @@ test('what ./start runs comes back when its database is killed, and starts again
       (response) => response.json(),
       () => null,
     );
-  const well = () => expect.poll(health, { timeout: 60_000, intervals: [500] }).toMatchObject({ status: 'ok', database: 'answers', writes: 'taken' });
+  const well = () =>
+    expect
+      .poll(health, { timeout: 60_000, intervals: [500] })
+      .toMatchObject({ status: 'ok', database: 'answers', writes: 'taken' });
   let running = start();
   try {
     await well();
-    const postmaster = async () => Number((await readFile(join(folder, 'postgres/postmaster.pid'), 'utf8')).split('\n')[0]);
+    const postmaster = async () =>
+      Number((await readFile(join(folder, 'postgres/postmaster.pid'), 'utf8')).split('\n')[0]);
     const first = await postmaster();
     process.kill(first, 'SIGKILL');
     await expect.poll(postmaster, { timeout: 60_000 }).not.toBe(first);
     await well();
-    await expect.poll(() => said.join('')).toMatch(/The database has ended by itself: it is started again.*The database answers again/s);
+    await expect
+      .poll(() => said.join(''))
+      .toMatch(/The database has ended by itself: it is started again.*The database answers again/s);
     // The whole of it is killed outright, and its server lives on; then it is started at once.
     said.length = 0;
     const server = () => readFile(join(folder, 'server.pid'), 'utf8');

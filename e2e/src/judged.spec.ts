@@ -71,7 +71,11 @@ test('every single fault of a station is named, and put right or left out', asyn
   const rows = Object.entries(MARKS).map(([name, place]) => [name, ...place].join(','));
   await page
     .locator('input[type=file]')
-    .setInputFiles({ name: 'control.csv', mimeType: 'text/csv', buffer: Buffer.from(`Point,Easting,Northing,Elev\n${rows.join('\n')}\n`) });
+    .setInputFiles({
+      name: 'control.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(`Point,Easting,Northing,Elev\n${rows.join('\n')}\n`),
+    });
   await page.getByRole('button', { name: 'Write marks' }).click();
   await expect(page.getByRole('button', { name: 'About K8' })).toBeVisible();
 
@@ -150,7 +154,9 @@ test('two targets on one post are one place: refused, until a third place is sig
   await page.getByLabel('Judge it for').selectOption('grid');
   await expect(card(page, 'Solvable, but unchecked')).toBeVisible();
   await expect(page.getByText(/^K1 and K8 stand on one post: that is one place\./)).toBeVisible();
-  await expect(page.getByText(/^Sight another mark, best to the north: K5 would bring what could go unseen to \d+ mm\.$/)).toBeVisible();
+  await expect(
+    page.getByText(/^Sight another mark, best to the north: K5 would bring what could go unseen to \d+ mm\.$/),
+  ).toBeVisible();
   await test.step('it is not accepted, and the reason is told', async () => {
     await page.getByRole('button', { name: 'Accept or refuse…' }).click();
     const dialog = page.getByRole('dialog', { name: /does not meet building grid/ });

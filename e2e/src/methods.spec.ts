@@ -91,7 +91,11 @@ test('on drawn lines, and with a typed direction', async ({ page }) => {
   await page.getByRole('button', { name: 'Start sighting' }).click();
   const lines = page.getByRole('button', { name: /^Sight Ticket hall/ });
   await expect(lines.first()).toBeVisible();
-  const names = (await lines.evaluateAll((buttons) => buttons.map((button) => button.getAttribute('aria-label')!.replace('Sight ', '')))).slice(0, 4);
+  const names = (
+    await lines.evaluateAll((buttons) =>
+      buttons.map((button) => button.getAttribute('aria-label')!.replace('Sight ', '')),
+    )
+  ).slice(0, 4);
   for (const name of names) await sightOf(page, name);
   await expect(card(page, 'Points on lines')).toBeVisible();
   await expect(page.getByText('No height yet')).toBeVisible();

@@ -1,5 +1,19 @@
 import { readFileSync } from 'node:fs';
-import { accept, DEMO, enter, expect, hurry, newStation, noSeriousFault, place, prove, setMark, sight, stored, test } from './site.ts';
+import {
+  accept,
+  DEMO,
+  enter,
+  expect,
+  hurry,
+  newStation,
+  noSeriousFault,
+  place,
+  prove,
+  setMark,
+  sight,
+  stored,
+  test,
+} from './site.ts';
 import { pdfPieces, pdfRows, textOf } from './pdfText.ts';
 
 test.use({ ownSite: 'morning' });
@@ -50,7 +64,8 @@ test('the whole morning, from control to a cut sheet', async ({ page }) => {
   await place(page, 'Hand over').click();
   await stored(page);
   for (const name of names) await expect(page.getByRole('cell', { name, exact: true })).toBeVisible();
-  for (const name of names) await expect(page.getByRole('row', { name: new RegExp(`^${name} .* held$`) })).toBeVisible();
+  for (const name of names)
+    await expect(page.getByRole('row', { name: new RegExp(`^${name} .* held$`) })).toBeVisible();
   await page.getByRole('button', { name: 'Issue cut sheet…' }).click();
   await page.getByLabel('Heights against the site’s zero beside true ones').uncheck();
   await page.getByRole('button', { name: 'Issue', exact: true }).click();
@@ -87,15 +102,27 @@ test('the whole morning, from control to a cut sheet', async ({ page }) => {
   const signed = (text: string) => (Number(text) > 0 ? `+${text}` : text.replace('-', '−'));
   for (const row of rows) {
     // The row of the one, cell by cell, is the row of the other, and nothing else stands in it.
-    const cells = ['Mark', 'Offset to', 'Offset m', 'Ground height m', 'Hub height m', 'Design height m', 'Cut or fill'].map((name) => column(row, name));
+    const cells = [
+      'Mark',
+      'Offset to',
+      'Offset m',
+      'Ground height m',
+      'Hub height m',
+      'Design height m',
+      'Cut or fill',
+    ].map((name) => column(row, name));
     const off = `${signed(column(row, 'East off mm'))} / ${signed(column(row, 'North off mm'))}`;
     const proofs = `${column(row, 'Proof before')} / ${column(row, 'Proof after')}`;
-    expect(onPdf.get(column(row, 'Mark'))).toBe([...cells, off, column(row, 'Station'), column(row, 'Set at'), proofs, column(row, 'Standing')].join(' '));
+    expect(onPdf.get(column(row, 'Mark'))).toBe(
+      [...cells, off, column(row, 'Station'), column(row, 'Set at'), proofs, column(row, 'Standing')].join(' '),
+    );
     // What holds for the whole sheet stands in its head and foot.
     expect(pdf).toContain(`Station ${column(row, 'Station')}: `);
     expect(pdf).toContain(`95 %: ${column(row, 'Station 95 %')}`);
     expect(pdf).toContain(column(row, 'Set on'));
-    expect(pdf).toContain(`within ${column(row, 'Within mm plan')} mm plan, ${column(row, 'Within mm height')} mm height`);
+    expect(pdf).toContain(
+      `within ${column(row, 'Within mm plan')} mm plan, ${column(row, 'Within mm height')} mm height`,
+    );
     expect(pdf).toContain(`Site zero, 0.000, is ${column(row, 'Site zero m')} m`);
     expect(pdf).toContain(`Design: ${column(row, 'Design')}`);
     expect(pdf).toContain(`Cut sheet ${column(row, 'Sheet')}, revision ${column(row, 'Revision')}`);

@@ -4,7 +4,11 @@ import { enter, expect, hurry, place, provedStation, setMark, stored, test } fro
 
 test.use({ ownSite: 'outage', mayGoAway: true });
 
-test('marks set while the database is away wait through a closed tab, and are stored once each', async ({ page, context, cluster }) => {
+test('marks set while the database is away wait through a closed tab, and are stored once each', async ({
+  page,
+  context,
+  cluster,
+}) => {
   await enter(page, undefined, 'Tomas Okafor');
   await hurry(page);
   await provedStation(page);
@@ -34,7 +38,8 @@ test('marks set while the database is away wait through a closed tab, and are st
     await later.goto(`/sites/${site}/mark`);
     await expect(later.getByRole('button', { name: /^Database away · \d+ waiting$/ })).toBeVisible();
     await later.getByLabel('Work package').selectOption('Gangway piles');
-    for (const name of names) await expect(later.getByRole('row', { name: new RegExp(`^${name} [\\d.]+ confirmed`) })).toBeVisible();
+    for (const name of names)
+      await expect(later.getByRole('row', { name: new RegExp(`^${name} [\\d.]+ confirmed`) })).toBeVisible();
   } finally {
     await database('start', folder, port);
   }

@@ -19,7 +19,11 @@ function reading(e: number, n: number, z: number, targetHeight: number) {
   const d = Math.hypot(de, dn);
   const v = z + targetHeight - STATION.z - STATION.ih - (0.87 * (d * FT) ** 2) / (2 * 6371000) / FT;
   const circle = ((Math.atan2(de, dn) * 180) / Math.PI - 33 + 720) % 360;
-  return { circle: circle.toFixed(4), zenith: ((Math.atan2(d, v) * 180) / Math.PI).toFixed(4), slope: Math.hypot(d, v).toFixed(3) };
+  return {
+    circle: circle.toFixed(4),
+    zenith: ((Math.atan2(d, v) * 180) / Math.PI).toFixed(4),
+    slope: Math.hypot(d, v).toFixed(3),
+  };
 }
 
 test('a site of one’s own: US feet, northing first, typed readings', async ({ page }) => {
@@ -53,14 +57,20 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
   await page.getByRole('button', { name: 'Import…' }).click();
   // A file that takes long is read beside the page, which can end it and take another.
   const endless = `<LandXML><Parcels>${'<Parcel name="x" area="1"/>'.repeat(400_000)}</Parcels></LandXML>`;
-  await page.locator('input[type=file]').setInputFiles({ name: 'parcels.xml', mimeType: 'text/xml', buffer: Buffer.from(endless) });
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'parcels.xml', mimeType: 'text/xml', buffer: Buffer.from(endless) });
   await expect(page.getByText('Reading parcels.xml')).toBeVisible();
   await page.getByRole('button', { name: 'Stop reading' }).click();
   await expect(page.getByText('Reading parcels.xml')).toBeHidden();
   const rows = MARKS.map(([name, e, n, z]) => `${name},${n},${e},${z}`);
   await page
     .locator('input[type=file]')
-    .setInputFiles({ name: 'control.csv', mimeType: 'text/csv', buffer: Buffer.from(`Point,Northing,Easting,Elev\n${rows.join('\n')}\nZ9,500000,oops,3\n`) });
+    .setInputFiles({
+      name: 'control.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(`Point,Northing,Easting,Elev\n${rows.join('\n')}\nZ9,500000,oops,3\n`),
+    });
   await expect(page.getByText(/Fault: Easting: “oops” is not a number/)).toBeVisible();
   await noSeriousFault(page);
   await expect(page.getByRole('button', { name: 'Write marks' })).toBeDisabled();
@@ -86,7 +96,9 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
   await page.getByLabel('Hubs off by, US ft').fill('6');
   await page.getByLabel('Name of the outline').fill('Canopy slab');
   await page.getByLabel('Design height, US ft').fill('414');
-  await page.getByLabel(/^Corners in order/).fill('1, 500280, 2000300\n2, 500320, 2000300\n3, 500320, 2000360\n4, 500280, 2000360');
+  await page
+    .getByLabel(/^Corners in order/)
+    .fill('1, 500280, 2000300\n2, 500320, 2000300\n3, 500320, 2000360\n4, 500280, 2000360');
   await expect(page.getByText('8 marks')).toBeVisible();
   await noSeriousFault(page);
   await page.getByRole('button', { name: 'Make package' }).click();
@@ -141,7 +153,11 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
   await page.getByRole('button', { name: /^Shoot hub/ }).click();
   await type(reading(corner['1'][0], corner['1'][1] - 6, 413.35, 5));
   await expect(page.getByText('FILL 0.650').first()).toBeVisible();
-  await expect(page.getByRole('img', { name: /Stake text: 6\.000 US ft offset; to 1, outside face; FILL 0\.650 US ft to finished floor/ })).toBeVisible();
+  await expect(
+    page.getByRole('img', {
+      name: /Stake text: 6\.000 US ft offset; to 1, outside face; FILL 0\.650 US ft to finished floor/,
+    }),
+  ).toBeVisible();
   await stored(page);
 
   // Find or do: to a mark by its name, to the field book by a station's.

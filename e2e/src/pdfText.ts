@@ -11,7 +11,8 @@ export interface PdfPiece {
 }
 
 export async function pdfPieces(path: string): Promise<PdfPiece[]> {
-  const document = await getDocument({ data: new Uint8Array(readFileSync(path)), useSystemFonts: true, verbosity: 0 }).promise;
+  const document = await getDocument({ data: new Uint8Array(readFileSync(path)), useSystemFonts: true, verbosity: 0 })
+    .promise;
   const pieces: PdfPiece[] = [];
   for (let page = 1; page <= document.numPages; page++) {
     const { items } = await (await document.getPage(page)).getTextContent();
@@ -38,7 +39,9 @@ function cellsOf(row: readonly PdfPiece[]): PdfPiece[] {
   const cells: PdfPiece[] = [];
   const near = (a: number, b: number) => Math.abs(a - b) < 1;
   for (const piece of [...row].sort((a, b) => Math.round(b.y - a.y) || a.x - b.x)) {
-    const at = cells.findIndex((cell) => cell.y - piece.y > 1 && (near(cell.x, piece.x) || near(cell.x + cell.width, piece.x + piece.width)));
+    const at = cells.findIndex(
+      (cell) => cell.y - piece.y > 1 && (near(cell.x, piece.x) || near(cell.x + cell.width, piece.x + piece.width)),
+    );
     if (at < 0) cells.push(piece);
     else cells[at] = { ...cells[at]!, text: `${cells[at]!.text} ${piece.text}` };
   }
@@ -48,12 +51,16 @@ function cellsOf(row: readonly PdfPiece[]): PdfPiece[] {
 /** The table's rows by their first cell: the pieces that stand at its height or, gone on in lines below, down to the next row. */
 export function pdfRows(pieces: readonly PdfPiece[], names: readonly string[]): Map<string, string> {
   const left = Math.min(...pieces.map((piece) => piece.x));
-  const starts = pieces.filter((piece) => names.includes(piece.text) && piece.x - left < 2).sort((a, b) => a.page - b.page || b.y - a.y);
+  const starts = pieces
+    .filter((piece) => names.includes(piece.text) && piece.x - left < 2)
+    .sort((a, b) => a.page - b.page || b.y - a.y);
   return new Map(
     starts.map((start, i) => {
       const below = starts[i + 1];
       const end = below && below.page === start.page ? below.y + 1 : -Infinity;
-      const under = pieces.filter((piece) => piece.page === start.page && piece.y <= start.y + 1 && piece.y > end).sort((a, b) => b.y - a.y);
+      const under = pieces
+        .filter((piece) => piece.page === start.page && piece.y <= start.y + 1 && piece.y > end)
+        .sort((a, b) => b.y - a.y);
       // The last row ends where the next line is farther away than one of its own would be.
       const gap = under.findIndex((piece, k) => k > 0 && under[k - 1]!.y - piece.y > LINE);
       return [start.text, textOf(cellsOf(gap < 0 ? under : under.slice(0, gap)))];

@@ -8,7 +8,9 @@ function hallCorners(): At[] {
   const text = readFileSync(new URL('../../demo/ternhaven/ticket-hall.dxf', import.meta.url), 'utf8');
   const entities = text.slice(text.indexOf('ENTITIES'));
   const outline = entities.slice(entities.indexOf('WALL-OUTSIDE'));
-  return [...outline.matchAll(/^\s*10\r?\n\s*([\d.]+)\r?\n\s*20\r?\n\s*([\d.]+)/gm)].slice(0, 6).map(([, e, n]) => ({ e: Number(e), n: Number(n) }));
+  return [...outline.matchAll(/^\s*10\r?\n\s*([\d.]+)\r?\n\s*20\r?\n\s*([\d.]+)/gm)]
+    .slice(0, 6)
+    .map(([, e, n]) => ({ e: Number(e), n: Number(n) }));
 }
 const between = (a: At, b: At): At => ({ e: (a.e + b.e) / 2, n: (a.n + b.n) / 2 });
 /** A coordinate as it is written, with whatever space stands between its thousands. */
@@ -36,7 +38,9 @@ test('places and whole rings are picked on the drawing, and an offset is dragged
   const list = picking.getByRole('list', { name: 'Picked places' });
   await expect(list.getByRole('listitem')).toHaveText([new RegExp(`E ${figure(a.e)}\\s+N ${figure(a.n)}`)]);
   await touch(page, board, { e: a.e - 8, n: a.n - 8 });
-  await expect(picking.getByText('Nothing to snap to is there. Touch nearer, zoom in, or switch on another kind.')).toBeVisible();
+  await expect(
+    picking.getByText('Nothing to snap to is there. Touch nearer, zoom in, or switch on another kind.'),
+  ).toBeVisible();
   await touch(page, board, a);
   await expect(picking.getByText('That place is picked already.')).toBeVisible();
   await picking.getByRole('button', { name: 'Take the last back' }).click();
@@ -55,17 +59,24 @@ test('places and whole rings are picked on the drawing, and an offset is dragged
   const work = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Picked hubs' }) });
   const row = work.getByRole('row', { name: /^PH-/ }).first();
   const name = await row.getByRole('cell').first().innerText();
-  const cells = (await row.getByRole('cell').allInnerTexts()).slice(1, 3).map((text) => Number(text.replace(/\s/g, '')));
+  const cells = (await row.getByRole('cell').allInnerTexts())
+    .slice(1, 3)
+    .map((text) => Number(text.replace(/\s/g, '')));
   const hub = { e: cells[0]!, n: cells[1]! };
   await work.getByRole('button', { name: 'Keep clear…' }).click();
   const offsets = page.getByRole('dialog', { name: 'Picked hubs: offsets that stay clear' });
   await offsets.getByRole('combobox', { name: 'Mark' }).selectOption({ label: name });
   const plan = offsets.getByRole('img', { name: /^Plan/ }).first();
-  const corner = corners.reduce((best, each) => (Math.hypot(each.e - hub.e, each.n - hub.n) < Math.hypot(best.e - hub.e, best.n - hub.n) ? each : best));
+  const corner = corners.reduce((best, each) =>
+    Math.hypot(each.e - hub.e, each.n - hub.n) < Math.hypot(best.e - hub.e, best.n - hub.n) ? each : best,
+  );
   const out = Math.hypot(hub.e - corner.e, hub.n - corner.n);
   const [from, to] = [
     await onScreen(plan, hub),
-    await onScreen(plan, { e: hub.e + ((hub.e - corner.e) / out) * 1.05, n: hub.n + ((hub.n - corner.n) / out) * 1.05 }),
+    await onScreen(plan, {
+      e: hub.e + ((hub.e - corner.e) / out) * 1.05,
+      n: hub.n + ((hub.n - corner.n) / out) * 1.05,
+    }),
   ];
   await page.mouse.move(from.x, from.y);
   await page.mouse.down();
@@ -76,7 +87,9 @@ test('places and whole rings are picked on the drawing, and an offset is dragged
   await expect(offsets.getByText('3.00 m', { exact: true })).toBeVisible();
   await offsets.getByRole('button', { name: 'Use these offsets' }).click();
   await expect(offsets).toBeHidden();
-  const moved = (await row.getByRole('cell').allInnerTexts()).slice(1, 3).map((text) => Number(text.replace(/\s/g, '')));
+  const moved = (await row.getByRole('cell').allInnerTexts())
+    .slice(1, 3)
+    .map((text) => Number(text.replace(/\s/g, '')));
   expect(Math.hypot(moved[0]! - hub.e, moved[1]! - hub.n)).toBeCloseTo(1, 1);
   await stored(page);
 });
@@ -90,13 +103,22 @@ test('a drawing in coordinates of its own is laid over the site by touching its 
   const dialog = page.getByRole('dialog');
   // The same ring, turned by a right angle and drawn from its own corner.
   const own = corners.map(({ e, n }) => ({ e: n - corners[0]!.n, n: -(e - corners[0]!.e) }));
-  const pairs = (...codes: (readonly [number, string | number])[]) => codes.map(([code, value]) => `${code}\n${value}\n`).join('');
+  const pairs = (...codes: (readonly [number, string | number])[]) =>
+    codes.map(([code, value]) => `${code}\n${value}\n`).join('');
   const dxf = [
     pairs([0, 'SECTION'], [2, 'HEADER'], [9, '$INSUNITS'], [70, 6], [0, 'ENDSEC'], [0, 'SECTION'], [2, 'ENTITIES']),
-    pairs([0, 'LWPOLYLINE'], [8, 'SLAB'], [90, own.length], [70, 1], ...own.flatMap(({ e, n }) => [[10, e.toFixed(4)] as const, [20, n.toFixed(4)] as const])),
+    pairs(
+      [0, 'LWPOLYLINE'],
+      [8, 'SLAB'],
+      [90, own.length],
+      [70, 1],
+      ...own.flatMap(({ e, n }) => [[10, e.toFixed(4)] as const, [20, n.toFixed(4)] as const]),
+    ),
     pairs([0, 'ENDSEC'], [0, 'EOF']),
   ].join('');
-  await dialog.getByLabel(/^A DXF drawing/).setInputFiles({ name: 'slab.dxf', mimeType: 'application/dxf', buffer: Buffer.from(dxf) });
+  await dialog
+    .getByLabel(/^A DXF drawing/)
+    .setInputFiles({ name: 'slab.dxf', mimeType: 'application/dxf', buffer: Buffer.from(dxf) });
   await dialog.getByLabel(/^It has coordinates of its own/).check();
   const board = dialog.getByRole('img', { name: /^The drawing in its own coordinates/ });
   for (const [i, k] of [0, 2, 4].entries()) {
@@ -108,7 +130,9 @@ test('a drawing in coordinates of its own is laid over the site by touching its 
     // The last pin was found 12 mm out of its place.
     await row.getByLabel('North').fill((corners[k]!.n + (k === 4 ? 0.012 : 0)).toFixed(3));
   }
-  await expect(dialog.getByRole('row').filter({ has: page.getByLabel('Place 3', { exact: true }) })).toContainText(/\d mm/);
+  await expect(dialog.getByRole('row').filter({ has: page.getByLabel('Place 3', { exact: true }) })).toContainText(
+    /\d mm/,
+  );
   await noSeriousFault(page);
   await dialog.getByRole('button', { name: 'Take it' }).click();
   await expect(dialog).toBeHidden();

@@ -77,7 +77,9 @@ test('plan from a receiver, heights from the instrument: begun in order, proved 
   await expect(card(page, 'One benchmark: nothing checks the height')).toBeVisible();
   await expect(page.getByRole('contentinfo', { name: 'Instrument and station' })).toContainText('Plan unchecked');
   await page.getByRole('button', { name: 'Prove on K2' }).click();
-  await expect(page.getByText(/^K2 measures \d+ mm off in plan by the receiver .* listed height by the instrument/)).toBeVisible({ timeout: 60_000 });
+  await expect(
+    page.getByText(/^K2 measures \d+ mm off in plan by the receiver .* listed height by the instrument/),
+  ).toBeVisible({ timeout: 60_000 });
   await expect(card(page, 'Nothing proves the plan yet')).toBeHidden();
   await expect(card(page, 'One benchmark: nothing checks the height')).toBeHidden();
   await noSeriousFault(page);

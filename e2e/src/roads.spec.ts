@@ -6,7 +6,8 @@ test.use({ ownSite: 'roads' });
 
 const CASES = new URL('../../cli/test/reference/geometry/', import.meta.url);
 const fileOf = (name: string) => new URL(name, CASES).pathname;
-const atThePole = (page: Page, name: string) => page.getByRole('navigation', { name: 'What is done at the pole' }).getByRole('link', { name, exact: true });
+const atThePole = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'What is done at the pole' }).getByRole('link', { name, exact: true });
 
 /** Opens what is done along roads, with a place typed. */
 async function typePlace(page: Page, e: string, n: string, z = ''): Promise<void> {
@@ -16,7 +17,9 @@ async function typePlace(page: Page, e: string, n: string, z = ''): Promise<void
   await page.getByRole('textbox', { name: 'Height' }).fill(z);
 }
 
-test('anything lies at a station and an offset: marks, the instrument, typed places, beyond the ends', async ({ page }) => {
+test('anything lies at a station and an offset: marks, the instrument, typed places, beyond the ends', async ({
+  page,
+}) => {
   // The longest one here: beside all the other checks it takes its time.
   test.slow();
   await enter(page);
@@ -31,7 +34,9 @@ test('anything lies at a station and an offset: marks, the instrument, typed pla
   // On the curve, between the strings; then straight on before the start.
   await typePlace(page, '4150', '8042', '5.7');
   await expect(where).toHaveText('0+133.208 · 1.520 m left');
-  await expect(page.getByTestId('road-height')).toHaveText('on the curve to the left, radius 80.0 m; centreline 5.895 m · FILL 0.195 m to centreline');
+  await expect(page.getByTestId('road-height')).toHaveText(
+    'on the curve to the left, radius 80.0 m; centreline 5.895 m · FILL 0.195 m to centreline',
+  );
   await typePlace(page, '4000', '8052');
   await expect(where).toContainText('before its start');
   await expect(page.getByText('The line is carried on straight here: nothing of it was designed.')).toBeVisible();
@@ -43,7 +48,9 @@ test('anything lies at a station and an offset: marks, the instrument, typed pla
   await page.getByLabel('On', { exact: true }).selectOption({ label: 'face of right kerb' });
   await page.getByRole('textbox', { name: 'Station' }).fill('0+180');
   await expect(page.getByTestId('goal-place')).toContainText('0+180.000: E 4');
-  await expect(page.getByTestId('road-move')).toContainText(/^Walk: 46\.792 m ahead, 5\.\d{3} m right; (CUT|FILL) \d\.\d{3} m to top of right kerb$/);
+  await expect(page.getByTestId('road-move')).toContainText(
+    /^Walk: 46\.792 m ahead, 5\.\d{3} m right; (CUT|FILL) \d\.\d{3} m to top of right kerb$/,
+  );
   await page.getByRole('heading', { name: 'Landing Road' }).click();
   await page.keyboard.press('.');
   await page.keyboard.press('.');
@@ -92,7 +99,10 @@ test('anything lies at a station and an offset: marks, the instrument, typed pla
   await page.getByLabel('coordinates and height of the place').uncheck();
 
   // The other road in one step, from anywhere.
-  await page.getByRole('contentinfo', { name: 'Instrument and station' }).getByRole('combobox').selectOption({ label: 'Slip Lane' });
+  await page
+    .getByRole('contentinfo', { name: 'Instrument and station' })
+    .getByRole('combobox')
+    .selectOption({ label: 'Slip Lane' });
   await expect(page.getByRole('heading', { name: 'Slip Lane' })).toBeVisible();
   await page.keyboard.press('Control+k');
   await page.getByRole('combobox', { name: /^Find a mark/ }).fill('along landing');
@@ -131,7 +141,9 @@ test('hubs behind a kerb: along the spiral and the curve, set, and written with 
 
   await atThePole(page, 'Marks').click();
   await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Right kerb' });
-  await expect(page.getByText(/^Offset hub, 1\.000 m right of face of right kerb at 0\+1\d\d of Landing Road/)).toBeVisible();
+  await expect(
+    page.getByText(/^Offset hub, 1\.000 m right of face of right kerb at 0\+1\d\d of Landing Road/),
+  ).toBeVisible();
   await setMark(page);
   await expect(page.getByText('to face of right kerb').first()).toBeVisible();
   await expect(page.getByText(/^(CUT|FILL) \d\.\d{3} m to top of right kerb$/).first()).toBeVisible();
@@ -146,20 +158,30 @@ test('hubs behind a kerb: along the spiral and the curve, set, and written with 
   await change.getByRole('button', { name: 'Keep as new revision' }).click();
   await expect(page.getByText(/^Landing Road was changed since: these places are the older one’s\./)).toBeVisible();
   await page.getByRole('button', { name: 'Bring Right kerb along' }).click();
-  await page.getByRole('dialog', { name: 'Right kerb: new revision' }).getByRole('button', { name: 'Keep as new revision' }).click();
+  await page
+    .getByRole('dialog', { name: 'Right kerb: new revision' })
+    .getByRole('button', { name: 'Keep as new revision' })
+    .click();
   await expect(page.getByText(/^Landing Road was changed since/)).toBeHidden();
   await place(page, 'Mark').click();
   await atThePole(page, 'Along a road').click();
-  await expect(page.getByText('Landing Road IS SHIFTED 0.500 M RIGHT of its design: services found in the verge')).toBeVisible();
+  await expect(
+    page.getByText('Landing Road IS SHIFTED 0.500 M RIGHT of its design: services found in the verge'),
+  ).toBeVisible();
 });
 
-test('seen along the road at the pole: to a station, the ground kept there, a slope caught and kept, and a road that is touched', async ({ page }) => {
+test('seen along the road at the pole: to a station, the ground kept there, a slope caught and kept, and a road that is touched', async ({
+  page,
+}) => {
   test.slow();
   await enter(page);
   await hurry(page);
   await place(page, 'Mark').click();
   await atThePole(page, 'Along a road').click();
-  await page.getByRole('contentinfo', { name: 'Instrument and station' }).getByRole('combobox').selectOption({ label: 'Landing Road' });
+  await page
+    .getByRole('contentinfo', { name: 'Instrument and station' })
+    .getByRole('combobox')
+    .selectOption({ label: 'Landing Road' });
   await page.getByLabel('Where is').selectOption({ label: 'the pole, live' });
   const where = page.getByTestId('road-where');
   const move = page.getByTestId('road-move');
@@ -226,16 +248,25 @@ test('seen along the road at the pole: to a station, the ground kept there, a sl
   await touch(page, board, { e: 4084.6, n: 8080.0 });
   await expect(page.getByRole('heading', { name: 'Slip Lane' })).toBeVisible();
   await place(page, 'Field book').click();
-  await expect(page.getByText(/^SS1 \(slope stake\) measured along Landing Road at 0\+1[56]\d\.\d{3}, .*, where its (cut|fill) is caught/)).toBeVisible();
+  await expect(
+    page.getByText(
+      /^SS1 \(slope stake\) measured along Landing Road at 0\+1[56]\d\.\d{3}, .*, where its (cut|fill) is caught/,
+    ),
+  ).toBeVisible();
   await stored(page);
 });
 
-test('heights of a road’s marks from a surface instead of its strings: cut and fill follow the surface', async ({ page }) => {
+test('heights of a road’s marks from a surface instead of its strings: cut and fill follow the surface', async ({
+  page,
+}) => {
   await enter(page);
   await hurry(page);
   await place(page, 'Mark').click();
   await atThePole(page, 'Along a road').click();
-  await page.getByRole('contentinfo', { name: 'Instrument and station' }).getByRole('combobox').selectOption({ label: 'Landing Road' });
+  await page
+    .getByRole('contentinfo', { name: 'Instrument and station' })
+    .getByRole('combobox')
+    .selectOption({ label: 'Landing Road' });
   await page.getByRole('button', { name: 'Marks along it…' }).click();
   const dialog = page.getByRole('dialog', { name: 'Marks along Landing Road' });
   await dialog.getByLabel('Name', { exact: true }).fill('Strip edge');
@@ -267,17 +298,30 @@ test('heights of a road’s marks from a surface instead of its strings: cut and
   await setMark(page);
   // What is written is counted from the hub to the surface: from what both are, so that the last digit may be another one than
   // that of the difference of what is shown of them.
-  const hub = Number((await page.getByText('Hub', { exact: true }).locator('xpath=following-sibling::dd').innerText()).match(/\d+\.\d{3}/)![0]);
-  const written = [-0.001, 0, 0.001].map((last) => (Math.abs(hub - bySurface) + last).toFixed(3).replace('.', '\\.')).join('|');
-  await expect(page.getByText(new RegExp(`${hub > bySurface ? 'CUT' : 'FILL'} (${written}) m to centreline`)).first()).toBeVisible();
+  const hub = Number(
+    (await page.getByText('Hub', { exact: true }).locator('xpath=following-sibling::dd').innerText()).match(
+      /\d+\.\d{3}/,
+    )![0],
+  );
+  const written = [-0.001, 0, 0.001]
+    .map((last) => (Math.abs(hub - bySurface) + last).toFixed(3).replace('.', '\\.'))
+    .join('|');
+  await expect(
+    page.getByText(new RegExp(`${hub > bySurface ? 'CUT' : 'FILL'} (${written}) m to centreline`)).first(),
+  ).toBeVisible();
 });
 
-test('a junction return: its points and its radius point, with heights of both roads, set from the road’s own page', async ({ page }) => {
+test('a junction return: its points and its radius point, with heights of both roads, set from the road’s own page', async ({
+  page,
+}) => {
   test.slow();
   await enter(page);
   await place(page, 'Mark').click();
   await atThePole(page, 'Along a road').click();
-  await page.getByRole('contentinfo', { name: 'Instrument and station' }).getByRole('combobox').selectOption({ label: 'Landing Road' });
+  await page
+    .getByRole('contentinfo', { name: 'Instrument and station' })
+    .getByRole('combobox')
+    .selectOption({ label: 'Landing Road' });
   await page.getByRole('button', { name: 'Kerb return…' }).click();
   const dialog = page.getByRole('dialog', { name: 'A kerb return' });
   await dialog.getByLabel('Name', { exact: true }).fill('West return');
@@ -294,7 +338,11 @@ test('a junction return: its points and its radius point, with heights of both r
   // The arc of the design, which the drawing shows as the western kerb: 82 degrees to the left on a radius of nine metres.
   await expect(dialog.getByTestId('return-figures')).toContainText('Turns 82°00′00″ to the left; 12.881 m long');
   await expect(dialog.getByText('6 marks')).toBeVisible();
-  await expect(dialog.getByRole('row', { name: /^WR-radius point radius point: strap the radius all round – \d\.\d{3} \d\.\d{3}$/ })).toBeVisible();
+  await expect(
+    dialog.getByRole('row', {
+      name: /^WR-radius point radius point: strap the radius all round – \d\.\d{3} \d\.\d{3}$/,
+    }),
+  ).toBeVisible();
   await dialog.getByLabel('Radius').fill('90');
   await expect(dialog.getByText(/^The arc would touch (Slip Lane|Landing Road) beyond its end/)).toBeVisible();
   await dialog.getByLabel('Radius').fill('2');
@@ -312,7 +360,14 @@ test('a junction return: its points and its radius point, with heights of both r
   await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'West return' });
   for (const [mark, lines] of [
     ['WR-middle', [/^(CUT|FILL) \d\.\d{3} m to /]],
-    ['WR-radius point', [/radius point/, /^(CUT|FILL) \d\.\d{3} m to begin of West return$/, /^(CUT|FILL) \d\.\d{3} m to end of West return$/]],
+    [
+      'WR-radius point',
+      [
+        /radius point/,
+        /^(CUT|FILL) \d\.\d{3} m to begin of West return$/,
+        /^(CUT|FILL) \d\.\d{3} m to end of West return$/,
+      ],
+    ],
   ] as const) {
     await page.getByRole('button', { name: mark, exact: true }).click();
     await setMark(page);
@@ -351,25 +406,33 @@ test('a newer file of a road takes the place of the one before, line by line', a
   await dialog.getByRole('button', { name: 'Keep as new revision' }).click();
   await expect(dialog).toBeHidden();
   // Strings and kerbs that were typed for it are still its own; the line that was not taken is as it was.
-  await expect(page.getByText('Road Landing Road').locator('xpath=ancestor::p')).toContainText('11 strings. Source: landing-road-b.xml');
+  await expect(page.getByText('Road Landing Road').locator('xpath=ancestor::p')).toContainText(
+    '11 strings. Source: landing-road-b.xml',
+  );
   await expect(page.getByText('Road Slip Lane').locator('xpath=ancestor::p')).toContainText('Source: landing-road.xml');
   await expect(page.getByText('Slip Lane, eastern')).toBeHidden();
   await stored(page);
 });
 
-test('designed cross sections come with their line: drawn, read at the pole’s offset, and taken for the heights of marks', async ({ page }) => {
+test('designed cross sections come with their line: drawn, read at the pole’s offset, and taken for the heights of marks', async ({
+  page,
+}) => {
   await enter(page);
   await place(page, 'Work').click();
   await page.getByRole('button', { name: 'Take a drawing…' }).click();
   const dialog = page.getByRole('dialog', { name: 'Take a drawing' });
-  await dialog.locator('input[type=file]').setInputFiles({ name: 'yard-lane.xml', mimeType: 'application/xml', buffer: Buffer.from(WITH_SECTIONS) });
+  await dialog
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'yard-lane.xml', mimeType: 'application/xml', buffer: Buffer.from(WITH_SECTIONS) });
   await expect(dialog.getByText(/2 cross sections\./)).toBeVisible();
   await dialog.getByRole('button', { name: 'Take it' }).click();
   await expect(dialog).toBeHidden();
   await page.getByText('Road Yard lane').locator('xpath=ancestor::p').getByRole('link', { name: 'Go along' }).click();
   await expect(page.getByRole('heading', { name: 'Yard lane' })).toBeVisible();
   await typePlace(page, '4090', '8098', '5.5');
-  await expect(page.getByTestId('by-sections')).toHaveText('By its cross sections: Finished 5.750 m · FILL 0.250 m; Subgrade 5.300 m · CUT 0.200 m');
+  await expect(page.getByTestId('by-sections')).toHaveText(
+    'By its cross sections: Finished 5.750 m · FILL 0.250 m; Subgrade 5.300 m · CUT 0.200 m',
+  );
   await page.getByRole('button', { name: 'Section' }).click();
   await expect(page.getByRole('img', { name: /^Cross section/ }).getByText('Subgrade')).toBeVisible();
   await typePlace(page, '4090', '8092');
@@ -382,7 +445,9 @@ test('designed cross sections come with their line: drawn, read at the pole’s 
   await expect(marks.getByRole('row', { name: /^\S*-?0\+030 1\.000 5\.300/ })).toBeVisible();
 });
 
-test('lines come in from a file: which to take, which station is meant where it comes twice, and what is refused', async ({ page }) => {
+test('lines come in from a file: which to take, which station is meant where it comes twice, and what is refused', async ({
+  page,
+}) => {
   await enter(page);
   await place(page, 'Work').click();
   await page.getByRole('button', { name: 'Take a drawing…' }).click();
@@ -399,10 +464,14 @@ test('lines come in from a file: which to take, which station is meant where it 
     await expect(dialog.getByRole('button', { name: 'Take it' })).toBeDisabled();
   }
   await choose('bad-gap.xml');
-  await expect(dialog.getByText(/There is a gap of 0\.012 m between the end of the element before and the start of Line 2/)).toBeVisible();
+  await expect(
+    dialog.getByText(/There is a gap of 0\.012 m between the end of the element before and the start of Line 2/),
+  ).toBeVisible();
   await choose('kestrel-way.xml');
   await expect(dialog.getByText('1 line with stations')).toBeVisible();
-  await expect(dialog.getByText(/7 elements, 2 of them spirals.*It has no profile.*Stations from 1\+400 to 1\+440 come twice/)).toBeVisible();
+  await expect(
+    dialog.getByText(/7 elements, 2 of them spirals.*It has no profile.*Stations from 1\+400 to 1\+440 come twice/),
+  ).toBeVisible();
   await noSeriousFault(page);
   await dialog.getByRole('button', { name: 'Take it' }).click();
   await expect(dialog).toBeHidden();
@@ -418,7 +487,11 @@ test('lines come in from a file: which to take, which station is meant where it 
   await place(page, 'Work').click();
   await page.getByRole('button', { name: 'Take a drawing…' }).click();
   await choose('kestrel-way.xml');
-  await expect(dialog.getByText('There is a line “Kestrel Way” already: replace the drawing that it came from, or leave this one out.')).toBeVisible();
+  await expect(
+    dialog.getByText(
+      'There is a line “Kestrel Way” already: replace the drawing that it came from, or leave this one out.',
+    ),
+  ).toBeVisible();
   await dialog.getByRole('button', { name: 'Cancel' }).click();
 
   // One that is typed, by its intersection points.
@@ -427,7 +500,9 @@ test('lines come in from a file: which to take, which station is meant where it 
   await typed.getByLabel('Name', { exact: true }).fill('Haul road');
   await typed.getByLabel('Its way').fill('4040, 8150\n4120, 8180, radius 300');
   await typed.getByRole('button', { name: 'Keep it' }).click();
-  await expect(typed.getByText('The first and the last point have no curve: take their radius away, or give the point after it.')).toBeVisible();
+  await expect(
+    typed.getByText('The first and the last point have no curve: take their radius away, or give the point after it.'),
+  ).toBeVisible();
   await typed.getByLabel('Its way').fill('4040, 8150\n4120, 8180, radius 30, spirals 10\n4140, 8130');
   await typed.getByLabel('Heights', { exact: true }).fill('0+000, 5\n0+060, 6, curve 20\n0+120, 5.2');
   await typed.getByLabel('Strings and kerbs').fill('edge; right 3; falls 2.5');

@@ -5,7 +5,8 @@ import { promisify } from 'node:util';
 
 const run = promisify(execFile);
 /** See scripts/test-database.sh. */
-export const database = async (...args: readonly string[]): Promise<string> => (await run('bash', ['../scripts/test-database.sh', ...args])).stdout;
+export const database = async (...args: readonly string[]): Promise<string> =>
+  (await run('bash', ['../scripts/test-database.sh', ...args])).stdout;
 
 export const freePort = (): Promise<number> =>
   new Promise((resolve, reject) => {

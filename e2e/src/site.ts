@@ -3,7 +3,10 @@ import axe from 'axe-core';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
 import { DEMO_DATABASE, database, freePort, serve, type Cluster } from './server.ts';
 
-export const test = base.extend<{ page: Page }, { server: string; ownSite: string; mayGoAway: boolean; cluster: Cluster | null }>({
+export const test = base.extend<
+  { page: Page },
+  { server: string; ownSite: string; mayGoAway: boolean; cluster: Cluster | null }
+>({
   // A file that says its name here begins with a site that no other file has worked on: another value is another worker.
   ownSite: ['', { scope: 'worker', option: true }],
   // Each worker has a server and a database of its own: what one does on a site the other must not see.
@@ -11,7 +14,12 @@ export const test = base.extend<{ page: Page }, { server: string; ownSite: strin
     async ({ ownSite, cluster }, use, { workerIndex }) => {
       const name = `idle_e2e_${ownSite}_${workerIndex}`;
       if (!cluster) await database('copy', DEMO_DATABASE, name);
-      const own = cluster ? { IDLE_PG_PORT: cluster.port, IDLE_PG_PASSWORD: (await database('make', cluster.folder, cluster.port)).trim() } : {};
+      const own = cluster
+        ? {
+            IDLE_PG_PORT: cluster.port,
+            IDLE_PG_PASSWORD: (await database('make', cluster.folder, cluster.port)).trim(),
+          }
+        : {};
       const { url, stop } = await serve({ IDLE_PG_DATABASE: name, ...own });
       try {
         await use(url);
@@ -25,7 +33,11 @@ export const test = base.extend<{ page: Page }, { server: string; ownSite: strin
   mayGoAway: [false, { scope: 'worker', option: true }],
   cluster: [
     async ({ mayGoAway }, use, { workerIndex }) =>
-      use(mayGoAway ? { folder: `${process.env['IDLE_TEST_FOLDER']}/cluster-${workerIndex}`, port: String(await freePort()) } : null),
+      use(
+        mayGoAway
+          ? { folder: `${process.env['IDLE_TEST_FOLDER']}/cluster-${workerIndex}`, port: String(await freePort()) }
+          : null,
+      ),
     { scope: 'worker' },
   ],
   baseURL: async ({ server }, use) => use(server),
@@ -190,7 +202,10 @@ export interface At {
 /** Where a place of the site is on the screen, as the plan lies now. */
 export async function onScreen(board: Locator, { e, n }: At): Promise<{ x: number; y: number }> {
   await expect(board).toHaveAttribute('data-resolution', /./);
-  const [centre, resolution] = [await board.getAttribute('data-centre'), Number(await board.getAttribute('data-resolution'))];
+  const [centre, resolution] = [
+    await board.getAttribute('data-centre'),
+    Number(await board.getAttribute('data-resolution')),
+  ];
   const [ce, cn] = centre!.split(' ').map(Number) as [number, number];
   const box = (await board.boundingBox())!;
   return { x: box.x + box.width / 2 + (e - ce) / resolution, y: box.y + box.height / 2 - (n - cn) / resolution };

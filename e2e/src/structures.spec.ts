@@ -9,7 +9,8 @@ test.use({ ownSite: 'structures' });
 const FORECOURT = new URL('../../demo/ternhaven/forecourt.xml', import.meta.url);
 const HALL = new URL('../../demo/ternhaven/ticket-hall.dxf', import.meta.url);
 
-const atThePole = (page: Page, name: string) => page.getByRole('navigation', { name: 'What is done at the pole' }).getByRole('link', { name, exact: true });
+const atThePole = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'What is done at the pole' }).getByRole('link', { name, exact: true });
 
 /** Lines are named with their grid where there are several. */
 async function lineLabel(page: Page, line: string): Promise<string> {
@@ -68,14 +69,19 @@ test('bolts: a group is drawn, its centre line set, and what was cast measured a
   await expect(page.getByRole('button', { name: 'Take back cover 1' })).toBeVisible({ timeout: 60_000 });
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('cover 2');
   await stored(page);
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'As PDF' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'As PDF' }).click(),
+  ]);
   const text = textOf(await pdfPieces(await download.path()));
   expect(text).toContain('Group K1, Kiosk bases');
   expect(text).toMatch(/GB\.6 is out of the pattern by \d mm/);
   expect(text).toMatch(/Column A-3: twisted/);
 });
 
-test('a design surface: pegs get its heights, the ground is read against it, and an arc is read along and off', async ({ page }) => {
+test('a design surface: pegs get its heights, the ground is read against it, and an arc is read along and off', async ({
+  page,
+}) => {
   test.slow();
   await enter(page);
   await hurry(page);
@@ -107,7 +113,9 @@ test('a design surface: pegs get its heights, the ground is read against it, and
 
   await atThePole(page, 'As built').click();
   await page.getByLabel('Compared with').selectOption({ label: 'surface Forecourt grade, of forecourt' });
-  await expect(page.getByTestId('over-surface')).toHaveText(/^0\.\d{3} m (above|below) Forecourt grade: (CUT|FILL) 0\.\d{3}/);
+  await expect(page.getByTestId('over-surface')).toHaveText(
+    /^0\.\d{3} m (above|below) Forecourt grade: (CUT|FILL) 0\.\d{3}/,
+  );
   await page.getByLabel('Name', { exact: true }).fill('spot 1');
   await page.getByRole('button', { name: 'Measure spot 1' }).click();
   await expect(page.getByRole('button', { name: 'Take back spot 1' })).toBeVisible({ timeout: 60_000 });
@@ -164,7 +172,9 @@ test('blocked here: what stands there is said, and the hub goes to another offse
   await expect(page.getByText(/GP-12 N can’t be set: Stack of sheet piles in the way/)).toBeVisible();
 });
 
-test('a row of columns: both edges, the width, what to write; and a line read live, with another at once', async ({ page }) => {
+test('a row of columns: both edges, the width, what to write; and a line read live, with another at once', async ({
+  page,
+}) => {
   test.slow();
   await enter(page);
   await hurry(page);
@@ -177,16 +187,22 @@ test('a row of columns: both edges, the width, what to write; and a line read li
   // As it was measured in the morning: one is twisted, one off its line, one leans.
   await page.getByRole('button', { name: 'A-3', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Column A-3: twisted' })).toBeVisible();
-  await expect(page.getByText(/It is twisted by \d\.\d\d°: the edge to the north stands \d+ mm farther east/)).toBeVisible();
+  await expect(
+    page.getByText(/It is twisted by \d\.\d\d°: the edge to the north stands \d+ mm farther east/),
+  ).toBeVisible();
   await noSeriousFault(page);
   await page.getByLabel('Along line', { exact: true }).selectOption('B');
   await expect(page.getByRole('heading', { name: /^Column B-1/ })).toBeVisible();
   await page.getByLabel('Shots, averaged').selectOption('1');
   await page.getByRole('button', { name: /^Shoot the south edge/ }).click();
-  await expect(page.getByText('Shoot the other edge too: one edge alone does not show a twist.')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('Shoot the other edge too: one edge alone does not show a twist.')).toBeVisible({
+    timeout: 60_000,
+  });
   await page.getByLabel('Taped width across the line').fill('0.3');
   await page.getByRole('button', { name: /^Shoot the north edge/ }).click();
-  await expect(page.getByRole('heading', { name: /^Column B-1 stands where it should|^Column B-1: / })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('heading', { name: /^Column B-1 stands where it should|^Column B-1: / })).toBeVisible({
+    timeout: 60_000,
+  });
   await expect(page.getByText(/^face 0\.1\d\d to line B$/)).toBeVisible();
   await expect(page.getByText('1 of 5 done')).toBeVisible();
 
@@ -194,7 +210,10 @@ test('a row of columns: both edges, the width, what to write; and a line read li
   await page.getByLabel('Line', { exact: true }).selectOption({ label: await lineLabel(page, 'B') });
   await page.getByLabel('And at the same time').selectOption({ label: await lineLabel(page, '2') });
   await search(page);
-  await expect(page.getByTestId('off-line')).toHaveText(/^\d+\.\d{3} m (left|right) \(\w+\) of line (Ticket hall )?B$|^On the line$/, { timeout: 60_000 });
+  await expect(page.getByTestId('off-line')).toHaveText(
+    /^\d+\.\d{3} m (left|right) \(\w+\) of line (Ticket hall )?B$|^On the line$/,
+    { timeout: 60_000 },
+  );
   await expect(page.getByTestId('off-second')).toHaveText(/line (Ticket hall )?2$/);
   const before = await page.getByTestId('off-line').innerText();
   for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight');
@@ -204,12 +223,16 @@ test('a row of columns: both edges, the width, what to write; and a line read li
   // A pole that is still on its way is refused; it is held, and shot again.
   await expect(async () => {
     await page.getByRole('button', { name: /^Measure L\d+/ }).click();
-    await expect(page.getByRole('cell', { name: /^L\d+ line (Ticket hall )?B$/ }).first()).toBeVisible({ timeout: 10_000 });
+    await expect(page.getByRole('cell', { name: /^L\d+ line (Ticket hall )?B$/ }).first()).toBeVisible({
+      timeout: 10_000,
+    });
   }).toPass({ timeout: 60_000 });
   await noSeriousFault(page);
 });
 
-test('the hall from its drawing: a heap avoided, a hub set and proved; then a newer drawing moves a wall', async ({ page }) => {
+test('the hall from its drawing: a heap avoided, a hub set and proved; then a newer drawing moves a wall', async ({
+  page,
+}) => {
   test.slow();
   await enter(page);
   await hurry(page);

@@ -1,6 +1,12 @@
 export { textOf, type TextError } from './text.ts';
 export { csvText, type CsvCell } from './csvText.ts';
-export { readControlCsv, type ControlCsvOptions, type ControlList, type ControlRow, type FileIssue } from './control/controlCsv.ts';
+export {
+  readControlCsv,
+  type ControlCsvOptions,
+  type ControlList,
+  type ControlRow,
+  type FileIssue,
+} from './control/controlCsv.ts';
 export { readControlList } from './control/controlList.ts';
 export { looksLikeXml } from './control/controlLandXml.ts';
 export { controlCsv, controlLandXml, type WrittenMark } from './control/writeControl.ts';
@@ -30,5 +36,17 @@ export { columnTitle, POINT_COLUMNS, pointsCsv, type PointColumn } from './expor
 export { dxfText, layerName, siteDxf, type DxfEntity } from './export/dxfText.ts';
 export { siteGeoJson } from './export/siteGeoJson.ts';
 export { siteLandXml, type SurveySetup } from './export/siteLandXml.ts';
-export { readLandXmlSurvey, type SurveyPointRead, type SurveyRead, type SurveySetupRead } from './landXml/landXmlSurvey.ts';
-export { OpenDrawing, type ComparedDrawings, type DrawingSummary, type LayerLines, type SurfaceSummary, type Touched } from './design/openDrawing.ts';
+export {
+  readLandXmlSurvey,
+  type SurveyPointRead,
+  type SurveyRead,
+  type SurveySetupRead,
+} from './landXml/landXmlSurvey.ts';
+export {
+  OpenDrawing,
+  type ComparedDrawings,
+  type DrawingSummary,
+  type LayerLines,
+  type SurfaceSummary,
+  type Touched,
+} from './design/openDrawing.ts';

@@ -33,10 +33,13 @@ describe('CSV that is written', () => {
     );
   });
 
-  it.each(['=1+1', '+cmd', '-2+3', '@SUM(A1)', '\tx', '=HYPERLINK("http://x")'])('never lets a spreadsheet take %j for a formula', (text) => {
-    const [, [cell]] = Papa.parse<string[]>(csvText(['a'], [[text]])).data as [string[], string[]];
-    expect(cell).toBe(`'${text}`);
-  });
+  it.each(['=1+1', '+cmd', '-2+3', '@SUM(A1)', '\tx', '=HYPERLINK("http://x")'])(
+    'never lets a spreadsheet take %j for a formula',
+    (text) => {
+      const [, [cell]] = Papa.parse<string[]>(csvText(['a'], [[text]])).data as [string[], string[]];
+      expect(cell).toBe(`'${text}`);
+    },
+  );
 
   it('writes numbers as numbers, signed ones too, and nothing for nothing', () => {
     expect(csvText(['a', 'b', 'c', 'd'], [[-3, '-0.120', null, 0]])).toBe('a,b,c,d\r\n-3,-0.120,,0\r\n');

@@ -18,11 +18,15 @@ const SCALES = [10, 20, 25, 50, 100, 200, 250, 500, 1000, 2000, 2500, 5000, 10_0
 
 /** What a scale is written as: 1 : 200, or for feet so many to the inch. */
 export const scaleWords = (scale: number, unit: LengthUnit): string =>
-  unit === 'metre' ? `1 : ${scale}` : msg('sketches.n1InFt1', { scale: Number((scale / 12).toFixed(1)), scale2: scale });
+  unit === 'metre'
+    ? `1 : ${scale}`
+    : msg('sketches.n1InFt1', { scale: Number((scale / 12).toFixed(1)), scale2: scale });
 
 /** Feet have scales of so many feet to the inch. */
 const scalesOf = (unit: LengthUnit): readonly number[] =>
-  unit === 'metre' ? SCALES : [1, 2, 4, 5, 8, 10, 20, 30, 40, 50, 60, 100, 200, 400, 500, 1000, 2000].map((feet) => feet * 12);
+  unit === 'metre'
+    ? SCALES
+    : [1, 2, 4, 5, 8, 10, 20, 30, 40, 50, 60, 100, 200, 400, 500, 1000, 2000].map((feet) => feet * 12);
 
 /** Round scales that show less ground than `scale` does, the nearest first. */
 export const finerScales = (scale: number, unit: LengthUnit): number[] =>
@@ -57,7 +61,13 @@ export function boardAt(centre: PlanPoint, scale: number, frame: Box): Board {
   const perPoint = scale / POINTS_PER_METRE;
   const e = centre.e - (frame.x + frame.w / 2) * perPoint;
   const n = centre.n + (frame.y + frame.h / 2) * perPoint;
-  return { frame, scale, ground: { e, n, perPoint }, x: (point) => (point.e - e) / perPoint, y: (point) => (n - point.n) / perPoint };
+  return {
+    frame,
+    scale,
+    ground: { e, n, perPoint },
+    x: (point) => (point.e - e) / perPoint,
+    y: (point) => (n - point.n) / perPoint,
+  };
 }
 
 export function north(x: number, y: number): SceneItem[] {

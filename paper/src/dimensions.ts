@@ -18,11 +18,16 @@ const STEP = 2;
  * Dimensions that are worth drawing: the shortest lines that join all marks (Prim, Shortest connection networks), and a few
  * long ones across, no two of them from one mark.
  */
-export function dimensionsOf(rows: readonly Row[]): { readonly near: readonly (readonly [Row, Row])[]; readonly across: readonly (readonly [Row, Row])[] } {
+export function dimensionsOf(rows: readonly Row[]): {
+  readonly near: readonly (readonly [Row, Row])[];
+  readonly across: readonly (readonly [Row, Row])[];
+} {
   const near: (readonly [Row, Row])[] = [];
   const far: { readonly pair: readonly [Row, Row]; readonly distance: Metres }[] = [];
   // Of each mark that is not joined yet: the joined one that is nearest.
-  const open = new Map(rows.slice(1).map((row) => [row, { to: rows[0]!, distance: planDistance(row.place, rows[0]!.place) }]));
+  const open = new Map(
+    rows.slice(1).map((row) => [row, { to: rows[0]!, distance: planDistance(row.place, rows[0]!.place) }]),
+  );
   while (open.size > 0) {
     const [next, { to }] = [...open].reduce((a, b) => (b[1].distance < a[1].distance ? b : a));
     open.delete(next);
@@ -35,13 +40,21 @@ export function dimensionsOf(rows: readonly Row[]): { readonly near: readonly (r
   for (const [i, row] of rows.entries()) {
     const farthest = rows
       .slice(i + 1)
-      .reduce<Row | null>((a, b) => (a === null || planDistance(row.place, b.place) > planDistance(row.place, a.place) ? b : a), null);
+      .reduce<Row | null>(
+        (a, b) => (a === null || planDistance(row.place, b.place) > planDistance(row.place, a.place) ? b : a),
+        null,
+      );
     if (farthest) far.push({ pair: [row, farthest], distance: planDistance(row.place, farthest.place) });
   }
   const across: (readonly [Row, Row])[] = [];
   const used = new Set<Row>();
   for (const { pair } of far.sort((a, b) => b.distance - a.distance)) {
-    if (across.length >= MOST_DIAGONALS || pair.some((row) => used.has(row)) || near.some(([a, b]) => pair.includes(a) && pair.includes(b))) continue;
+    if (
+      across.length >= MOST_DIAGONALS ||
+      pair.some((row) => used.has(row)) ||
+      near.some(([a, b]) => pair.includes(a) && pair.includes(b))
+    )
+      continue;
     pair.forEach((row) => used.add(row));
     across.push(pair);
   }
@@ -70,7 +83,11 @@ export function drawDimension(
     const [cos, sin] = [Math.abs(Math.cos((turn * Math.PI) / 180)), Math.abs(Math.sin((turn * Math.PI) / 180))];
     const [bw, bh] = [w * cos + SMALL * sin + 2, w * sin + SMALL * cos + 2];
     const around = { x: mx - bw / 2, y: my - bh / 2, w: bw, h: bh };
-    const inside = around.x >= frame.x && around.y >= frame.y && around.x + bw <= frame.x + frame.w && around.y + bh <= frame.y + frame.h;
+    const inside =
+      around.x >= frame.x &&
+      around.y >= frame.y &&
+      around.x + bw <= frame.x + frame.w &&
+      around.y + bh <= frame.y + frame.h;
     if (!inside || !taken.isFree(around)) continue;
     taken.add(around);
     const [ux, uy] = [(bx - ax) / drawn, (by - ay) / drawn];
@@ -89,7 +106,11 @@ export function drawDimension(
     const reach = (from: number, end: number): number => {
       const step = from < end ? STEP : -STEP;
       let at = from;
-      while ((end - at) * step > STEP * STEP && labels.isFree({ x: ax + ux * (at + step) - 1, y: ay + uy * (at + step) - 1, w: 2, h: 2 })) at += step;
+      while (
+        (end - at) * step > STEP * STEP &&
+        labels.isFree({ x: ax + ux * (at + step) - 1, y: ay + uy * (at + step) - 1, w: 2, h: 2 })
+      )
+        at += step;
       return (end - at) * step > STEP * STEP ? at : end;
     };
     const [first, last] = [reach(before, 5), reach(after, drawn - 5)];
@@ -104,11 +125,18 @@ export function drawDimension(
     }
     labels.add(around);
     items.push(
-      text('dimensions', mx - Math.sin((turn * Math.PI) / 180) * -SMALL * 0.34, my + Math.cos((turn * Math.PI) / 180) * SMALL * 0.34, words, SMALL, {
-        align: 'middle',
-        ink: 'ink2',
-        turn,
-      }),
+      text(
+        'dimensions',
+        mx - Math.sin((turn * Math.PI) / 180) * -SMALL * 0.34,
+        my + Math.cos((turn * Math.PI) / 180) * SMALL * 0.34,
+        words,
+        SMALL,
+        {
+          align: 'middle',
+          ink: 'ink2',
+          turn,
+        },
+      ),
     );
     return;
   }

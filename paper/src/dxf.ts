@@ -25,7 +25,10 @@ export interface DxfMark {
 export function sketchDxf(pages: readonly [Scene, ...Scene[]], unit: LengthUnit, marks: readonly DxfMark[]): string {
   const [first, ...parts] = pages;
   if (parts.length === 0) return sceneDxf([first], unit, marks);
-  const only = (scene: Scene, wanted: (layer: Layer) => boolean): Scene => ({ ...scene, items: scene.items.filter(({ layer }) => wanted(layer)) });
+  const only = (scene: Scene, wanted: (layer: Layer) => boolean): Scene => ({
+    ...scene,
+    items: scene.items.filter(({ layer }) => wanted(layer)),
+  });
   const rest = parts.map((part) => only(part, (layer) => layer !== 'thing' && layer !== 'frame'));
   return sceneDxf([only(first, (layer) => layer === 'thing'), ...rest], unit, marks);
 }

@@ -1,7 +1,13 @@
 import type { Measure } from './scene.ts';
 
 /** Cut at the end where it would run out of its room, and said to be cut. */
-export function fitted(words: string, width: number, size: number, measure: Measure, weight: 'regular' | 'bold' = 'regular'): string {
+export function fitted(
+  words: string,
+  width: number,
+  size: number,
+  measure: Measure,
+  weight: 'regular' | 'bold' = 'regular',
+): string {
   if (measure(words, size, weight) <= width) return words;
   let letters = [...words];
   while (letters.length > 1 && measure(`${letters.join('')}…`, size, weight) > width)

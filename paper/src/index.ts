@@ -1,4 +1,14 @@
-export { INKS, POINTS_PER_METRE, type Ink, type Measure, type Scene, type SceneItem, type ScenePath, type SceneText, type Weight } from './scene.ts';
+export {
+  INKS,
+  POINTS_PER_METRE,
+  type Ink,
+  type Measure,
+  type Scene,
+  type SceneItem,
+  type ScenePath,
+  type SceneText,
+  type Weight,
+} from './scene.ts';
 export { sceneSvg } from './svg.ts';
 export { sceneDxf, sketchDxf } from './dxf.ts';
 export { boardFor, north, PAPERS, scaleBar, scaleWords, type Paper } from './board.ts';

@@ -53,7 +53,8 @@ const strung = (points: readonly (readonly [number, number])[]): Box[] =>
       h: 2,
     }));
   });
-export const touches = (a: Box, b: Box): boolean => a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;
+export const touches = (a: Box, b: Box): boolean =>
+  a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;
 
 /** Sixteen ways out from a point, those to the sides before those up and down. */
 const WAYS = [0, 8, 4, 12, 2, 6, 10, 14, 1, 7, 9, 15, 3, 5, 11, 13].map((way) => (way * Math.PI) / 8);
@@ -88,8 +89,14 @@ export function placeLabel(
   for (const [ring, distance] of RINGS.entries())
     for (const way of WAYS) {
       const [cos, sin] = [Math.cos(way + away), Math.sin(way + away)];
-      const box = { x: x + distance * cos - w / 2 + (cos * w) / 2, y: y + distance * sin - h / 2 + (sin * h) / 2, w, h };
-      const inside = box.x >= frame.x && box.y >= frame.y && box.x + w <= frame.x + frame.w && box.y + h <= frame.y + frame.h;
+      const box = {
+        x: x + distance * cos - w / 2 + (cos * w) / 2,
+        y: y + distance * sin - h / 2 + (sin * h) / 2,
+        w,
+        h,
+      };
+      const inside =
+        box.x >= frame.x && box.y >= frame.y && box.x + w <= frame.x + frame.w && box.y + h <= frame.y + frame.h;
       if (!inside || !taken.isFree(box)) continue;
       if (ring <= 1 || !words) return { box, leader: null };
       if (distance > LONGEST_LEADER) return null;
@@ -102,4 +109,5 @@ export function placeLabel(
   return null;
 }
 
-export const isInside = ([px, py]: readonly [number, number], { x, y, w, h }: Box): boolean => px >= x && px <= x + w && py >= y && py <= y + h;
+export const isInside = ([px, py]: readonly [number, number], { x, y, w, h }: Box): boolean =>
+  px >= x && px <= x + w && py >= y && py <= y + h;

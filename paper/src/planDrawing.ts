@@ -30,7 +30,12 @@ export interface PlanDrawn {
 }
 
 /** One label or dimension at each step, which tells how much of it is done, from 0 to 1. */
-export function* planSteps(sheet: CutSheet, board: Board, options: SketchOptions, measure: Measure): Generator<number, PlanDrawn> {
+export function* planSteps(
+  sheet: CutSheet,
+  board: Board,
+  options: SketchOptions,
+  measure: Measure,
+): Generator<number, PlanDrawn> {
   const { frame, x, y } = board;
   const items: SceneItem[] = [];
   const taken = new Taken();
@@ -39,7 +44,14 @@ export function* planSteps(sheet: CutSheet, board: Board, options: SketchOptions
   for (const { closed, points } of sheet.shapes) {
     const drawn = points.map(at);
     if (drawn.every((place) => isInside(place, frame))) {
-      items.push(path('thing', drawn, { closed, stroke: 'pencil', width: closed ? 1 : 0.6, ...(closed ? { fill: 'pencil', opacity: 0.06 } : {}) }));
+      items.push(
+        path('thing', drawn, {
+          closed,
+          stroke: 'pencil',
+          width: closed ? 1 : 0.6,
+          ...(closed ? { fill: 'pencil', opacity: 0.06 } : {}),
+        }),
+      );
       taken.addLine(closed && drawn.length > 0 ? [...drawn, drawn[0]!] : drawn);
       continue;
     }
@@ -108,7 +120,11 @@ function labelMark(drawing: Drawing, row: Row): boolean {
   if (options.offsets && row.offset > 0)
     lines.push({
       text: msg('sketches.off', {
-        writtenLength: writtenLength(row.reading?.offset ?? row.offset, lengthUnit, row.reading?.rounding.offset ?? rounding ?? 'finest'),
+        writtenLength: writtenLength(
+          row.reading?.offset ?? row.offset,
+          lengthUnit,
+          row.reading?.rounding.offset ?? rounding ?? 'finest',
+        ),
         corner: row.corner,
       }),
       size: SMALL,
@@ -128,7 +144,11 @@ function labelMark(drawing: Drawing, row: Row): boolean {
     }
     let top = placed.box.y + 0.5;
     for (const line of shown) {
-      items.push(text('labels', placed.box.x + 1, top + line.size * 0.9, line.text, line.size, { weight: line.bold ? 'bold' : 'regular' }));
+      items.push(
+        text('labels', placed.box.x + 1, top + line.size * 0.9, line.text, line.size, {
+          weight: line.bold ? 'bold' : 'regular',
+        }),
+      );
       top += line.size + 1.4;
     }
     return true;
@@ -137,14 +157,23 @@ function labelMark(drawing: Drawing, row: Row): boolean {
 }
 
 /** Corner names stand inside the outline, toward its middle. */
-function labelCorner({ items, board, taken, words, measure }: Drawing, corner: PlanPoint & { readonly name: string }, corners: readonly PlanPoint[]): void {
+function labelCorner(
+  { items, board, taken, words, measure }: Drawing,
+  corner: PlanPoint & { readonly name: string },
+  corners: readonly PlanPoint[],
+): void {
   const { frame, x, y } = board;
-  const middle = { e: corners.reduce((sum, each) => sum + each.e, 0) / corners.length, n: corners.reduce((sum, each) => sum + each.n, 0) / corners.length };
+  const middle = {
+    e: corners.reduce((sum, each) => sum + each.e, 0) / corners.length,
+    n: corners.reduce((sum, each) => sum + each.n, 0) / corners.length,
+  };
   const w = measure(corner.name, LABEL, 'medium');
   const toward = Math.atan2(y(middle) - y(corner), x(middle) - x(corner));
   const placed = placeLabel(x(corner), y(corner), w, LABEL + 1, { taken, words, frame, away: toward });
   if (!placed || placed.leader) return;
   taken.add(placed.box);
   words.add(placed.box);
-  items.push(text('labels', placed.box.x, placed.box.y + LABEL * 0.9, corner.name, LABEL, { weight: 'medium', ink: 'pencil' }));
+  items.push(
+    text('labels', placed.box.x, placed.box.y + LABEL * 0.9, corner.name, LABEL, { weight: 'medium', ink: 'pencil' }),
+  );
 }

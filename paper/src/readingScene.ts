@@ -46,13 +46,20 @@ export function sectionScene(reading: StakeReading, drawn: ReadingDrawn): Scene 
   const hubY = lower && higher ? (TOP + BOTTOM) / 2 : lower ? TOP + 8 : higher ? BOTTOM - 12 : (TOP + BOTTOM) / 2 + 10;
   const largest = Math.max(...heights.map(({ cutFill }) => Math.abs(cutFill)), 1e-9);
   // The smaller of two is drawn at half way at least, so that both can be read.
-  const deep = (cutFill: number) => (cutFill === 0 ? 0 : Math.sign(cutFill) * (0.5 + 0.5 * (Math.abs(cutFill) / largest)) * (lower && higher ? 40 : 72));
+  const deep = (cutFill: number) =>
+    cutFill === 0 ? 0 : Math.sign(cutFill) * (0.5 + 0.5 * (Math.abs(cutFill) / largest)) * (lower && higher ? 40 : 72);
   const first = on ? HUB_X + 24 : heights.length > 1 ? 138 : 190;
   const width = (READING_WIDTH - first - 4) / Math.max(heights.length, 1) - 4;
   const features: Feature[] =
     heights.length === 0
       ? [{ what: offsetThing(reading, words), height: null, x: first, y: hubY, width }]
-      : heights.map((height, i) => ({ what: heightThing(height, words), height, x: first + i * (width + 4), y: hubY + deep(height.cutFill), width }));
+      : heights.map((height, i) => ({
+          what: heightThing(height, words),
+          height,
+          x: first + i * (width + 4),
+          y: hubY + deep(height.cutFill),
+          width,
+        }));
   const groundY = reading.carrier === 'surface' ? hubY : Math.min(BOTTOM + 26, hubY + 24);
   const groundEnd = on ? HUB_X + 16 : first - 22;
   const items: SceneItem[] = [
@@ -99,14 +106,22 @@ export function sectionScene(reading: StakeReading, drawn: ReadingDrawn): Scene 
     );
     if (heights.length < 2) items.push(...arrow(first - 2, hubY, 0));
     const level = `${words.reading.level} ${readLength(reading.offset, unit, reading.rounding, 'offset')}`;
-    items.push(text('dimensions', (HUB_X + first) / 2 + 8, hubY + 13, level, SIZE + 1, { align: 'middle', weight: 'bold' }));
+    items.push(
+      text('dimensions', (HUB_X + first) / 2 + 8, hubY + 13, level, SIZE + 1, { align: 'middle', weight: 'bold' }),
+    );
   }
   for (const feature of features) items.push(...featureItems(feature, hubY, reading, drawn));
   items.push(
     text('frame', 6, READING_HEIGHT - 6, words.reading.section, SIZE - 1, { ink: 'ink2' }),
     text('labels', 6, groundY + 20, fitted(reading.name, first - 12, SIZE, measure), SIZE, { weight: 'bold' }),
   );
-  return { title: filled(words.reading.title, { name: reading.name }), width: READING_WIDTH, height: READING_HEIGHT, items, ground: null };
+  return {
+    title: filled(words.reading.title, { name: reading.name }),
+    width: READING_WIDTH,
+    height: READING_HEIGHT,
+    items,
+    ground: null,
+  };
 }
 
 /** The hub or peg in the ground, and the lath beside a hub. */
@@ -139,17 +154,28 @@ function carrierItems(carrier: StakeReading['carrier'], hubY: number, groundY: n
           ),
         ]
       : [];
-  return [...lath, path('marks', box(HUB_X - 6, hubY, 12, groundY - hubY + 10), { closed: true, fill: 'hub', width: 1 })];
+  return [
+    ...lath,
+    path('marks', box(HUB_X - 6, hubY, 12, groundY - hubY + 10), { closed: true, fill: 'hub', width: 1 }),
+  ];
 }
 
-function featureItems({ what, height, x, y, width }: Feature, hubY: number, reading: StakeReading, drawn: ReadingDrawn): SceneItem[] {
+function featureItems(
+  { what, height, x, y, width }: Feature,
+  hubY: number,
+  reading: StakeReading,
+  drawn: ReadingDrawn,
+): SceneItem[] {
   const { words, measure } = drawn;
   const flat = Math.abs(y - hubY) < 2;
   const isAbove = y < hubY - 2;
   const items: SceneItem[] = [
     path('thing', box(x, y, width, BAR), { closed: true, stroke: 'pencil', fill: 'pencil', opacity: 0.18, width: 1 }),
     // Above the thing where the figure comes to it from below.
-    text('labels', x + 2, isAbove ? y - 5 : y + 19, fitted(what, width, SIZE, measure), SIZE, { ink: 'pencil', weight: 'medium' }),
+    text('labels', x + 2, isAbove ? y - 5 : y + 19, fitted(what, width, SIZE, measure), SIZE, {
+      ink: 'pencil',
+      weight: 'medium',
+    }),
   ];
   if (!height) return items;
   if (flat) return [...items, text('dimensions', x + 14, y - 6, words.onGrade, SIZE + 1, { weight: 'bold' })];
@@ -241,14 +267,38 @@ export function planScene(reading: StakeReading, { words, unit, measure }: Readi
     items.push(text('labels', placed.box.x + 1, placed.box.y + SIZE, shown, SIZE, rest));
   };
   const outward = Math.atan2(py - dy, px - dx);
-  if (!on) label((px + dx) / 2, (py + dy) / 2, readLength(reading.offset, unit, reading.rounding, 'offset'), outward + Math.PI / 2, { weight: 'bold' });
+  if (!on)
+    label(
+      (px + dx) / 2,
+      (py + dy) / 2,
+      readLength(reading.offset, unit, reading.rounding, 'offset'),
+      outward + Math.PI / 2,
+      { weight: 'bold' },
+    );
   label(px, py, reading.name, outward, { weight: 'bold' });
-  label(dx, dy, reading.reach.way === 'road' || reading.string !== null ? `${reading.to}, ${offsetThing(reading, words)}` : reading.to, outward + Math.PI, {
-    ink: 'pencil',
-    weight: 'medium',
-  });
-  items.push(...north(READING_WIDTH - 18, 10), text('frame', 6, READING_HEIGHT - 6, words.reading.plan, SIZE - 1, { ink: 'ink2' }));
-  return { title: filled(words.reading.title, { name: reading.name }), width: READING_WIDTH, height: READING_HEIGHT, items, ground: null };
+  label(
+    dx,
+    dy,
+    reading.reach.way === 'road' || reading.string !== null
+      ? `${reading.to}, ${offsetThing(reading, words)}`
+      : reading.to,
+    outward + Math.PI,
+    {
+      ink: 'pencil',
+      weight: 'medium',
+    },
+  );
+  items.push(
+    ...north(READING_WIDTH - 18, 10),
+    text('frame', 6, READING_HEIGHT - 6, words.reading.plan, SIZE - 1, { ink: 'ink2' }),
+  );
+  return {
+    title: filled(words.reading.title, { name: reading.name }),
+    width: READING_WIDTH,
+    height: READING_HEIGHT,
+    items,
+    ground: null,
+  };
 }
 
 /** The lath behind its hub, a bar across the way it faces. */

@@ -69,7 +69,11 @@ export const SMALL = 6.8;
 
 export const POINTS_PER_METRE = 72 / 0.0254;
 
-export const path = (layer: Layer, points: ScenePath['points'], rest: Partial<Omit<ScenePath, 'kind' | 'layer' | 'points'>> = {}): ScenePath => ({
+export const path = (
+  layer: Layer,
+  points: ScenePath['points'],
+  rest: Partial<Omit<ScenePath, 'kind' | 'layer' | 'points'>> = {},
+): ScenePath => ({
   kind: 'path',
   layer,
   points,
@@ -86,7 +90,18 @@ export const text = (
   words: string,
   size: number,
   rest: Partial<Omit<SceneText, 'kind' | 'layer' | 'x' | 'y' | 'text' | 'size'>> = {},
-): SceneText => ({ kind: 'text', layer, x, y, text: words, size, weight: 'regular', ink: 'ink', align: 'start', ...rest });
+): SceneText => ({
+  kind: 'text',
+  layer,
+  x,
+  y,
+  text: words,
+  size,
+  weight: 'regular',
+  ink: 'ink',
+  align: 'start',
+  ...rest,
+});
 
 export const box = (x: number, y: number, w: number, h: number): ScenePath['points'] => [
   [x, y],

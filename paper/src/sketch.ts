@@ -33,12 +33,20 @@ export interface SketchResult {
 }
 
 /** The whole sketch at once. */
-export const sketchScene = (sheet: NumberedSheet, options: SketchOptions, measure: Measure): SketchResult => toEnd(sketchSteps(sheet, options, measure));
+export const sketchScene = (sheet: NumberedSheet, options: SketchOptions, measure: Measure): SketchResult =>
+  toEnd(sketchSteps(sheet, options, measure));
 
 /** The marks alone, in a frame of a page that holds more; only as symbols where not all of their names have room. */
-export function planItems(sheet: CutSheet, board: Board, options: SketchOptions, measure: Measure): readonly SceneItem[] {
+export function planItems(
+  sheet: CutSheet,
+  board: Board,
+  options: SketchOptions,
+  measure: Measure,
+): readonly SceneItem[] {
   const { items, unlabelled } = toEnd(planSteps(sheet, board, options, measure));
-  return isCrowded(sheet.rows, unlabelled) ? items.filter(({ layer }) => layer !== 'labels' && layer !== 'dimensions') : items;
+  return isCrowded(sheet.rows, unlabelled)
+    ? items.filter(({ layer }) => layer !== 'labels' && layer !== 'dimensions')
+    : items;
 }
 
 function toEnd<T>(steps: Generator<number, T>): T {
@@ -48,7 +56,8 @@ function toEnd<T>(steps: Generator<number, T>): T {
   }
 }
 
-const isCrowded = (rows: readonly Row[], unlabelled: readonly string[]): boolean => unlabelled.length > rows.length * UNNAMED_SHARE;
+const isCrowded = (rows: readonly Row[], unlabelled: readonly string[]): boolean =>
+  unlabelled.length > rows.length * UNNAMED_SHARE;
 
 interface Page {
   readonly width: number;
@@ -61,7 +70,12 @@ interface Page {
 function pageOf({ paper, upright }: SketchOptions): Page {
   const [short, long] = PAPERS[paper];
   const [width, height] = upright ? [short, long] : [long, short];
-  const frame = { x: MARGIN + 8, y: MARGIN + HEAD + 8, w: width - 2 * MARGIN - 16, h: height - 2 * MARGIN - HEAD - FOOT - 16 };
+  const frame = {
+    x: MARGIN + 8,
+    y: MARGIN + HEAD + 8,
+    w: width - 2 * MARGIN - 16,
+    h: height - 2 * MARGIN - HEAD - FOOT - 16,
+  };
   return { width, height, frame, inner: { x: frame.x + 46, y: frame.y + 26, w: frame.w - 92, h: frame.h - 52 } };
 }
 
@@ -69,10 +83,17 @@ function pageOf({ paper, upright }: SketchOptions): Page {
  * The whole sketch, a small piece at each step: who draws for a person rests between them. Each step tells how much is done, from
  * 0 to 1. One page is tried first; each further try takes half of what is left.
  */
-export function* sketchSteps(sheet: NumberedSheet, options: SketchOptions, measure: Measure): Generator<number, SketchResult> {
+export function* sketchSteps(
+  sheet: NumberedSheet,
+  options: SketchOptions,
+  measure: Measure,
+): Generator<number, SketchResult> {
   const page = pageOf(options);
   const points = [...sheet.shapes.flatMap((shape) => shape.points), ...sheet.rows.map((row) => row.place)];
-  const board = { ...boardFor(points.length > 0 ? points : [{ e: 0, n: 0 }], page.inner, sheet.lengthUnit), frame: page.frame };
+  const board = {
+    ...boardFor(points.length > 0 ? points : [{ e: 0, n: 0 }], page.inner, sheet.lengthUnit),
+    frame: page.frame,
+  };
   const asked = { sheet, options, measure, page };
   let told = 0;
   const share = function* <T>(steps: Generator<number, T>): Generator<number, T> {
@@ -85,7 +106,10 @@ export function* sketchSteps(sheet: NumberedSheet, options: SketchOptions, measu
     }
   };
   const whole = yield* share(planSteps(sheet, board, options, measure));
-  let result: SketchResult = { pages: [sceneOf(asked, board, whole, sheet.rows.length, '')], unlabelled: whole.unlabelled };
+  let result: SketchResult = {
+    pages: [sceneOf(asked, board, whole, sheet.rows.length, '')],
+    unlabelled: whole.unlabelled,
+  };
   let named = whole.unlabelled.length;
   for (const { scale, tiles } of isCrowded(sheet.rows, whole.unlabelled) ? partings(sheet, board, page) : []) {
     const parted = yield* share(partSteps(asked, board, scale, tiles));
@@ -97,11 +121,20 @@ export function* sketchSteps(sheet: NumberedSheet, options: SketchOptions, measu
 }
 
 /** Round scales at which the plan takes more than one page, the smallest number of pages first. */
-function partings({ rows, lengthUnit }: CutSheet, { scale }: Board, { inner }: Page): { readonly scale: number; readonly tiles: readonly Tile<Row>[] }[] {
+function partings(
+  { rows, lengthUnit }: CutSheet,
+  { scale }: Board,
+  { inner }: Page,
+): { readonly scale: number; readonly tiles: readonly Tile<Row>[] }[] {
   const room = (inner.w * inner.h) / LABEL_AREA;
   return finerScales(scale, lengthUnit)
-    .map((finer) => ({ scale: finer, tiles: tilesOf(rows, (inner.w * finer) / POINTS_PER_METRE, (inner.h * finer) / POINTS_PER_METRE) }))
-    .filter(({ tiles }) => tiles.length > 1 && tiles.length <= MOST_PAGES && tiles.every((tile) => tile.rows.length <= room));
+    .map((finer) => ({
+      scale: finer,
+      tiles: tilesOf(rows, (inner.w * finer) / POINTS_PER_METRE, (inner.h * finer) / POINTS_PER_METRE),
+    }))
+    .filter(
+      ({ tiles }) => tiles.length > 1 && tiles.length <= MOST_PAGES && tiles.every((tile) => tile.rows.length <= room),
+    );
 }
 
 interface Asked {
@@ -112,7 +145,12 @@ interface Asked {
 }
 
 /** A key of all pages, and each of them. */
-function* partSteps(asked: Asked, whole: Board, scale: number, tiles: readonly Tile<Row>[]): Generator<number, SketchResult> {
+function* partSteps(
+  asked: Asked,
+  whole: Board,
+  scale: number,
+  tiles: readonly Tile<Row>[],
+): Generator<number, SketchResult> {
   const { sheet, options, measure, page } = asked;
   const unlabelled: string[] = [];
   const pages: Scene[] = [];
@@ -123,7 +161,15 @@ function* partSteps(asked: Asked, whole: Board, scale: number, tiles: readonly T
       const step = steps.next();
       if (step.done) {
         unlabelled.push(...step.value.unlabelled);
-        pages.push(sceneOf(asked, board, step.value, tile.rows.length, msg('sketches.partOf', { i: i + 1, tiles: tiles.length })));
+        pages.push(
+          sceneOf(
+            asked,
+            board,
+            step.value,
+            tile.rows.length,
+            msg('sketches.partOf', { i: i + 1, tiles: tiles.length }),
+          ),
+        );
         break;
       }
       yield (i + step.value) / tiles.length;
@@ -147,24 +193,47 @@ function keyOf(asked: Asked, board: Board, tiles: readonly Tile<Row>[]): Scene {
     ];
   });
   const items = [...plain.items.filter(({ layer }) => layer !== 'labels'), ...marks, ...parts];
-  return sceneOf(asked, board, { items, unlabelled: [] }, sheet.rows.length, msg('sketches.keyToParts', { tiles: tiles.length }));
+  return sceneOf(
+    asked,
+    board,
+    { items, unlabelled: [] },
+    sheet.rows.length,
+    msg('sketches.keyToParts', { tiles: tiles.length }),
+  );
 }
 
 /** A page around what is drawn: title, frame, north, scale, legend and notes. */
-function sceneOf({ sheet, options, measure, page }: Asked, board: Board, { items, unlabelled }: PlanDrawn, marks: number, part: string): Scene {
+function sceneOf(
+  { sheet, options, measure, page }: Asked,
+  board: Board,
+  { items, unlabelled }: PlanDrawn,
+  marks: number,
+  part: string,
+): Scene {
   const { width, height } = page;
   const called =
-    sheet.number === undefined ? sheet.package : msg('sketches.cutSheetRevision', { number: sheet.number, revision: sheet.revision, package: sheet.package });
+    sheet.number === undefined
+      ? sheet.package
+      : msg('sketches.cutSheetRevision', { number: sheet.number, revision: sheet.revision, package: sheet.package });
   const title = part === '' ? called : `${called}, ${part}`;
   const bottom = height - MARGIN;
   const unit = UNIT_ABBREVIATION[sheet.lengthUnit];
   const heights =
     sheet.siteZero === null
       ? msg('sketches.heightsAreTrueHeights')
-      : msg('sketches.heightsAreTrueHeightsSiteZeroIs', { writtenLength: writtenLength(sheet.siteZero, sheet.lengthUnit, 'finest'), unit });
+      : msg('sketches.heightsAreTrueHeightsSiteZeroIs', {
+          writtenLength: writtenLength(sheet.siteZero, sheet.lengthUnit, 'finest'),
+          unit,
+        });
   const notes = [
     msg('sketches.lengthsInLevelBetweenTheMarksAs', { unit, heights }),
-    ...(unlabelled.length > 0 ? [msg('sketches.noRoomToName', { fitted: fitted(unlabelled.join(', '), width - 2 * MARGIN - 190, SMALL, measure) })] : []),
+    ...(unlabelled.length > 0
+      ? [
+          msg('sketches.noRoomToName', {
+            fitted: fitted(unlabelled.join(', '), width - 2 * MARGIN - 190, SMALL, measure),
+          }),
+        ]
+      : []),
   ];
   const about = msg('sketches.for', { site: sheet.site, crew: sheet.crew, marks });
   return {
@@ -174,11 +243,22 @@ function sceneOf({ sheet, options, measure, page }: Asked, board: Board, { items
     ground: board.ground,
     items: [
       ...items,
-      path('frame', box(MARGIN, MARGIN + HEAD, width - 2 * MARGIN, height - 2 * MARGIN - HEAD - FOOT), { closed: true, width: 1 }),
-      text('frame', MARGIN, MARGIN + 16, fitted(title, width - 2 * MARGIN - 120, 16, measure, 'bold'), 16, { weight: 'bold' }),
+      path('frame', box(MARGIN, MARGIN + HEAD, width - 2 * MARGIN, height - 2 * MARGIN - HEAD - FOOT), {
+        closed: true,
+        width: 1,
+      }),
+      text('frame', MARGIN, MARGIN + 16, fitted(title, width - 2 * MARGIN - 120, 16, measure, 'bold'), 16, {
+        weight: 'bold',
+      }),
       text('frame', MARGIN, MARGIN + 32, fitted(about, width - 2 * MARGIN - 120, 9.5, measure), 9.5, { ink: 'ink2' }),
-      text('frame', width - MARGIN, MARGIN + 16, scaleWords(board.scale, sheet.lengthUnit), 11, { weight: 'bold', align: 'end' }),
-      text('frame', width - MARGIN, MARGIN + 32, msg('sketches.drawnFor', { paper: options.paper }), 9.5, { align: 'end', ink: 'ink2' }),
+      text('frame', width - MARGIN, MARGIN + 16, scaleWords(board.scale, sheet.lengthUnit), 11, {
+        weight: 'bold',
+        align: 'end',
+      }),
+      text('frame', width - MARGIN, MARGIN + 32, msg('sketches.drawnFor', { paper: options.paper }), 9.5, {
+        align: 'end',
+        ink: 'ink2',
+      }),
       ...north(width - MARGIN - 14, MARGIN + HEAD + 8),
       ...scaleBar(width - MARGIN - 8, bottom - FOOT - 8, board, sheet.lengthUnit),
       ...legend(MARGIN, bottom - FOOT + 14, sheet, measure),
@@ -192,13 +272,21 @@ function legend(x: number, y: number, sheet: CutSheet, measure: Measure): SceneI
   const items: SceneItem[] = [];
   let left = x;
   const entry = (draw: (at: number) => SceneItem[], words: string) => {
-    items.push(...draw(left + 6).map((item) => ({ ...item, layer: 'frame' as const })), text('frame', left + 16, y + 2.5, words, SMALL, { ink: 'ink2' }));
+    items.push(
+      ...draw(left + 6).map((item) => ({ ...item, layer: 'frame' as const })),
+      text('frame', left + 16, y + 2.5, words, SMALL, { ink: 'ink2' }),
+    );
     left += 16 + measure(words, SMALL, 'regular') + 14;
   };
   const standings = [...new Set(sheet.rows.map((row) => row.standing))];
-  if (standings.includes('held')) entry((at) => markSymbol(at, y, 'held'), msg('sketches.mark', { held: STANDING.held }));
+  if (standings.includes('held'))
+    entry((at) => markSymbol(at, y, 'held'), msg('sketches.mark', { held: STANDING.held }));
   const others = standings.filter((each) => each !== 'held');
-  if (others.length > 0) entry((at) => markSymbol(at, y, others[0]!), msg('sketches.mark2', { others: others.map((each) => STANDING[each]).join(' or ') }));
+  if (others.length > 0)
+    entry(
+      (at) => markSymbol(at, y, others[0]!),
+      msg('sketches.mark2', { others: others.map((each) => STANDING[each]).join(' or ') }),
+    );
   if (sheet.rows.some((row) => row.offset > 0))
     entry(
       (at) => [

@@ -10,4 +10,11 @@ export interface SketchOptions {
   readonly offsets: boolean;
 }
 
-export const SKETCH_OPTIONS: SketchOptions = { paper: 'A4', upright: false, dimensions: true, diagonals: true, heights: true, offsets: true };
+export const SKETCH_OPTIONS: SketchOptions = {
+  paper: 'A4',
+  upright: false,
+  dimensions: true,
+  diagonals: true,
+  heights: true,
+  offsets: true,
+};

@@ -6,8 +6,10 @@ const ANCHOR = { start: 'start', middle: 'middle', end: 'end' } as const;
 
 /** What XML has no place for: control characters, halves of letters, and two that are none. */
 // oxlint-disable-next-line no-control-regex
-const UNWRITABLE = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
-const escaped = (text: string): string => text.replace(UNWRITABLE, '').replace(/[&<>"']/g, (letter) => `&#${letter.charCodeAt(0)};`);
+const UNWRITABLE =
+  /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
+const escaped = (text: string): string =>
+  text.replace(UNWRITABLE, '').replace(/[&<>"']/g, (letter) => `&#${letter.charCodeAt(0)};`);
 const number = (value: number): string => String(Math.round(value * 100) / 100);
 
 function itemSvg(item: SceneItem): string {
@@ -15,7 +17,9 @@ function itemSvg(item: SceneItem): string {
     const turn = item.turn ? ` transform="rotate(${number(item.turn)} ${number(item.x)} ${number(item.y)})"` : '';
     return `<text x="${number(item.x)}" y="${number(item.y)}" font-size="${number(item.size)}" font-weight="${WEIGHT[item.weight]}" fill="${INKS[item.ink]}" text-anchor="${ANCHOR[item.align]}"${turn}>${escaped(item.text)}</text>`;
   }
-  const d = item.points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${number(x)} ${number(y)}`).join('') + (item.closed ? 'Z' : '');
+  const d =
+    item.points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${number(x)} ${number(y)}`).join('') +
+    (item.closed ? 'Z' : '');
   const opacity = item.opacity === undefined ? '' : ` fill-opacity="${item.opacity}"`;
   const dash = item.dash ? ` stroke-dasharray="${item.dash} ${item.dash}"` : '';
   return `<path d="${d}" fill="${item.fill ? INKS[item.fill] : 'none'}"${opacity} stroke="${item.stroke ? INKS[item.stroke] : 'none'}" stroke-width="${item.width}"${dash}/>`;

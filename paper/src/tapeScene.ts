@@ -25,18 +25,26 @@ export interface TapeDrawn {
 export function tapeScene({ point, pair: { a, b, tapes }, title, unit, measure }: TapeDrawn): Scene {
   const frame = { x: 8, y: 8, w: WIDTH - 16, h: HEIGHT - 16 };
   const ground = groundFor([a, b, point]);
-  const at = (place: PlanPoint) => [(place.e - ground.e) / ground.perPoint, (ground.n - place.n) / ground.perPoint] as const;
+  const at = (place: PlanPoint) =>
+    [(place.e - ground.e) / ground.perPoint, (ground.n - place.n) / ground.perPoint] as const;
   const [pa, pb, pp] = [at(a), at(b), at(point)];
   const taken = new Taken();
   const items: SceneItem[] = [];
   const length = (metres: number) => `${formatLength(metres, unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}`;
-  const written = (words: string, [x, y]: readonly [number, number], size: number, weight: 'regular' | 'bold', ink: 'ink' | 'ink2' | 'pencil') => {
+  const written = (
+    words: string,
+    [x, y]: readonly [number, number],
+    size: number,
+    weight: 'regular' | 'bold',
+    ink: 'ink' | 'ink2' | 'pencil',
+  ) => {
     const placed = placeLabel(x, y, measure(words, size, weight) + 2, size + 2, { taken, frame });
     if (!placed) return;
     taken.add(placed.box);
     items.push(text('labels', placed.box.x + 1, placed.box.y + size * 0.9, words, size, { weight, ink }));
   };
-  const middle = (from: readonly [number, number], to: readonly [number, number]) => [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2] as const;
+  const middle = (from: readonly [number, number], to: readonly [number, number]) =>
+    [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2] as const;
   items.push(
     path('dimensions', [pa, pb], { stroke: 'ink2', width: 0.6, dash: 4 }),
     path('offsets', [pa, pp], { width: 1.3 }),

@@ -9,7 +9,11 @@ export interface Tile<T> {
 }
 
 /** Pages of equal size that cover all places, row by row from the north-west; those without any are left out. */
-export function tilesOf<T extends { readonly place: PlanPoint }>(rows: readonly T[], width: Metres, height: Metres): Tile<T>[] {
+export function tilesOf<T extends { readonly place: PlanPoint }>(
+  rows: readonly T[],
+  width: Metres,
+  height: Metres,
+): Tile<T>[] {
   if (rows.length === 0) return [];
   const [east, north] = [rows.map(({ place }) => place.e), rows.map(({ place }) => place.n)];
   const [minE, maxE, minN, maxN] = [Math.min(...east), Math.max(...east), Math.min(...north), Math.max(...north)];

@@ -36,7 +36,12 @@ function hall(): CutSheet {
   const solution = story.station('S1');
   story.prove(solution, 'P1');
   work.body.plans.forEach((_plan, i) => story.set(solution, work, i));
-  return cutSheet(story.state, story.trust(), { package: work, issuedBy: 'Mara', issuedAt: story.instant(), timeZone: 'UTC' }, null);
+  return cutSheet(
+    story.state,
+    story.trust(),
+    { package: work, issuedBy: 'Mara', issuedAt: story.instant(), timeZone: 'UTC' },
+    null,
+  );
 }
 
 /** The box that an upright text takes. */
@@ -48,7 +53,9 @@ const overlapping = (texts: readonly SceneText[]) =>
   texts.flatMap((one, i) =>
     texts.slice(i + 1).flatMap((other) => {
       const [a, b] = [boxOf(one), boxOf(other)];
-      return a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h ? [`${one.text} / ${other.text}`] : [];
+      return a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h
+        ? [`${one.text} / ${other.text}`]
+        : [];
     }),
   );
 const textsOf = (scene: Scene): SceneText[] => scene.items.filter((item): item is SceneText => item.kind === 'text');
@@ -81,7 +88,8 @@ describe('a sketch', () => {
         } = sketchScene(sheet, { ...SKETCH_OPTIONS, paper, upright }, measure);
         expect(unlabelled).toEqual([]);
         const texts = textsOf(scene);
-        for (const { name } of sheet.rows) expect([name, texts.filter(({ text }) => text === name).length]).toEqual([name, 1]);
+        for (const { name } of sheet.rows)
+          expect([name, texts.filter(({ text }) => text === name).length]).toEqual([name, 1]);
         expect(overlapping(texts.filter(({ layer, turn }) => layer === 'labels' && !turn))).toEqual([]);
         const [w, h] = upright ? PAPERS[paper] : [PAPERS[paper][1], PAPERS[paper][0]];
         expect([scene.width, scene.height]).toEqual([w, h]);
@@ -120,7 +128,9 @@ describe('a sketch', () => {
     const distances = sheet.rows.flatMap((a, i) => sheet.rows.slice(i + 1).map((b) => planDistance(a.place, b.place)));
     for (const each of written) expect(distances.some((distance) => Math.abs(distance - each) <= 0.0005)).toBe(true);
     expect(
-      textsOf(sketchScene(sheet, { ...SKETCH_OPTIONS, dimensions: false, diagonals: false }, measure).pages[0]).some(({ layer }) => layer === 'dimensions'),
+      textsOf(sketchScene(sheet, { ...SKETCH_OPTIONS, dimensions: false, diagonals: false }, measure).pages[0]).some(
+        ({ layer }) => layer === 'dimensions',
+      ),
     ).toBe(false);
   });
 
@@ -132,7 +142,9 @@ describe('a sketch', () => {
     });
   /** Leaders, and lines of distances. */
   const leadersOf = (scene: Scene) =>
-    scene.items.filter((item): item is ScenePath => item.kind === 'path' && (item.layer === 'labels' || item.layer === 'dimensions'));
+    scene.items.filter(
+      (item): item is ScenePath => item.kind === 'path' && (item.layer === 'labels' || item.layer === 'dimensions'),
+    );
 
   it('of hundreds of marks is a key and parts at a larger scale, on which each is named once and no leader runs through a name', () => {
     const rows = crowdOf(400, 2.5);
@@ -142,11 +154,17 @@ describe('a sketch', () => {
       { e: 4060, n: 8060, name: 'C' },
       { e: 3990, n: 8060, name: 'D' },
     ];
-    const { pages, unlabelled } = sketchScene({ ...sheet, shapes: [{ closed: true, points: corners }], rows }, SKETCH_OPTIONS, measure);
+    const { pages, unlabelled } = sketchScene(
+      { ...sheet, shapes: [{ closed: true, points: corners }], rows },
+      SKETCH_OPTIONS,
+      measure,
+    );
     const [key, ...parts] = pages;
     expect(parts.length).toBeGreaterThan(3);
     expect(unlabelled.length).toBeLessThanOrEqual(8);
-    const names = parts.flatMap((part) => textsOf(part).filter(({ layer, text }) => layer === 'labels' && text.startsWith('CROWDED-')));
+    const names = parts.flatMap((part) =>
+      textsOf(part).filter(({ layer, text }) => layer === 'labels' && text.startsWith('CROWDED-')),
+    );
     expect([...names.map(({ text }) => text), ...unlabelled].sort()).toEqual(rows.map(({ name }) => name).sort());
     expect(
       textsOf(key)
@@ -162,7 +180,10 @@ describe('a sketch', () => {
       expect(overlapping(labels)).toEqual([]);
       for (const { points } of leadersOf(part))
         for (let share = 0.1; share < 0.85; share += 0.05) {
-          const [x, y] = [0, 1].map((axis) => points[0]![axis]! + (points[1]![axis]! - points[0]![axis]!) * share) as [number, number];
+          const [x, y] = [0, 1].map((axis) => points[0]![axis]! + (points[1]![axis]! - points[0]![axis]!) * share) as [
+            number,
+            number,
+          ];
           expect(
             labels
               .filter((label) => {
@@ -175,7 +196,8 @@ describe('a sketch', () => {
       // The outline leads off each part, and ends at its frame.
       for (const item of part.items) {
         if (item.kind !== 'path') continue;
-        for (const [x, y] of item.points) expect([x >= 0 && x <= part.width && y >= 0 && y <= part.height, e, n]).toEqual([true, e, n]);
+        for (const [x, y] of item.points)
+          expect([x >= 0 && x <= part.width && y >= 0 && y <= part.height, e, n]).toEqual([true, e, n]);
       }
     }
     const drawn = new DxfParser().parseSync(
@@ -187,12 +209,18 @@ describe('a sketch', () => {
     )!;
     const texts = drawn.entities.filter(({ type }) => type === 'TEXT') as unknown as { text: string }[];
     expect(texts.filter(({ text }) => text.startsWith('CROWDED-'))).toHaveLength(names.length);
-    expect(drawn.entities.filter(({ type, layer }) => type === 'POLYLINE' && layer === 'THING-TO-BUILD')).toHaveLength(1);
+    expect(drawn.entities.filter(({ type, layer }) => type === 'POLYLINE' && layer === 'THING-TO-BUILD')).toHaveLength(
+      1,
+    );
     expect(drawn.entities.some(({ layer }) => layer === 'FRAME')).toBe(false);
   });
 
   it('whose marks stand too close for any page says which it could not name, and still draws them', () => {
-    const { pages, unlabelled } = sketchScene({ ...sheet, shapes: [], rows: crowdOf(400, 0.04) }, { ...SKETCH_OPTIONS, heights: false }, measure);
+    const { pages, unlabelled } = sketchScene(
+      { ...sheet, shapes: [], rows: crowdOf(400, 0.04) },
+      { ...SKETCH_OPTIONS, heights: false },
+      measure,
+    );
     const last = pages.at(-1)!;
     expect(unlabelled.length).toBeGreaterThan(0);
     expect(textsOf(last).some(({ text }) => text.startsWith('No room to name: CROWDED-'))).toBe(true);
@@ -228,19 +256,32 @@ describe('a sketch', () => {
       const marks = sheet.rows.map((row) => ({ name: row.name, ...row.place, z: row.hubZ }));
       const read = new DxfParser().parseSync(sceneDxf([scene], unit, marks))!;
       expect(read.header['$INSUNITS']).toBe(unit === 'metre' ? 6 : 2);
-      expect(Object.keys(read.tables.layer.layers)).toEqual(['THING-TO-BUILD', 'OFFSETS', 'MARKS', 'LABELS', 'DIMENSIONS', 'FRAME']);
-      const points = read.entities.filter(({ type }) => type === 'POINT') as unknown as { position: { x: number; y: number; z: number } }[];
+      expect(Object.keys(read.tables.layer.layers)).toEqual([
+        'THING-TO-BUILD',
+        'OFFSETS',
+        'MARKS',
+        'LABELS',
+        'DIMENSIONS',
+        'FRAME',
+      ]);
+      const points = read.entities.filter(({ type }) => type === 'POINT') as unknown as {
+        position: { x: number; y: number; z: number };
+      }[];
       expect(points).toHaveLength(marks.length);
       points.forEach(({ position }, i) => {
         expect(position.x).toBeCloseTo(marks[i]!.e * factor, 5);
         expect(position.y).toBeCloseTo(marks[i]!.n * factor, 5);
         expect(position.z).toBeCloseTo(marks[i]!.z! * factor, 5);
       });
-      const outline = read.entities.find(({ type, layer }) => type === 'POLYLINE' && layer === 'THING-TO-BUILD') as unknown as {
+      const outline = read.entities.find(
+        ({ type, layer }) => type === 'POLYLINE' && layer === 'THING-TO-BUILD',
+      ) as unknown as {
         vertices: { x: number; y: number }[];
       };
       expect(outline.vertices[0]!.x).toBeCloseTo(sheet.shapes[0]!.points[0]!.e * factor, 4);
-      const texts = (read.entities as unknown as { type: string; text?: string }[]).filter(({ type }) => type === 'TEXT').map(({ text }) => text);
+      const texts = (read.entities as unknown as { type: string; text?: string }[])
+        .filter(({ type }) => type === 'TEXT')
+        .map(({ text }) => text);
       for (const { name } of sheet.rows) expect(texts).toContain(name);
     }
   });
@@ -254,7 +295,11 @@ describe('how a stake is read', () => {
   };
   const heights = (...cutFills: number[]): StakeReading => ({
     ...reading,
-    heights: cutFills.map((cutFill, i) => ({ reference: i === 0 ? ('topOfWall' as const) : ('finishedFloor' as const), string: null, cutFill })),
+    heights: cutFills.map((cutFill, i) => ({
+      reference: i === 0 ? ('topOfWall' as const) : ('finishedFloor' as const),
+      string: null,
+      cutFill,
+    })),
   });
 
   it('draws what is lower below the hub and what is higher above it, each with its own figure', () => {
@@ -267,7 +312,9 @@ describe('how a stake is read', () => {
       const thing = section.items.find((item) => item.kind === 'path' && item.layer === 'thing')!;
       if (hub.kind !== 'path' || thing.kind !== 'path') throw new Error('no hub');
       expect(Math.sign(thing.points[0]![1] - hub.points[0]![1])).toBe(Math.sign(cutFill));
-      expect(textsOf(section).map(({ text }) => text)).toEqual(expect.arrayContaining([word, 'top of wall', `level ${reading.offset.toFixed(3)} m`]));
+      expect(textsOf(section).map(({ text }) => text)).toEqual(
+        expect.arrayContaining([word, 'top of wall', `level ${reading.offset.toFixed(3)} m`]),
+      );
     }
     expect(textsOf(scenes(heights(0))[0]).map(({ text }) => text)).toContain('ON GRADE');
   });
@@ -297,7 +344,9 @@ describe('how a stake is read', () => {
   it('from above shows the way from the mark to the thing with north up', () => {
     const there = { ...reading, place: { e: 10, n: 20 }, design: { e: 10, n: 22 }, lines: [] };
     const [, plan] = scenes(there);
-    const way = plan.items.find((item) => item.kind === 'path' && item.layer === 'dimensions' && item.dash !== undefined)!;
+    const way = plan.items.find(
+      (item) => item.kind === 'path' && item.layer === 'dimensions' && item.dash !== undefined,
+    )!;
     if (way.kind !== 'path') throw new Error('no way');
     expect(way.points[0]![0]).toBeCloseTo(way.points[1]![0], 9);
     expect(way.points[1]![1]).toBeLessThan(way.points[0]![1]);
@@ -306,37 +355,55 @@ describe('how a stake is read', () => {
 
 describe('a file’s name', () => {
   it('is of letters that every system takes', () => {
-    expect(['Ticket hall: Nord-Süd', '../../etc/passwd', '你好', ' = '].map(fileWord)).toEqual(['ticket-hall-nord-sud', 'etc-passwd', 'marks', 'marks']);
+    expect(['Ticket hall: Nord-Süd', '../../etc/passwd', '你好', ' = '].map(fileWord)).toEqual([
+      'ticket-hall-nord-sud',
+      'etc-passwd',
+      'marks',
+      'marks',
+    ]);
   });
 });
 
 describe('two tapes', () => {
-  const place = fc.record({ e: fc.double({ min: -12, max: 12, noNaN: true }), n: fc.double({ min: -12, max: 12, noNaN: true }) });
+  const place = fc.record({
+    e: fc.double({ min: -12, max: 12, noNaN: true }),
+    n: fc.double({ min: -12, max: 12, noNaN: true }),
+  });
   it('are drawn where they lie, with every figure once and none on another', () => {
     fc.assert(
-      fc.property(place, place, place, fc.constantFrom('metre' as const, 'usSurveyFoot' as const), (first, second, at, unit) => {
-        const point = { ...at, name: 'B3' };
-        const [pair] = tapedPairs(point, [
-          { ...first, name: 'H-1 W' },
-          { ...second, name: 'H-12 N' },
-        ]);
-        fc.pre(pair !== undefined);
-        const scene = tapeScene({ point, pair: pair, title: 'Two tapes to B3', unit, measure });
-        const texts = textsOf(scene);
-        for (const name of ['B3', 'H-1 W', 'H-12 N']) expect(texts.filter(({ text }) => text === name)).toHaveLength(1);
-        expect(overlapping(texts)).toEqual([]);
-        for (const box of texts.map(boxOf)) {
-          expect(box.x).toBeGreaterThanOrEqual(0);
-          expect(box.x + box.w).toBeLessThanOrEqual(scene.width);
-        }
-        const tapes = scene.items.filter((item) => item.kind === 'path' && item.layer === 'offsets');
-        const { perPoint } = scene.ground!;
-        expect(
-          tapes.map((tape) =>
-            tape.kind === 'path' ? Math.hypot(tape.points[0]![0] - tape.points[1]![0], tape.points[0]![1] - tape.points[1]![1]) * perPoint : 0,
-          ),
-        ).toEqual([expect.closeTo(pair.tapes.fromA, 6), expect.closeTo(pair.tapes.fromB, 6)]);
-      }),
+      fc.property(
+        place,
+        place,
+        place,
+        fc.constantFrom('metre' as const, 'usSurveyFoot' as const),
+        (first, second, at, unit) => {
+          const point = { ...at, name: 'B3' };
+          const [pair] = tapedPairs(point, [
+            { ...first, name: 'H-1 W' },
+            { ...second, name: 'H-12 N' },
+          ]);
+          fc.pre(pair !== undefined);
+          const scene = tapeScene({ point, pair: pair, title: 'Two tapes to B3', unit, measure });
+          const texts = textsOf(scene);
+          for (const name of ['B3', 'H-1 W', 'H-12 N'])
+            expect(texts.filter(({ text }) => text === name)).toHaveLength(1);
+          expect(overlapping(texts)).toEqual([]);
+          for (const box of texts.map(boxOf)) {
+            expect(box.x).toBeGreaterThanOrEqual(0);
+            expect(box.x + box.w).toBeLessThanOrEqual(scene.width);
+          }
+          const tapes = scene.items.filter((item) => item.kind === 'path' && item.layer === 'offsets');
+          const { perPoint } = scene.ground!;
+          expect(
+            tapes.map((tape) =>
+              tape.kind === 'path'
+                ? Math.hypot(tape.points[0]![0] - tape.points[1]![0], tape.points[0]![1] - tape.points[1]![1]) *
+                  perPoint
+                : 0,
+            ),
+          ).toEqual([expect.closeTo(pair.tapes.fromA, 6), expect.closeTo(pair.tapes.fromB, 6)]);
+        },
+      ),
       { numRuns: 200 },
     );
   });

@@ -9,7 +9,10 @@ import { tilesOf } from '../src/tiles.ts';
 const BOX = { x: 10, y: 20, w: 100, h: 60 };
 const isIn = ([x, y]: readonly [number, number], slack = 1e-9) =>
   x >= BOX.x - slack && x <= BOX.x + BOX.w + slack && y >= BOX.y - slack && y <= BOX.y + BOX.h + slack;
-const place = fc.tuple(fc.double({ min: -200, max: 300, noNaN: true }), fc.double({ min: -200, max: 300, noNaN: true }));
+const place = fc.tuple(
+  fc.double({ min: -200, max: 300, noNaN: true }),
+  fc.double({ min: -200, max: 300, noNaN: true }),
+);
 const lengthOf = (points: readonly (readonly [number, number])[]) =>
   points.slice(1).reduce((sum, [x, y], i) => sum + Math.hypot(x - points[i]![0], y - points[i]![1]), 0);
 
@@ -24,7 +27,9 @@ describe('a line cut to a frame', () => {
         const steps = 400;
         const walked = ring.slice(1).reduce((sum, [x2, y2], i) => {
           const [x1, y1] = ring[i]!;
-          const inside = Array.from({ length: steps }, (_, k) => (k + 0.5) / steps).filter((t) => isIn([x1 + (x2 - x1) * t, y1 + (y2 - y1) * t])).length;
+          const inside = Array.from({ length: steps }, (_, k) => (k + 0.5) / steps).filter((t) =>
+            isIn([x1 + (x2 - x1) * t, y1 + (y2 - y1) * t]),
+          ).length;
           return sum + (inside / steps) * Math.hypot(x2 - x1, y2 - y1);
         }, 0);
         const kept = pieces.reduce((sum, piece) => sum + lengthOf(piece), 0);
@@ -67,7 +72,10 @@ describe('a line cut to a frame', () => {
 });
 
 describe('pages side by side', () => {
-  const point = fc.record({ e: fc.double({ min: 0, max: 900, noNaN: true }), n: fc.double({ min: 0, max: 900, noNaN: true }) });
+  const point = fc.record({
+    e: fc.double({ min: 0, max: 900, noNaN: true }),
+    n: fc.double({ min: 0, max: 900, noNaN: true }),
+  });
   it('hold every place once, each within its page', () => {
     fc.assert(
       fc.property(
@@ -94,7 +102,12 @@ describe('pages side by side', () => {
   it('go row by row from the north-west, without empty ones', () => {
     const at = (e: number, n: number) => ({ place: { e, n } });
     const rows = [at(0, 0), at(300, 0), at(0, 200), at(300, 200)];
-    expect(tilesOf(rows, 200, 120).map((tile) => tile.rows.map(({ place: { e, n } }) => [e, n]))).toEqual([[[0, 200]], [[300, 200]], [[0, 0]], [[300, 0]]]);
+    expect(tilesOf(rows, 200, 120).map((tile) => tile.rows.map(({ place: { e, n } }) => [e, n]))).toEqual([
+      [[0, 200]],
+      [[300, 200]],
+      [[0, 0]],
+      [[300, 0]],
+    ]);
     expect(tilesOf([], 200, 120)).toEqual([]);
     expect(tilesOf([at(5, 5)], 200, 120)).toMatchObject([{ centre: { e: 5, n: 5 }, width: 0, height: 0 }]);
   });
@@ -104,7 +117,10 @@ describe('a label', () => {
   it('never lies on what was there before, or is given no place at all', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.record({ x: fc.integer({ min: 20, max: 180 }), y: fc.integer({ min: 20, max: 180 }) }), { minLength: 1, maxLength: 25 }),
+        fc.array(fc.record({ x: fc.integer({ min: 20, max: 180 }), y: fc.integer({ min: 20, max: 180 }) }), {
+          minLength: 1,
+          maxLength: 25,
+        }),
         (marks) => {
           const taken = new Taken();
           const placed = marks.flatMap(({ x, y }) => {
@@ -114,7 +130,8 @@ describe('a label', () => {
             return [found.box];
           });
           placed.forEach((one, i) => placed.slice(i + 1).forEach((other) => expect(touches(one, other)).toBe(false)));
-          for (const { x, y, w, h } of placed) expect([x >= 0, y >= 0, x + w <= 200, y + h <= 200]).toEqual([true, true, true, true]);
+          for (const { x, y, w, h } of placed)
+            expect([x >= 0, y >= 0, x + w <= 200, y + h <= 200]).toEqual([true, true, true, true]);
         },
       ),
     );
@@ -122,8 +139,24 @@ describe('a label', () => {
 });
 
 describe('a scene as SVG', () => {
-  const scene = (items: readonly SceneItem[], title = 'x'): Scene => ({ width: 100, height: 50, title, items, ground: null });
-  const words = (text: string): SceneItem => ({ kind: 'text', layer: 'labels', x: 1, y: 2, text, size: 8, weight: 'bold', ink: 'ink', align: 'start' });
+  const scene = (items: readonly SceneItem[], title = 'x'): Scene => ({
+    width: 100,
+    height: 50,
+    title,
+    items,
+    ground: null,
+  });
+  const words = (text: string): SceneItem => ({
+    kind: 'text',
+    layer: 'labels',
+    x: 1,
+    y: 2,
+    text,
+    size: 8,
+    weight: 'bold',
+    ink: 'ink',
+    align: 'start',
+  });
   it('writes any letters that people type, and none that XML refuses', () => {
     fc.assert(
       fc.property(fc.string({ unit: 'binary', maxLength: 30 }), (text) => {

@@ -42,7 +42,11 @@ export interface DesignChange {
   revised(item: Item): Item;
 }
 
-export function affectedPackage(state: SiteState, work: Fact<'package'>, { concerns, placeOf, revised }: DesignChange): AffectedPackage {
+export function affectedPackage(
+  state: SiteState,
+  work: Fact<'package'>,
+  { concerns, placeOf, revised }: DesignChange,
+): AffectedPackage {
   const { lengthUnit } = state.settings;
   let [moved, largest] = [0, 0];
   const lost: string[] = [];
@@ -73,7 +77,8 @@ export function affectedPackage(state: SiteState, work: Fact<'package'>, { conce
     const to = after.get(plan.key);
     if (!to) return [];
     const by = planDistance(plan.place, to.place);
-    const rises = plan.designZ === to.designZ ? 0 : plan.designZ === null || to.designZ === null ? null : to.designZ - plan.designZ;
+    const rises =
+      plan.designZ === to.designZ ? 0 : plan.designZ === null || to.designZ === null ? null : to.designZ - plan.designZ;
     if (by < SAME && rises !== null && Math.abs(rises) < SAME) return [];
     return [{ key: plan.key, name: plan.name, by, rises, mark: state.marks.get(markKey(root, plan.key)) ?? null }];
   });
@@ -83,14 +88,19 @@ export function affectedPackage(state: SiteState, work: Fact<'package'>, { conce
 /** Marks that had been moved to an offset of their own keep its length and direction, from where their corner is now. */
 function keepOffsets(before: Package, plans: Package['plans']): Package['plans'] {
   const kept = keepMoved(before, plans, before.offset);
-  const own = new Map(before.plans.filter((plan) => plan.offset !== before.offset && plan.offset !== 0).map((plan) => [plan.key, plan]));
+  const own = new Map(
+    before.plans.filter((plan) => plan.offset !== before.offset && plan.offset !== 0).map((plan) => [plan.key, plan]),
+  );
   return kept.map((plan) => {
     const earlier = own.get(plan.key);
     if (!earlier || plan.offset === earlier.offset) return plan;
     return {
       ...plan,
       offset: earlier.offset,
-      place: { e: earlier.place.e + plan.design.e - earlier.design.e, n: earlier.place.n + plan.design.n - earlier.design.n },
+      place: {
+        e: earlier.place.e + plan.design.e - earlier.design.e,
+        n: earlier.place.n + plan.design.n - earlier.design.n,
+      },
     };
   });
 }

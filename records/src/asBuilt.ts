@@ -41,17 +41,29 @@ export interface MeanPlace {
 }
 
 /** The mean of several shots to one thing; null when none of them has a distance. */
-export function meanPlace(state: SiteState, solution: AcceptedSolution, sights: readonly Fact<'sight'>[]): MeanPlace | null {
+export function meanPlace(
+  state: SiteState,
+  solution: AcceptedSolution,
+  sights: readonly Fact<'sight'>[],
+): MeanPlace | null {
   const { body } = solution.occupation;
   const station = stationOfSolution(solution.fact.body.result);
   const places = sights.flatMap((sight) => {
-    const measured = measurePoint(station, setupOf(body), reduceReading(readingOf(sight.body), precisionOf(body), reductionFrom(state, solution)));
+    const measured = measurePoint(
+      station,
+      setupOf(body),
+      reduceReading(readingOf(sight.body), precisionOf(body), reductionFrom(state, solution)),
+    );
     return measured ? [measured] : [];
   });
   if (places.length === 0) return null;
   const mean = (values: readonly number[]) => values.reduce((sum, each) => sum + each, 0) / values.length;
   const heights = places.flatMap(({ z }) => (z === null ? [] : [z]));
-  const place = { e: mean(places.map(({ e }) => e)), n: mean(places.map(({ n }) => n)), z: heights.length === places.length ? mean(heights) : null };
+  const place = {
+    e: mean(places.map(({ e }) => e)),
+    n: mean(places.map(({ n }) => n)),
+    z: heights.length === places.length ? mean(heights) : null,
+  };
   const { z } = place;
   return {
     place,
@@ -119,7 +131,11 @@ export interface Clearance {
 export function clearanceOf(state: SiteState, place: PlanPoint, most: Metres): Clearance | null {
   const found = state.packages
     .flatMap(({ body }) => body.items.filter(isOutline))
-    .map(({ name, corners }): Clearance => ({ item: name, distance: distanceToPolygon(place, corners), inside: insidePolygon(place, corners) }))
+    .map(({ name, corners }): Clearance => ({
+      item: name,
+      distance: distanceToPolygon(place, corners),
+      inside: insidePolygon(place, corners),
+    }))
     .sort((a, b) => a.distance - b.distance);
   return found[0] && found[0].distance <= most ? found[0] : null;
 }
@@ -186,7 +202,8 @@ export interface BoltGroup {
 }
 
 /** Bolts are named by their centre and a number: P1.3 is one of P1, and not of P1.3's neighbours. */
-const isBoltOf = (centre: string, corner: string): boolean => corner.startsWith(`${centre}.`) && /^\d+$/.test(corner.slice(centre.length + 1));
+const isBoltOf = (centre: string, corner: string): boolean =>
+  corner.startsWith(`${centre}.`) && /^\d+$/.test(corner.slice(centre.length + 1));
 
 /** Bolts by their groups, those with something measured first. */
 export function boltGroups(state: SiteState): BoltGroup[] {
@@ -198,9 +215,20 @@ export function boltGroups(state: SiteState): BoltGroup[] {
         item.corners.map((centre): BoltGroup => {
           const bolts = work.body.plans
             .filter((plan) => plan.item === item.name && plan.offset === 0 && isBoltOf(centre.name, plan.corner))
-            .map((plan) => ({ plan, difference: differences.find((each) => each.work.id === work.id && each.plan.key === plan.key) ?? null }));
+            .map((plan) => ({
+              plan,
+              difference: differences.find((each) => each.work.id === work.id && each.plan.key === plan.key) ?? null,
+            }));
           const built = bolts.flatMap(({ plan, difference }) =>
-            difference ? [{ name: plan.corner, design: plan.design, built: { e: difference.fact.body.place.e, n: difference.fact.body.place.n } }] : [],
+            difference
+              ? [
+                  {
+                    name: plan.corner,
+                    design: plan.design,
+                    built: { e: difference.fact.body.place.e, n: difference.fact.body.place.n },
+                  },
+                ]
+              : [],
           );
           const fit = fitPattern(built);
           return {
@@ -261,7 +289,11 @@ export function columnsAlong(
     const face = first
       ? faceAgainstLine({
           line: segment,
-          shots: shots.map((fact): FaceShot => ({ edge: faceOf(fact)!.edge, level: faceOf(fact)!.level, place: fact.body.place })),
+          shots: shots.map((fact): FaceShot => ({
+            edge: faceOf(fact)!.edge,
+            level: faceOf(fact)!.level,
+            place: fact.body.place,
+          })),
           targetOffset: faceOf(first)!.targetOffset,
           width,
         })

@@ -33,7 +33,11 @@ export interface AsBuiltReport {
   readonly columns: readonly ColumnRow[];
   readonly columnTolerance: Metres;
   /** Drawings that were laid over what was found, with what is left at each pair. */
-  readonly laid: readonly { readonly drawing: string; readonly scale: number; readonly misfits: readonly { name: string; dEMm: number; dNMm: number }[] }[];
+  readonly laid: readonly {
+    readonly drawing: string;
+    readonly scale: number;
+    readonly misfits: readonly { name: string; dEMm: number; dNMm: number }[];
+  }[];
   /** Stations that it was measured from, with all that goes along. */
   readonly stations: readonly StationOnPaper[];
 }
@@ -71,7 +75,10 @@ function againstName(against: Fact<'asBuilt'>['body']['against'], style: Station
     case 'plan':
       return msg('records.aDesignThatIsGone');
     case 'road':
-      return msg('records.along', { roadPlace: roadPlaceWords(against.displayed, against.offset, style), name: against.name });
+      return msg('records.along', {
+        roadPlace: roadPlaceWords(against.displayed, against.offset, style),
+        name: against.name,
+      });
     default:
       return '';
   }
@@ -93,7 +100,9 @@ export function asBuiltReport(state: SiteState, at: string, by: string): AsBuilt
       name,
       code,
       place,
-      against: difference ? `${difference.work.body.name}, ${difference.plan.corner}` : (line?.name ?? againstName(against, style)),
+      against: difference
+        ? `${difference.work.body.name}, ${difference.plan.corner}`
+        : (line?.name ?? againstName(against, style)),
       dE: difference?.dE ?? null,
       dN: difference?.dN ?? null,
       dZ: difference?.dZ ?? line?.heightDifference ?? heightOverSurface(fact.body) ?? heightOverRoad(fact.body),

@@ -19,14 +19,18 @@ export function toBeSet(state: SiteState, work: Fact<'package'>): FactPlans {
 type FactPlans = Fact<'package'>['body']['plans'];
 
 /** Places that are still to be set, by class; each is found when it is asked for. */
-const leftByClass = once((_: SiteState['marks'], _packages: SiteState['packages']) => new Map<string, readonly PlanPoint[]>());
+const leftByClass = once(
+  (_: SiteState['marks'], _packages: SiteState['packages']) => new Map<string, readonly PlanPoint[]>(),
+);
 
 /** For a class: its figures, and what is still to be set of the packages that ask for it. */
 export function askedOf(state: SiteState, classId: string): AskedOfStation {
   const left = leftByClass(state.marks, state.packages);
   let work = left.get(classId);
   if (!work) {
-    work = state.packages.filter((each) => each.body.class === classId).flatMap((each) => toBeSet(state, each).map((plan) => plan.place));
+    work = state.packages
+      .filter((each) => each.body.class === classId)
+      .flatMap((each) => toBeSet(state, each).map((plan) => plan.place));
     left.set(classId, work);
   }
   return { ...toleranceAsked(state, classId), work, reach: REACH.plan };

@@ -87,7 +87,13 @@ export interface SetupBook {
   readonly instrument: FactBody<'occupation'>['instrument'];
   readonly instrumentHeight: Metres;
   readonly instrumentHeightWas: Metres | null;
-  readonly weather: { readonly temperatureC: number; readonly pressureHPa: number; readonly ppm: number; readonly ground: string; readonly windy: boolean };
+  readonly weather: {
+    readonly temperatureC: number;
+    readonly pressureHPa: number;
+    readonly ppm: number;
+    readonly ground: string;
+    readonly windy: boolean;
+  };
   readonly checklist: readonly { readonly step: string; readonly at: string }[];
   readonly control: readonly {
     readonly name: string;
@@ -129,7 +135,12 @@ export interface SetupBook {
   readonly corrections: readonly BookCorrection[];
   readonly remarks: readonly BookCorrection[];
   /** Of the placing, and of the marks that were set from it. */
-  readonly photos: readonly { readonly at: string; readonly of: string; readonly image: string; readonly caption: string }[];
+  readonly photos: readonly {
+    readonly at: string;
+    readonly of: string;
+    readonly image: string;
+    readonly caption: string;
+  }[];
 }
 
 /** The first fact of an id as it was kept, whatever came later. */
@@ -142,10 +153,18 @@ export function setupBook(state: SiteState, trust: TrustResult, occupation: Fact
   const { instrument, instrumentHeight, temperatureC, pressureHPa, ppm, ground, windy, checklist } = occupation.body;
   const kept = asKept(state, 'occupation', occupation.id);
   const result = page.solution?.fact.body.result ?? null;
-  const said = (fact: AnyFact): BookCorrection => ({ at: fact.at, by: memberName(state, fact.by), text: bookLine(state, fact).text });
+  const said = (fact: AnyFact): BookCorrection => ({
+    at: fact.at,
+    by: memberName(state, fact.by),
+    text: bookLine(state, fact).text,
+  });
   const revisions = new Map(page.solution?.fact.body.uses.map((use) => [use.control, use.revision]));
   const accepted = page.solution && state.accepted.find((each) => each.fact.id === page.solution!.fact.id);
-  const sighted = new Set(facts.flatMap((fact) => (fact.type === 'sight' && fact.body.target.kind === 'control' ? [fact.body.target.mark] : [])));
+  const sighted = new Set(
+    facts.flatMap((fact) =>
+      fact.type === 'sight' && fact.body.target.kind === 'control' ? [fact.body.target.mark] : [],
+    ),
+  );
   return {
     name: occupation.body.name,
     by: memberName(state, occupation.by),
@@ -162,7 +181,17 @@ export function setupBook(state: SiteState, trust: TrustResult, occupation: Fact
       .map((mark) => {
         const revision = mark.revisions.find((each) => each.id === revisions.get(mark.id)) ?? mark.revision;
         const { name, e, n, z, sdHMm, sdZMm, source } = revision.body;
-        return { name, e, n, z, sdHMm, sdZMm, source, revision: mark.revisions.length - mark.revisions.indexOf(revision), listedAt: revision.at };
+        return {
+          name,
+          e,
+          n,
+          z,
+          sdHMm,
+          sdZMm,
+          source,
+          revision: mark.revisions.length - mark.revisions.indexOf(revision),
+          listedAt: revision.at,
+        };
       }),
     station: result &&
       page.solution && {
@@ -179,15 +208,22 @@ export function setupBook(state: SiteState, trust: TrustResult, occupation: Fact
     notices: accepted ? noticesOf(state, trust, accepted.fact.id) : [],
     fits: page.used,
     leftOut: page.leftOut,
-    decisions: facts.filter((fact): fact is Fact<'decision'> => fact.type === 'decision').map((fact) => decisionOf(state, fact)),
+    decisions: facts
+      .filter((fact): fact is Fact<'decision'> => fact.type === 'decision')
+      .map((fact) => decisionOf(state, fact)),
     putOff: facts.filter((fact) => fact.type === 'deferral').map(said),
-    sights: facts.filter((fact): fact is Fact<'sight'> => fact.type === 'sight').map((fact) => bookSight(state, occupation, fact, raw.sights)),
+    sights: facts
+      .filter((fact): fact is Fact<'sight'> => fact.type === 'sight')
+      .map((fact) => bookSight(state, occupation, fact, raw.sights)),
     proofs: facts.filter((fact): fact is Fact<'proof'> => fact.type === 'proof').map((fact) => proofOf(state, fact)),
     marks: page.marks.map((mark) => markOf(state, trust, mark)),
     measured: page.measured.map(said),
     corrections: facts.filter((fact) => fact.type === 'correction' || fact.type === 'withdrawal').map(said),
     remarks: page.remarks.map(said),
-    photos: [{ id: occupation.id, name: occupation.body.name }, ...page.marks.map((mark) => ({ id: mark.id, name: mark.body.name }))].flatMap(({ id, name }) =>
+    photos: [
+      { id: occupation.id, name: occupation.body.name },
+      ...page.marks.map((mark) => ({ id: mark.id, name: mark.body.name })),
+    ].flatMap(({ id, name }) =>
       (state.photos.get(id) ?? []).map(({ at, body }) => ({ at, of: name, image: body.image, caption: body.caption })),
     ),
   };
@@ -195,7 +231,9 @@ export function setupBook(state: SiteState, trust: TrustResult, occupation: Fact
 
 /** The sentences that go along with a station on every paper. */
 export const noticesOf = (state: SiteState, trust: TrustResult, solution: string): string[] =>
-  stationsOnPaper(state, trust, new Set([solution])).flatMap((station) => stationNotices(station, state.settings.lengthUnit));
+  stationsOnPaper(state, trust, new Set([solution])).flatMap((station) =>
+    stationNotices(station, state.settings.lengthUnit),
+  );
 
 function decisionOf(state: SiteState, fact: Fact<'decision'>): BookDecision {
   const solution = asKept(state, 'solution', fact.body.solution);
@@ -222,7 +260,14 @@ function proofOf(state: SiteState, { id, at, body }: Fact<'proof'>): BookProof {
     body.control === null
       ? (state.directions.find((each) => each.id === body.direction)?.body.name ?? msg('records.aFixedDirection'))
       : (state.control.find((mark) => mark.id === body.control)?.revision.body.name ?? 'unknown');
-  return { at, on, plan: body.plan, height: body.height, figures: proofFigures(body), withdrawn: state.withdrawn.has(id) };
+  return {
+    at,
+    on,
+    plan: body.plan,
+    height: body.height,
+    figures: proofFigures(body),
+    withdrawn: state.withdrawn.has(id),
+  };
 }
 
 function markOf(state: SiteState, trust: TrustResult, mark: Fact<'mark'>): BookMark {
@@ -241,10 +286,18 @@ function markOf(state: SiteState, trust: TrustResult, mark: Fact<'mark'>): BookM
   };
 }
 
-function bookSight(state: SiteState, occupation: Fact<'occupation'>, kept: Fact<'sight'>, raw: ReturnType<typeof rawSightsOf>['sights']): BookSight {
+function bookSight(
+  state: SiteState,
+  occupation: Fact<'occupation'>,
+  kept: Fact<'sight'>,
+  raw: ReturnType<typeof rawSightsOf>['sights'],
+): BookSight {
   const now = state.sights.get(kept.id) ?? kept;
   const reduced = reduceReading(readingOf(now.body), precisionOf(occupation.body), reductionOf(state.settings));
-  const named = raw.find((each) => each.at === kept.at && each.read.circle === kept.body.read.circle && each.read.zenith === kept.body.read.zenith);
+  const named = raw.find(
+    (each) =>
+      each.at === kept.at && each.read.circle === kept.body.read.circle && each.read.zenith === kept.body.read.zenith,
+  );
   const used = named?.used;
   return {
     at: kept.at,
@@ -268,7 +321,8 @@ function bookSight(state: SiteState, occupation: Fact<'occupation'>, kept: Fact<
 /** A withdrawn sight is in no list of those that count. */
 function targetOf(state: SiteState, { body }: Fact<'sight'>): string {
   const { target } = body;
-  if (target.kind === 'control') return state.control.find((mark) => mark.id === target.mark)?.revision.body.name ?? 'unknown';
+  if (target.kind === 'control')
+    return state.control.find((mark) => mark.id === target.mark)?.revision.body.name ?? 'unknown';
   return 'name' in target ? target.name : 'a mark';
 }
 
@@ -292,18 +346,30 @@ export interface DayBook {
   readonly rejected: readonly { readonly name: string; readonly why: string }[];
   /** Everything of the day that belongs to no placing of the instrument. */
   readonly entries: readonly BookCorrection[];
-  readonly ended: { readonly at: string; readonly by: string; readonly note: string; readonly unfinished: string } | null;
+  readonly ended: {
+    readonly at: string;
+    readonly by: string;
+    readonly note: string;
+    readonly unfinished: string;
+  } | null;
 }
 
 /** Days on which anything was said or measured, the last first. */
-export const daysOf = (state: SiteState, timeZone: string): string[] => [...new Set(state.timeline.map((fact) => dayOf(fact.at, timeZone)))].sort().reverse();
+export const daysOf = (state: SiteState, timeZone: string): string[] =>
+  [...new Set(state.timeline.map((fact) => dayOf(fact.at, timeZone)))].sort().reverse();
 
 export function dayBook(state: SiteState, trust: TrustResult, day: string, timeZone: string): DayBook {
   const facts = state.timeline.filter((fact) => dayOf(fact.at, timeZone) === day);
-  const setups = state.occupations.filter((occupation) => factsOfOccupation(state, occupation.id).some((fact) => dayOf(fact.at, timeZone) === day));
-  const inSetups = new Set(setups.flatMap((occupation) => factsOfOccupation(state, occupation.id).map((fact) => fact.id)));
+  const setups = state.occupations.filter((occupation) =>
+    factsOfOccupation(state, occupation.id).some((fact) => dayOf(fact.at, timeZone) === day),
+  );
+  const inSetups = new Set(
+    setups.flatMap((occupation) => factsOfOccupation(state, occupation.id).map((fact) => fact.id)),
+  );
   const books = setups.map((occupation) => setupBook(state, trust, occupation));
-  const ended = facts.findLast((fact): fact is Fact<'dayEnd'> => fact.type === 'dayEnd' && fact.body.day === day && !state.withdrawn.has(fact.id));
+  const ended = facts.findLast(
+    (fact): fact is Fact<'dayEnd'> => fact.type === 'dayEnd' && fact.body.day === day && !state.withdrawn.has(fact.id),
+  );
   return {
     site: state.settings.name,
     day,
@@ -316,19 +382,30 @@ export function dayBook(state: SiteState, trust: TrustResult, day: string, timeZ
       .map((fact) => {
         const work = asKept(state, 'package', fact.body.package);
         const { number, revision, marks, givenTo } = fact.body;
-        return { at: fact.at, number, revision, package: work?.body.name ?? '', marks: marks.length, givenTo: givenTo ?? work?.body.crew ?? '' };
+        return {
+          at: fact.at,
+          number,
+          revision,
+          package: work?.body.name ?? '',
+          marks: marks.length,
+          givenTo: givenTo ?? work?.body.crew ?? '',
+        };
       }),
     rejected: rejectedControl(facts, books),
     entries: facts
       .filter((fact) => !inSetups.has(fact.id) && !['sight', 'handover', 'member', 'dayEnd'].includes(fact.type))
       .map((fact) => ({ at: fact.at, by: memberName(state, fact.by), text: bookLine(state, fact).text })),
-    ended: ended ? { at: ended.at, by: memberName(state, ended.by), note: ended.body.note, unfinished: ended.body.unfinished } : null,
+    ended: ended
+      ? { at: ended.at, by: memberName(state, ended.by), note: ended.body.note, unfinished: ended.body.unfinished }
+      : null,
   };
 }
 
 /** Marks that a station was found without, and those that were called doubtful or lost that day. */
 function rejectedControl(facts: readonly AnyFact[], setups: readonly SetupBook[]): DayBook['rejected'] {
-  const left = setups.flatMap((setup) => setup.leftOut.map((name) => ({ name, why: msg('records.leftOutOf', { name: setup.name }) })));
+  const left = setups.flatMap((setup) =>
+    setup.leftOut.map((name) => ({ name, why: msg('records.leftOutOf', { name: setup.name }) })),
+  );
   const rated = facts.flatMap((fact) =>
     fact.type === 'control' && (fact.body.condition === 'doubtful' || fact.body.condition === 'lost')
       ? [{ name: fact.body.name, why: `${fact.body.condition}${fact.body.note ? `: ${fact.body.note}` : ''}` }]

@@ -29,10 +29,17 @@ export function chainFrom(tip: string, before: (id: string) => string | null | u
  * Withdraws the branches that end in `others`: without all of it, an earlier fact of the same would stand again. What the one that
  * stands has replaced as well, as a hub that was pulled, is left as it is.
  */
-export function withdrawBranches(state: SiteState, others: readonly string[], stands: string, reason: string): Withdrawn[] {
+export function withdrawBranches(
+  state: SiteState,
+  others: readonly string[],
+  stands: string,
+  reason: string,
+): Withdrawn[] {
   const before = new Map(state.timeline.map((fact) => [fact.id, replaces(fact)]));
   const branchOf = (tip: string) => chainFrom(tip, (id) => before.get(id));
   const kept = branchOf(stands);
-  const gone = new Set(others.flatMap((tip) => [...branchOf(tip)]).filter((id) => !kept.has(id) && !state.withdrawn.has(id)));
+  const gone = new Set(
+    others.flatMap((tip) => [...branchOf(tip)]).filter((id) => !kept.has(id) && !state.withdrawn.has(id)),
+  );
   return [...gone].map((record) => ({ type: 'withdrawal', body: { record, occupation: null, reason } }));
 }

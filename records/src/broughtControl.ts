@@ -21,7 +21,8 @@ const AS = {
   proof: msg('records.proofFor'),
   receiver: msg('records.byTheReceiverOf'),
 } as const;
-const millimetres = (mm: number | null): string => (mm === null ? '–' : `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(Math.round(mm))}`);
+const millimetres = (mm: number | null): string =>
+  mm === null ? '–' : `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(Math.round(mm))}`;
 const lookText = ({ as, station, dEMm, dNMm, dZMm }: MarkLook): string =>
   msg('records.measuredLessListedENHeightMm', {
     as: AS[as],
@@ -33,16 +34,23 @@ const lookText = ({ as, station, dEMm, dNMm, dZMm }: MarkLook): string =>
 
 /** Revisions of a mark, looks at it on the ground, and what stations and proofs found, oldest first. */
 export function markLife(state: SiteState, mark: ControlMark): LifeLine[] {
-  const ofMark = (fact: AnyFact): boolean => (fact.type === 'control' || fact.type === 'visit') && fact.body.mark === mark.id;
+  const ofMark = (fact: AnyFact): boolean =>
+    (fact.type === 'control' || fact.type === 'visit') && fact.body.mark === mark.id;
   const facts = state.timeline.filter(ofMark).map((fact): LifeLine => ({
     at: fact.at,
     text:
       fact.type === 'visit'
-        ? msg('records.onTheGround', { visit: VISIT[fact.body.outcome], note: fact.body.note ? `; ${fact.body.note}` : '' })
+        ? msg('records.onTheGround', {
+            visit: VISIT[fact.body.outcome],
+            note: fact.body.note ? `; ${fact.body.note}` : '',
+          })
         : bookLine(state, fact).text,
   }));
   const looks = markHistory(state, mark.id).map((look): LifeLine => ({ at: look.at, text: lookText(look) }));
-  return [...(mark.revision.body.brought?.history ?? []), ...[...facts, ...looks].sort((a, b) => a.at.localeCompare(b.at))];
+  return [
+    ...(mark.revision.body.brought?.history ?? []),
+    ...[...facts, ...looks].sort((a, b) => a.at.localeCompare(b.at)),
+  ];
 }
 
 /**
@@ -51,11 +59,17 @@ export function markLife(state: SiteState, mark: ControlMark): LifeLine[] {
  *
  * @param id of the mark on this site
  */
-export function broughtControl(from: { readonly id: string; readonly state: SiteState }, mark: ControlMark, id: string): Control {
+export function broughtControl(
+  from: { readonly id: string; readonly state: SiteState },
+  mark: ControlMark,
+  id: string,
+): Control {
   const { settings } = from.state;
   const { parent, ...body } = mark.revision.body;
   const station = parent ? (from.state.accepted.find(({ fact }) => fact.id === parent)?.fact.body.name ?? null) : null;
-  const source = [settings.name, body.source, station && msg('records.measuredByStationThere', { station })].filter(Boolean).join(': ');
+  const source = [settings.name, body.source, station && msg('records.measuredByStationThere', { station })]
+    .filter(Boolean)
+    .join(': ');
   return {
     ...body,
     mark: id,
@@ -73,6 +87,11 @@ export function broughtControl(from: { readonly id: string; readonly state: Site
 }
 
 /** What the two sites do not share, so that coordinates may not mean the same place; empty when nothing is known to differ. */
-export function frameDifferences(here: SiteState, there: SiteState): ('coordinateSystem' | 'heightDatum' | 'combinedScaleFactor')[] {
-  return (['coordinateSystem', 'heightDatum', 'combinedScaleFactor'] as const).filter((field) => here.settings[field] !== there.settings[field]);
+export function frameDifferences(
+  here: SiteState,
+  there: SiteState,
+): ('coordinateSystem' | 'heightDatum' | 'combinedScaleFactor')[] {
+  return (['coordinateSystem', 'heightDatum', 'combinedScaleFactor'] as const).filter(
+    (field) => here.settings[field] !== there.settings[field],
+  );
 }

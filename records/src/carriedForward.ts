@@ -1,7 +1,15 @@
 /** A station over a mark that was measured from the station before (leapfrog): the errors of that station go along. */
 import { traverse, type HeightFrom, type Metres, type ResectionResult, type SolvedStation } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { controlPointOf, groupSights, precisionOf, reductionFrom, setupOf, stationOfSolution, type SightGroup } from './observations.ts';
+import {
+  controlPointOf,
+  groupSights,
+  precisionOf,
+  reductionFrom,
+  setupOf,
+  stationOfSolution,
+  type SightGroup,
+} from './observations.ts';
 import { sightsOf } from './indexes.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 import { centringOf } from './stored.ts';
@@ -17,7 +25,8 @@ export interface Forward {
 /** The station that measured the mark under the instrument; null when that was given, not measured. */
 export function broughtFrom(state: SiteState, { body }: Fact<'occupation'>): Forward | null {
   const { over } = body;
-  const revision = over && state.control.find((mark) => mark.id === over.mark)?.revisions.find((each) => each.id === over.revision);
+  const revision =
+    over && state.control.find((mark) => mark.id === over.mark)?.revisions.find((each) => each.id === over.revision);
   const from = revision && state.accepted.find((each) => each.fact.id === revision.body.parent && !each.withdrawn);
   if (!from) return null;
   const sights = sightsOf(state, from.occupation.id).filter(
@@ -31,7 +40,13 @@ export function broughtFrom(state: SiteState, { body }: Fact<'occupation'>): For
 export function isGroundOf(state: SiteState, solution: AcceptedSolution, mark: string): boolean {
   const body = state.control.find((each) => each.id === mark)?.revision.body;
   const { e, n } = solution.fact.body.result;
-  return body !== undefined && body.e !== null && body.n !== null && body.parent === solution.fact.id && Math.hypot(body.e - e, body.n - n) < SAME_PLACE;
+  return (
+    body !== undefined &&
+    body.e !== null &&
+    body.n !== null &&
+    body.parent === solution.fact.id &&
+    Math.hypot(body.e - e, body.n - n) < SAME_PLACE
+  );
 }
 
 /** The same station with what the one before and the new mark have in common; as it was when nothing was brought forward. */
@@ -54,7 +69,9 @@ export function withForward(
     station: { ...stationOfSolution(from.fact.body.result), name: own ? backsight.mark : from.fact.id },
     setup: setupOf(from.occupation.body),
     reduction: reductionFrom(state, from),
-    points: own ? [] : state.control.filter((mark) => mark.id === backsight.mark).map((mark) => controlPointOf(mark.revision.body)),
+    points: own
+      ? []
+      : state.control.filter((mark) => mark.id === backsight.mark).map((mark) => controlPointOf(mark.revision.body)),
     foresight: { ...foresight.observation, point: foresight.mark },
     nextSetup: { ...setupOf(occupation.body), instrumentCentringSd: centringOf(occupation) },
     backsight: { ...backsight.observation, point: backsight.mark },
@@ -66,7 +83,10 @@ export function withForward(
     ...solved.result,
     ...nextStation,
     // Benchmarks know nothing of the station before.
-    height: height && heightFrom === 'mark' ? { ...height, sdTrunnionZ: nextStation.sdTrunnionZ ?? height.sdTrunnionZ } : height,
+    height:
+      height && heightFrom === 'mark'
+        ? { ...height, sdTrunnionZ: nextStation.sdTrunnionZ ?? height.sdTrunnionZ }
+        : height,
   };
   return {
     ...solved,
@@ -75,7 +95,12 @@ export function withForward(
       ...solved.judgement,
       goodTo: result.ellipse95.a,
       because: [
-        { code: 'CARRIED_FORWARD', from: from.fact.body.name, distanceOff: backsightCheck.distance, heightOff: backsightCheck.dZ },
+        {
+          code: 'CARRIED_FORWARD',
+          from: from.fact.body.name,
+          distanceOff: backsightCheck.distance,
+          heightOff: backsightCheck.dZ,
+        },
         ...solved.judgement.because.filter((reason) => reason.code !== 'OVER_ONE_BACKSIGHT'),
       ],
     },

@@ -35,7 +35,9 @@ const DRIVEN: ReadonlySet<FactBody<'package'>['markKind']> = new Set([undefined,
 /** What was seen to on the day of `now`, by caution and what it is about. */
 const seenTo = (state: SiteState, now: Date): ReadonlySet<string> => {
   const today = now.toISOString().slice(0, 10);
-  return new Set(state.care.filter(({ at }) => at.startsWith(today)).map(({ body }) => `${body.what} ${body.about ?? ''}`));
+  return new Set(
+    state.care.filter(({ at }) => at.startsWith(today)).map(({ body }) => `${body.what} ${body.about ?? ''}`),
+  );
 };
 
 /** Of a beam that can be seen, wherever something is measured with it; null once somebody said what was done. */
@@ -51,7 +53,13 @@ const FAR: Metres = 75;
  * Cautions that nobody has seen to on the day of `now`. One of each for an area, services once for a package, and those about
  * the instrument once for a station.
  */
-export function cautionsFor(state: SiteState, work: Fact<'package'>, place: PlanPoint, solution: AcceptedSolution, now: Date): Caution[] {
+export function cautionsFor(
+  state: SiteState,
+  work: Fact<'package'>,
+  place: PlanPoint,
+  solution: AcceptedSolution,
+  now: Date,
+): Caution[] {
   const seen = seenTo(state, now);
   const instrument = { e: solution.fact.body.result.e, n: solution.fact.body.result.n };
   const root = state.packageRoots.get(work.id) ?? work.id;
@@ -62,8 +70,13 @@ export function cautionsFor(state: SiteState, work: Fact<'package'>, place: Plan
     return who ? [{ code, who, about: area.body.area, area }] : [];
   });
   const services = state.areas.find((area) => area.body.kind === 'services' && isNear(area, place)) ?? null;
-  const driving: Caution[] = DRIVEN.has(work.body.markKind) ? [{ code: 'services', who: 'mark', about: services?.body.area ?? root, area: services }] : [];
-  const alone: Caution[] = planDistance(instrument, place) > FAR ? [{ code: 'unattended', who: 'instrument', about: solution.occupation.id, area: null }] : [];
+  const driving: Caution[] = DRIVEN.has(work.body.markKind)
+    ? [{ code: 'services', who: 'mark', about: services?.body.area ?? root, area: services }]
+    : [];
+  const alone: Caution[] =
+    planDistance(instrument, place) > FAR
+      ? [{ code: 'unattended', who: 'instrument', about: solution.occupation.id, area: null }]
+      : [];
   return [...driving, ...near, ...alone].filter(({ code, about }) => !seen.has(`${code} ${about}`));
 }
 
@@ -74,10 +87,15 @@ const FINE: Metres = 0.005;
 const BESIDE: Metres = 3;
 
 /** Why a mark wants somebody else's check: things are bolted together there, or it stands beside a building. Null when neither is so. */
-export function independentCheckFor(state: SiteState, work: Fact<'package'>, place: PlanPoint): 'fine' | 'building' | null {
+export function independentCheckFor(
+  state: SiteState,
+  work: Fact<'package'>,
+  place: PlanPoint,
+): 'fine' | 'building' | null {
   if (classOf(state, work.body.class).plan <= FINE) return 'fine';
   const beside = ({ body }: Fact<'area'>) =>
-    body.kind === 'building' && (insidePolygon(place, body.corners) || distanceToPolygon(place, body.corners) <= BESIDE);
+    body.kind === 'building' &&
+    (insidePolygon(place, body.corners) || distanceToPolygon(place, body.corners) <= BESIDE);
   return state.areas.some(beside) ? 'building' : null;
 }
 
@@ -87,13 +105,17 @@ export function isIndependentlyChecked(state: SiteState, mark: Fact<'mark'>): bo
   const own = occupationOf(mark.body.solution);
   return (
     state.tapes.some(({ body }) => body.within && (body.from === mark.id || body.to === mark.id)) ||
-    state.resights.some(({ body }) => body.mark === mark.id && body.plan !== 'outside' && occupationOf(body.solution) !== own)
+    state.resights.some(
+      ({ body }) => body.mark === mark.id && body.plan !== 'outside' && occupationOf(body.solution) !== own,
+    )
   );
 }
 
 /** Marks of a package that stand and wait for a check by somebody or something else. */
 export const uncheckedMarks = (state: SiteState, work: Fact<'package'>): Fact<'mark'>[] =>
-  marksOfWork(state, work).filter((mark) => independentCheckFor(state, work, mark.body.place) !== null && !isIndependentlyChecked(state, mark));
+  marksOfWork(state, work).filter(
+    (mark) => independentCheckFor(state, work, mark.body.place) !== null && !isIndependentlyChecked(state, mark),
+  );
 
 export interface OpenCaution {
   readonly code: CautionCode | 'independent' | 'setTwice';
@@ -104,12 +126,14 @@ export interface OpenCaution {
 export function openCautions(state: SiteState, work: Fact<'package'>, marks: readonly Fact<'mark'>[]): OpenCaution[] {
   const root = state.packageRoots.get(work.id) ?? work.id;
   const found = new Map<OpenCaution['code'], string[]>();
-  const add = (code: OpenCaution['code'], mark: Fact<'mark'>) => found.set(code, [...(found.get(code) ?? []), mark.body.name]);
+  const add = (code: OpenCaution['code'], mark: Fact<'mark'>) =>
+    found.set(code, [...(found.get(code) ?? []), mark.body.name]);
   for (const mark of marks) {
     const solution = state.accepted.find((each) => each.fact.id === mark.body.solution);
     const asked = solution ? cautionsFor(state, work, mark.body.place, solution, new Date(mark.at)) : [];
     for (const { code, who } of asked) if (who === 'mark') add(code, mark);
-    if (independentCheckFor(state, work, mark.body.place) !== null && !isIndependentlyChecked(state, mark)) add('independent', mark);
+    if (independentCheckFor(state, work, mark.body.place) !== null && !isIndependentlyChecked(state, mark))
+      add('independent', mark);
     if (twiceAt(state, work, markKey(root, mark.body.key))) add('setTwice', mark);
   }
   return [...found].map(([code, names]) => ({ code, marks: names.sort(compareNames) }));

@@ -33,7 +33,13 @@ export const judgedBody = (judgement: Judgement, asked: AskedOfStation): Judged 
   askedMm: { plan: inMm(asked.plan), height: inMm(asked.height) },
   unnoticed: (judgement.reliability?.unnoticed ?? [])
     .slice(0, KEPT)
-    .map(({ fault, names, noticed, effect, at }) => ({ fault, names: [...names], noticedMm: mm(noticed), effectMm: mm(effect), at })),
+    .map(({ fault, names, noticed, effect, at }) => ({
+      fault,
+      names: [...names],
+      noticedMm: mm(noticed),
+      effectMm: mm(effect),
+      at,
+    })),
 });
 
 interface KeptObservation {
@@ -54,12 +60,15 @@ function byRedundancy({ method, result }: FactBody<'solution'>): Checkability {
   const dof = (result['dof'] as number | undefined) ?? 0;
   const used = observations.filter((each) => each.direction ?? each.distance);
   const marks = [...new Set(used.map((each) => each.point))];
-  if (method === 'overMark' || method === 'carried') return marks.length < 2 ? 'unchecked' : marks.length === 2 ? 'checked' : 'traceable';
+  if (method === 'overMark' || method === 'carried')
+    return marks.length < 2 ? 'unchecked' : marks.length === 2 ? 'checked' : 'traceable';
   if (method === 'onLines') return dof === 0 ? 'unchecked' : 'checked';
   if (marks.length < 3 || dof === 0) return 'unchecked';
   let traceable = marks.length > 3;
   for (const mark of marks) {
-    const own = used.filter((each) => each.point === mark).flatMap(({ direction, distance }) => [direction?.redundancy, distance?.redundancy]);
+    const own = used
+      .filter((each) => each.point === mark)
+      .flatMap(({ direction, distance }) => [direction?.redundancy, distance?.redundancy]);
     const redundancies = own.filter((each) => each !== undefined);
     if (Math.max(...redundancies) < LEAST_SHOWN) return 'unchecked';
     if (dof - redundancies.length < 1) traceable = false;
@@ -101,7 +110,8 @@ export function checkOf(state: SiteState, solution: Decided): StationCheck | nul
   if (fact.body.method === 'heightOnly' || fact.body.method === 'paired') return null;
   const checks = known.get(state) ?? new Map<string, StationCheck>();
   known.set(state, checks);
-  const check = checks.get(decision.id) ?? (decision.body.judged ? asKept(decision.body.judged) : judgedAnew(state, solution));
+  const check =
+    checks.get(decision.id) ?? (decision.body.judged ? asKept(decision.body.judged) : judgedAnew(state, solution));
   checks.set(decision.id, check);
   return check;
 }
@@ -112,7 +122,14 @@ function asKept({ checkability, unnoticed: [worst] }: Judged): StationCheck {
     byRulesOfThen: false,
     now: checkability,
     worst: worst
-      ? { fault: worst.fault, names: worst.names, noticed: metresOrNull(worst.noticedMm), effect: metresOrNull(worst.effectMm), at: worst.at, blind: null }
+      ? {
+          fault: worst.fault,
+          names: worst.names,
+          noticed: metresOrNull(worst.noticedMm),
+          effect: metresOrNull(worst.effectMm),
+          at: worst.at,
+          blind: null,
+        }
       : null,
     fell: false,
   };
@@ -128,7 +145,15 @@ const anew = new WeakMap<Fact<'decision'>, Anew>();
 /** Everything that a free station is judged from; null for the others, which more of the site has a say in. */
 function judgedFrom(state: SiteState, { fact, occupation }: Decided, asked: AskedOfStation): readonly unknown[] | null {
   if (fact.body.method !== 'resection') return null;
-  return [state.settings, state.control, occupation, asked.plan, asked.height, ...stationSights(state, occupation.id), ...asked.work];
+  return [
+    state.settings,
+    state.control,
+    occupation,
+    asked.plan,
+    asked.height,
+    ...stationSights(state, occupation.id),
+    ...asked.work,
+  ];
 }
 
 function judgedAnew(state: SiteState, solution: Decided): StationCheck {
@@ -145,7 +170,13 @@ function checkAnew(state: SiteState, solution: Decided, asked: AskedOfStation): 
   const reliability = reliabilityOf(state, solution, asked);
   const then = byRedundancy(solution.fact.body);
   const now = reliability?.state ?? 'unchecked';
-  return { then, byRulesOfThen: true, now, worst: reliability?.unnoticed[0] ?? null, fell: then !== 'unchecked' && now === 'unchecked' };
+  return {
+    then,
+    byRulesOfThen: true,
+    now,
+    worst: reliability?.unnoticed[0] ?? null,
+    fell: then !== 'unchecked' && now === 'unchecked',
+  };
 }
 
 const hiddenAt = (state: SiteState, solution: Decided, asked: AskedOfStation): number => {
@@ -172,8 +203,12 @@ export function fallenStation(state: SiteState, trust: TrustResult, solution: Ac
   const asked = askedOf(state, solution.fact.body.class);
   const set = marksFrom(state, solution.fact.id);
   const open = set.filter((mark) => !held.has(mark.id));
-  const effects = new Map(open.map((mark) => [mark.id, hiddenAt(state, solution, { ...asked, work: [mark.body.place] })]));
-  const again = open.sort((a, b) => (effects.get(b.id)! === effects.get(a.id)! ? b.at.localeCompare(a.at) : effects.get(b.id)! - effects.get(a.id)!));
+  const effects = new Map(
+    open.map((mark) => [mark.id, hiddenAt(state, solution, { ...asked, work: [mark.body.place] })]),
+  );
+  const again = open.sort((a, b) =>
+    effects.get(b.id)! === effects.get(a.id)! ? b.at.localeCompare(a.at) : effects.get(b.id)! - effects.get(a.id)!,
+  );
   return { ...check, solution, set: set.length, again };
 }
 
@@ -189,7 +224,10 @@ export function checkSentences(state: SiteState, trust: TrustResult, solution: A
   const fallen = fallenStation(state, trust, solution);
   if (fallen) {
     const again = fallen.again.map((mark) => mark.body.name);
-    const { title, text, todo } = fallenWords({ station: solution.fact.body.name, worst: fallen.worst, set: fallen.set, again, inForce: false }, naming);
+    const { title, text, todo } = fallenWords(
+      { station: solution.fact.body.name, worst: fallen.worst, set: fallen.set, again, inForce: false },
+      naming,
+    );
     return [`${title}.`, text, todo];
   }
   const { title, text } = CHECKABILITY_WORDS[check.now];

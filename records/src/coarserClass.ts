@@ -26,9 +26,15 @@ const inPart = (accepted: ToleranceClass, asked: ToleranceClass, part: CoarserCl
  *
  * @param works classes of the work, by their ids
  */
-export function coarserClass(state: SiteState, { body }: Fact<'solution'>, works: readonly string[]): CoarserClass | null {
+export function coarserClass(
+  state: SiteState,
+  { body }: Fact<'solution'>,
+  works: readonly string[],
+): CoarserClass | null {
   const accepted = classOf(state, body.class);
-  const asked = [...new Set(works)].map((id) => classOf(state, id)).sort((a, b) => a.plan - b.plan || a.height - b.height);
+  const asked = [...new Set(works)]
+    .map((id) => classOf(state, id))
+    .sort((a, b) => a.plan - b.plan || a.height - b.height);
   const plan = body.method === 'heightOnly' ? undefined : asked[0];
   const [height] = body.result.z === null ? [] : [...asked].sort((a, b) => a.height - b.height);
   return (plan && inPart(accepted, plan, 'plan')) ?? (height && inPart(accepted, height, 'height')) ?? null;

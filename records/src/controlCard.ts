@@ -38,16 +38,30 @@ export function controlCard(state: SiteState, id: string): ControlCard | null {
     if (e === null || n === null) return [];
     const distance = planDistance({ e, n }, place);
     if (distance < NEAREST || distance > FARTHEST) return [];
-    return [{ name, what, e: place.e, n: place.n, distance, azimuth: azimuth({ e, n }, place), rise: height === null || z === null ? null : height - z }];
+    return [
+      {
+        name,
+        what,
+        e: place.e,
+        n: place.n,
+        distance,
+        azimuth: azimuth({ e, n }, place),
+        rise: height === null || z === null ? null : height - z,
+      },
+    ];
   };
   const control = state.control.flatMap(({ id: other, revision: { body } }) =>
-    other === id || body.e === null || body.n === null || body.condition === 'lost' ? [] : tieOf(body.name, 'control', { e: body.e, n: body.n }, body.z),
+    other === id || body.e === null || body.n === null || body.condition === 'lost'
+      ? []
+      : tieOf(body.name, 'control', { e: body.e, n: body.n }, body.z),
   );
   const set = state.packages.flatMap((work) => {
     const root = state.packageRoots.get(work.id)!;
     return work.body.plans.flatMap((plan) => {
       const stake = state.marks.get(markKey(root, plan.key));
-      return !stake || stake.body.state === 'rough' || state.reports.has(stake.id) ? [] : tieOf(plan.name, 'mark', stake.body.place, stake.body.hubZ);
+      return !stake || stake.body.state === 'rough' || state.reports.has(stake.id)
+        ? []
+        : tieOf(plan.name, 'mark', stake.body.place, stake.body.hubZ);
     });
   });
   const byDistance = (ties: readonly Tie[]) => [...ties].sort((a, b) => a.distance - b.distance);

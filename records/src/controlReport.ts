@@ -28,7 +28,12 @@ export interface ReportRow {
   readonly dNMm: number | null;
   readonly dZMm: number | null;
   /** What a receiver found there last, by itself; null where none did. */
-  readonly byReceiver: { readonly at: string; readonly planMm: number; readonly radius95Mm: number | null; readonly isBeyond: boolean } | null;
+  readonly byReceiver: {
+    readonly at: string;
+    readonly planMm: number;
+    readonly radius95Mm: number | null;
+    readonly isBeyond: boolean;
+  } | null;
   readonly since: string | null;
   readonly propose: MarkTrend['propose'];
   readonly source: string;
@@ -52,12 +57,19 @@ export interface ControlListVersion {
 
 export function controlListVersion({ timeline }: SiteState): ControlListVersion {
   const entries = new Set(timeline.flatMap((fact) => (fact.type === 'control' ? [fact.id] : [])));
-  const changes = timeline.filter((fact) => entries.has(fact.id) || (fact.type === 'withdrawal' && fact.body.record !== null && entries.has(fact.body.record)));
+  const changes = timeline.filter(
+    (fact) =>
+      entries.has(fact.id) ||
+      (fact.type === 'withdrawal' && fact.body.record !== null && entries.has(fact.body.record)),
+  );
   return { version: changes.length, at: changes.at(-1)?.at ?? null };
 }
 
 export interface ControlReport {
-  readonly site: Pick<FactBody<'site'>, 'name' | 'lengthUnit' | 'coordinateSystem' | 'heightDatum' | 'siteZero' | 'combinedScaleFactor' | 'axisOrder'>;
+  readonly site: Pick<
+    FactBody<'site'>,
+    'name' | 'lengthUnit' | 'coordinateSystem' | 'heightDatum' | 'siteZero' | 'combinedScaleFactor' | 'axisOrder'
+  >;
   readonly surveyor: string;
   readonly by: string;
   readonly at: string;
@@ -80,7 +92,9 @@ function rowOf(state: SiteState, mark: ControlMark): ReportRow {
   const last = looks.findLast((look) => look.as !== 'receiver');
   const received = looks.findLast((look) => look.as === 'receiver' && look.dEMm !== null && look.dNMm !== null);
   const trend = markTrend(looks);
-  const stations = (as: 'used' | 'leftOut') => [...new Set(looks.filter((look) => look.as === as).map((look) => look.station))];
+  const stations = (as: 'used' | 'leftOut') => [
+    ...new Set(looks.filter((look) => look.as === as).map((look) => look.station)),
+  ];
   return {
     name: body.name,
     kind: body.kind,
@@ -95,7 +109,12 @@ function rowOf(state: SiteState, mark: ControlMark): ReportRow {
     dNMm: last?.dNMm ?? null,
     dZMm: last?.dZMm ?? null,
     byReceiver: received
-      ? { at: received.at, planMm: Math.hypot(received.dEMm!, received.dNMm!), radius95Mm: received.radius95Mm ?? null, isBeyond: received.offInPlan }
+      ? {
+          at: received.at,
+          planMm: Math.hypot(received.dEMm!, received.dNMm!),
+          radius95Mm: received.radius95Mm ?? null,
+          isBeyond: received.offInPlan,
+        }
       : null,
     since: trend.since,
     propose: trend.propose,
@@ -104,14 +123,29 @@ function rowOf(state: SiteState, mark: ControlMark): ReportRow {
   };
 }
 
-const badFirst = (row: ReportRow): number => (row.propose !== 'nothing' || row.leftOutBy.length > 0 ? 0 : row.condition === 'lost' ? 2 : 1);
+const badFirst = (row: ReportRow): number =>
+  row.propose !== 'nothing' || row.leftOutBy.length > 0 ? 0 : row.condition === 'lost' ? 2 : 1;
 
 export function controlReport(state: SiteState, at: string, by: string): ControlReport {
-  const { name, lengthUnit, coordinateSystem, heightDatum, siteZero, combinedScaleFactor, axisOrder, surveyor = '' } = state.settings;
+  const {
+    name,
+    lengthUnit,
+    coordinateSystem,
+    heightDatum,
+    siteZero,
+    combinedScaleFactor,
+    axisOrder,
+    surveyor = '',
+  } = state.settings;
   const nameOf = (id: string) => state.control.find((mark) => mark.id === id)?.revision.body.name ?? '?';
   const pairs = state.occupations
     .filter((occupation) => stationSights(state, occupation.id).length > 1)
-    .flatMap((occupation) => pairsOf(state, occupation).map((pair): ControlPair & { station: string } => ({ ...pair, station: occupation.body.name })))
+    .flatMap((occupation) =>
+      pairsOf(state, occupation).map((pair): ControlPair & { station: string } => ({
+        ...pair,
+        station: occupation.body.name,
+      })),
+    )
     .filter((pair) => pair.exceeds)
     .sort((a, b) => (b.ratio ?? 0) - (a.ratio ?? 0));
   const usedIn = new Set(state.accepted.filter((each) => !each.withdrawn).map((each) => each.fact.id));
@@ -120,12 +154,24 @@ export function controlReport(state: SiteState, at: string, by: string): Control
     surveyor,
     by: memberName(state, by),
     at,
-    rows: state.control.map((mark) => rowOf(state, mark)).sort((a, b) => badFirst(a) - badFirst(b) || compareNames(a.name, b.name)),
-    pairs: pairs.map(({ from, to, dDistance, dHeight, station }) => ({ from: nameOf(from), to: nameOf(to), dDistance, dHeight, station })),
+    rows: state.control
+      .map((mark) => rowOf(state, mark))
+      .sort((a, b) => badFirst(a) - badFirst(b) || compareNames(a.name, b.name)),
+    pairs: pairs.map(({ from, to, dDistance, dHeight, station }) => ({
+      from: nameOf(from),
+      to: nameOf(to),
+      dDistance,
+      dHeight,
+      station,
+    })),
     list: controlListVersion(state),
     concerns: controlConcerns(state, new Date(at)),
     unproven: state.control.filter((mark) => !isProvenControl(state, mark)).map((mark) => mark.revision.body.name),
-    notices: stationsOnPaper(state, trustOf(state, at), usedIn).flatMap((station) => stationNotices(station, lengthUnit)),
-    usable: state.control.filter(({ revision: { body } }) => body.condition !== 'lost' && body.usePlan && !body.forProof).length,
+    notices: stationsOnPaper(state, trustOf(state, at), usedIn).flatMap((station) =>
+      stationNotices(station, lengthUnit),
+    ),
+    usable: state.control.filter(
+      ({ revision: { body } }) => body.condition !== 'lost' && body.usePlan && !body.forProof,
+    ).length,
   };
 }

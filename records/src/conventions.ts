@@ -1,5 +1,13 @@
 /** Which convention a stake is written by, and what it comes to for a mark that is set or planned. */
-import { planDistance, SHIPPED_CONVENTIONS, STAKE_SIDES, type PointOnMark, type PlanPoint, type StakeContent, type StakeConvention } from '@idle-marker/core';
+import {
+  planDistance,
+  SHIPPED_CONVENTIONS,
+  STAKE_SIDES,
+  type PointOnMark,
+  type PlanPoint,
+  type StakeContent,
+  type StakeConvention,
+} from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { writtenStake, type StakeStyle, type WrittenStake } from '@idle-marker/words';
 import type { SiteState } from './state.ts';
@@ -40,7 +48,10 @@ type Plan = FactBody<'package'>['plans'][number];
 export function offsetAsSet(plan: Pick<Plan, 'place' | 'design' | 'offset'>, measured: PlanPoint): number {
   const planned = planDistance(plan.place, plan.design);
   if (plan.offset === 0 || planned === 0) return 0;
-  const along = ((measured.e - plan.design.e) * (plan.place.e - plan.design.e) + (measured.n - plan.design.n) * (plan.place.n - plan.design.n)) / planned;
+  const along =
+    ((measured.e - plan.design.e) * (plan.place.e - plan.design.e) +
+      (measured.n - plan.design.n) * (plan.place.n - plan.design.n)) /
+    planned;
   // Off both lines of an angle, or off a corner, the way to the design point is longer than the offset itself.
   return Math.max(0, along * (plan.offset / planned));
 }
@@ -72,7 +83,11 @@ export function stakeContent(state: SiteState, work: FactBody<'package'>, plan: 
     hubZ,
     designZ: plan.designZ,
     also: plan.road?.also
-      ? { heightReference, to: plan.road.also.to, cutFill: hubZ === null || plan.road.also.z === null ? null : hubZ - plan.road.also.z }
+      ? {
+          heightReference,
+          to: plan.road.also.to,
+          cutFill: hubZ === null || plan.road.also.z === null ? null : hubZ - plan.road.also.z,
+        }
       : also
         ? { heightReference: also.heightReference, cutFill: cutFill === null ? null : cutFill - also.above }
         : null,
@@ -95,7 +110,12 @@ export const stakeOf = (state: SiteState, work: FactBody<'package'>, plan: Plan,
   writtenStake(stakeContent(state, work, plan, set), stakeStyle(state, work));
 
 /** The same for a mark that is set, from what it was set as. */
-export function stakeAsSet(state: SiteState, work: FactBody<'package'>, plan: Plan, { at, by, body: { place, hubZ, within } }: Fact<'mark'>): WrittenStake {
+export function stakeAsSet(
+  state: SiteState,
+  work: FactBody<'package'>,
+  plan: Plan,
+  { at, by, body: { place, hubZ, within } }: Fact<'mark'>,
+): WrittenStake {
   const setter = state.members.find((member) => member.id === by)?.body.name ?? '';
   return stakeOf(state, work, plan, { place, hubZ, within, day: at.slice(0, 10), by: setter });
 }
@@ -111,6 +131,8 @@ interface StakeSaid {
  */
 export function saysTheSame(one: StakeSaid, other: StakeSaid): boolean {
   const lines = ({ stakeText, written }: StakeSaid) =>
-    one.written && other.written && written ? STAKE_SIDES.map((side) => written[side].map(({ text }) => text)) : stakeText;
+    one.written && other.written && written
+      ? STAKE_SIDES.map((side) => written[side].map(({ text }) => text))
+      : stakeText;
   return JSON.stringify(lines(one)) === JSON.stringify(lines(other));
 }

@@ -21,7 +21,8 @@ const MM = 1000;
 const concernsPlan = ({ what }: Pick<Correction, 'what'>): boolean => what === 'prismConstant' || what === 'station';
 
 /** Sights that can be said to have been taken from another station: those that no station and no proof was made with. */
-export const canBeRehung = ({ body }: Fact<'sight'>): boolean => ['mark', 'driven', 'ground', 'spot', 'asBuilt'].includes(body.purpose);
+export const canBeRehung = ({ body }: Fact<'sight'>): boolean =>
+  ['mark', 'driven', 'ground', 'spot', 'asBuilt'].includes(body.purpose);
 
 const uncorrected = new WeakMap<SiteState, SiteState>();
 
@@ -37,7 +38,13 @@ function asEntered(state: SiteState): SiteState {
 /** The site as it would be with the correction in it. */
 function corrected(state: SiteState, correction: Correction): SiteState {
   const last = state.timeline.at(-1)!;
-  const fact: Fact<'correction'> = { ...last, id: 'correction', seq: last.seq + 1, type: 'correction', body: { ...correction, reason: '' } };
+  const fact: Fact<'correction'> = {
+    ...last,
+    id: 'correction',
+    seq: last.seq + 1,
+    type: 'correction',
+    body: { ...correction, reason: '' },
+  };
   return siteState([...state.timeline, fact]);
 }
 
@@ -62,7 +69,11 @@ function footFrom(state: SiteState, solution: AcceptedSolution, station: Station
 /** The sight that the height of a mark comes from: the one to its driven hub, or the one it was set by. */
 function heightSight(state: SiteState, mark: Fact<'mark'>): string {
   const to = [...state.sights.values()].filter(
-    ({ body }) => body.purpose === 'driven' && body.target.kind === 'plan' && body.target.package === mark.body.package && body.target.key === mark.body.key,
+    ({ body }) =>
+      body.purpose === 'driven' &&
+      body.target.kind === 'plan' &&
+      body.target.package === mark.body.package &&
+      body.target.key === mark.body.key,
   );
   return to.at(-1)?.id ?? mark.body.sight;
 }
@@ -91,7 +102,8 @@ const tenth = (metres: Metres): number => Math.round(metres * MM * 10) / 10;
 
 /** By how much one mark changes; nothing where it stays. */
 function effectOn(mark: Fact<'mark'>, parts: { readonly plan: boolean }, was: Place, is: Place): Effect[] {
-  const planMm = parts.plan && was.plan && is.plan ? tenth(Math.hypot(is.plan.e - was.plan.e, is.plan.n - was.plan.n)) : null;
+  const planMm =
+    parts.plan && was.plan && is.plan ? tenth(Math.hypot(is.plan.e - was.plan.e, is.plan.n - was.plan.n)) : null;
   const heightMm = was.height === null || is.height === null ? null : tenth(is.height - was.height);
   const effect = { mark: mark.id, planMm, heightMm };
   const stays = (planMm ?? 0) === 0 && (heightMm ?? 0) === 0;
@@ -141,7 +153,9 @@ export function effectsOfCorrection(state: SiteState, correction: Correction): E
   });
   const paired = before.paired.filter((each) => !each.withdrawn && each.occupation.id === correction.occupation);
   // The plan of these comes from the receiver, whatever the prism.
-  const fromPairs = paired.flatMap((each) => pairedEffects(before, after, each, null)).filter(({ heightMm }) => heightMm !== 0);
+  const fromPairs = paired
+    .flatMap((each) => pairedEffects(before, after, each, null))
+    .filter(({ heightMm }) => heightMm !== 0);
   return [...stations, ...fromPairs.map((effect) => (parts.plan ? { ...effect, planMm: 0 } : effect))];
 }
 
@@ -152,11 +166,18 @@ export function recomputedBefore(state: SiteState, occupation: string): Fact<'fi
   const set = state.timeline.flatMap((fact) => (fact.type === 'mark' && here.has(fact.body.solution) ? [fact.id] : []));
   const hanging = [...state.marks.values()].filter((mark) => here.has(mark.body.solution)).map((mark) => mark.id);
   const marks = new Set([...set, ...hanging]);
-  return state.findings.findLast(({ body }) => body.cause === 'recomputed' && body.effects.some(({ mark }) => marks.has(mark))) ?? null;
+  return (
+    state.findings.findLast(
+      ({ body }) => body.cause === 'recomputed' && body.effects.some(({ mark }) => marks.has(mark)),
+    ) ?? null
+  );
 }
 
 /** What one correction and those that were recomputed before it may change. */
-export function partsOfCorrections(state: SiteState, correction: Correction): { readonly plan: boolean; readonly height: boolean } {
+export function partsOfCorrections(
+  state: SiteState,
+  correction: Correction,
+): { readonly plan: boolean; readonly height: boolean } {
   const before = recomputedBefore(state, correction.occupation)?.body.plan ?? false;
   return { plan: before || concernsPlan(correction), height: true };
 }
@@ -165,11 +186,15 @@ export function partsOfCorrections(state: SiteState, correction: Correction): { 
 export function measuredWith(state: SiteState, { what, occupation, sights }: Correction): Fact<'asBuilt'>[] {
   const chosen = new Set(sights);
   const ofOccupation = (id: string) => state.sights.get(id)?.body.occupation === occupation;
-  return state.asBuilt.filter(({ body }) => body.sights.some((id) => (what === 'instrumentHeight' ? ofOccupation(id) : chosen.has(id))));
+  return state.asBuilt.filter(({ body }) =>
+    body.sights.some((id) => (what === 'instrumentHeight' ? ofOccupation(id) : chosen.has(id))),
+  );
 }
 
 /** How a mark was computed again last, as a change of what it was set with; null when it never was. */
 export function recomputed(state: SiteState, mark: string): Effect | null {
-  const finding = state.findings.findLast((each) => each.body.cause === 'recomputed' && each.body.effects.some((effect) => effect.mark === mark));
+  const finding = state.findings.findLast(
+    (each) => each.body.cause === 'recomputed' && each.body.effects.some((effect) => effect.mark === mark),
+  );
   return finding?.body.effects.find((effect) => effect.mark === mark) ?? null;
 }

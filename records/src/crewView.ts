@@ -1,5 +1,12 @@
 /** What the crew's page shows: the marks of some packages, each with how it is read, as they stand now. */
-import { planDistance, type AngleUnit, type LengthUnit, type Standing, type StakeReading, type TrustResult } from '@idle-marker/core';
+import {
+  planDistance,
+  type AngleUnit,
+  type LengthUnit,
+  type Standing,
+  type StakeReading,
+  type TrustResult,
+} from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { conventionFor } from './conventions.ts';
 import { isForPlan } from './packagePlans.ts';
@@ -56,13 +63,21 @@ export function crewMarks(state: SiteState, trust: TrustResult, packages: readon
       if (!mark || mark.body.state === 'rough') return [];
       const report = state.reports.get(mark.id) ?? null;
       // What was hit, was set for another plan, or stands there twice in different places, is no more to be built from than what is in doubt.
-      const doubtful = report?.body.kind === 'moved' || !isForPlan(mark.body, plan) || (twiceAt(state, work, markKey(root, plan.key))?.differ ?? false);
+      const doubtful =
+        report?.body.kind === 'moved' ||
+        !isForPlan(mark.body, plan) ||
+        (twiceAt(state, work, markKey(root, plan.key))?.differ ?? false);
       return [
         {
           id: mark.id,
           name: mark.body.name,
           package: work.body.name,
-          standing: report?.body.kind === 'destroyed' ? 'destroyed' : doubtful ? 'inDoubt' : (standings.get(mark.id) ?? 'unproven'),
+          standing:
+            report?.body.kind === 'destroyed'
+              ? 'destroyed'
+              : doubtful
+                ? 'inDoubt'
+                : (standings.get(mark.id) ?? 'unproven'),
           reading: stakeReading(state, work.body, plan, mark),
           stakeText: mark.body.stakeText,
           written: mark.body.written ?? null,
@@ -88,12 +103,20 @@ export function crewView(state: SiteState, trust: TrustResult, { label, roots, w
     who,
     at,
     marks: crewMarks(state, trust, packages),
-    points: packages.flatMap((work) => pointsToFind(state, trust, work).map((point) => ({ ...point, package: work.body.name }))),
+    points: packages.flatMap((work) =>
+      pointsToFind(state, trust, work).map((point) => ({ ...point, package: work.body.name })),
+    ),
   };
 }
 
 const SAME_POINT = 0.001;
 
 /** The point that a mark leads to. Two things of a package may each have a corner A, so its place has to be the same too. */
-export const pointOfMark = ({ points }: CrewView, { package: work, reading }: CrewMark): CrewView['points'][number] | null =>
-  points.find((each) => each.package === work && each.corner === reading.to && planDistance(each.point, reading.design) < SAME_POINT) ?? null;
+export const pointOfMark = (
+  { points }: CrewView,
+  { package: work, reading }: CrewMark,
+): CrewView['points'][number] | null =>
+  points.find(
+    (each) =>
+      each.package === work && each.corner === reading.to && planDistance(each.point, reading.design) < SAME_POINT,
+  ) ?? null;

@@ -82,14 +82,25 @@ export interface CutSheet {
   readonly stations: readonly StationOnPaper[];
   readonly rows: readonly CutSheetRow[];
   /** Marks kept back, and why. */
-  readonly withheld: readonly { readonly mark: string; readonly name: string; readonly standing: Standing; readonly reason: WithheldReason }[];
+  readonly withheld: readonly {
+    readonly mark: string;
+    readonly name: string;
+    readonly standing: Standing;
+    readonly reason: WithheldReason;
+  }[];
   /** Marks of the package not set yet. */
   readonly notSet: readonly string[];
-  readonly shapes: readonly { readonly closed: boolean; readonly points: readonly (PlanPoint & { readonly name: string })[] }[];
+  readonly shapes: readonly {
+    readonly closed: boolean;
+    readonly points: readonly (PlanPoint & { readonly name: string })[];
+  }[];
   /** What nobody has answered when the marks were set; not on sheets of before it was kept. */
   readonly open?: readonly OpenCaution[];
   /** Changes since the revision before; empty in revision 1. */
-  readonly changes: readonly { readonly name: string; readonly change: 'added' | 'removed' | 'setAgain' | 'withheld' | 'figures' | 'writtenAnew' }[];
+  readonly changes: readonly {
+    readonly name: string;
+    readonly change: 'added' | 'removed' | 'setAgain' | 'withheld' | 'figures' | 'writtenAnew';
+  }[];
   /** Which part of the package it is, where it is not all of it. */
   readonly selection?: string | null;
   /** Who has it, where that is not just the crew. */
@@ -136,7 +147,15 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
   const set = plans.flatMap((plan) => {
     const mark = state.marks.get(markKey(root, plan.key));
     if (!mark || mark.body.state === 'rough') return [];
-    return [{ plan, mark, standing: standings.get(mark.id), outdated: !isForPlan(mark.body, plan), report: state.reports.get(mark.id) }];
+    return [
+      {
+        plan,
+        mark,
+        standing: standings.get(mark.id),
+        outdated: !isForPlan(mark.body, plan),
+        report: state.reports.get(mark.id),
+      },
+    ];
   });
   const isGiven = ({ standing, outdated, report }: (typeof set)[number]) =>
     standing !== undefined && standing.standing !== 'inDoubt' && !outdated && report === undefined;
@@ -172,7 +191,12 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
     setFrom: times[0] ?? null,
     setTo: times.at(-1) ?? null,
     setBy: [...new Set(given.map(({ mark }) => memberName(state, mark.by)))],
-    stations: stationsOnPaper(state, trust, new Set(given.map(({ mark }) => state.rehung.get(mark.id) ?? mark.body.solution)), [body.class]),
+    stations: stationsOnPaper(
+      state,
+      trust,
+      new Set(given.map(({ mark }) => state.rehung.get(mark.id) ?? mark.body.solution)),
+      [body.class],
+    ),
     rows,
     withheld,
     open: openCautions(
@@ -182,7 +206,9 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
     ),
     notSet: plans.filter((plan) => !setKeys.has(plan.key)).map((plan) => plan.name),
     // What nothing on the sheet leads to would only make the drawing smaller.
-    shapes: body.items.filter((item) => rows.length === 0 || rows.some((row) => row.item === item.name)).flatMap(shapesOf),
+    shapes: body.items
+      .filter((item) => rows.length === 0 || rows.some((row) => row.item === item.name))
+      .flatMap(shapesOf),
     changes: changesSince(previous, rows, withheld),
     selection: asked.selection?.name ?? null,
     givenTo: asked.givenTo ?? null,
@@ -194,14 +220,19 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
   };
 }
 
-function withheldReason(standing: MarkStanding | undefined, outdated: boolean, report: Fact<'report'> | undefined): WithheldReason {
+function withheldReason(
+  standing: MarkStanding | undefined,
+  outdated: boolean,
+  report: Fact<'report'> | undefined,
+): WithheldReason {
   if (report) return report.body.kind === 'destroyed' ? 'REPORTED_DESTROYED' : 'REPORTED_MOVED';
   if (outdated) return 'PLAN_CHANGED';
   const doubtful = standing && [standing.plan, standing.height].find((part) => part.standing === 'inDoubt');
   return doubtful?.because[0] ?? 'STATION_UNKNOWN';
 }
 
-export const memberName = (state: SiteState, id: string | null): string => state.members.find((member) => member.id === id)?.body.name ?? 'unknown';
+export const memberName = (state: SiteState, id: string | null): string =>
+  state.members.find((member) => member.id === id)?.body.name ?? 'unknown';
 
 function rowOf(
   state: SiteState,
@@ -241,14 +272,20 @@ function rowOf(
   };
 }
 
-function changesSince(previous: CutSheet | null, rows: readonly CutSheetRow[], withheld: CutSheet['withheld']): CutSheet['changes'] {
+function changesSince(
+  previous: CutSheet | null,
+  rows: readonly CutSheetRow[],
+  withheld: CutSheet['withheld'],
+): CutSheet['changes'] {
   if (!previous) return [];
   const before = new Map(previous.rows.map((row) => [row.name, row]));
   const after = new Map(rows.map((row) => [row.name, row.mark]));
   const kept = new Set(withheld.map((each) => each.name));
   return [
     ...rows.filter((row) => !before.has(row.name)).map((row) => ({ name: row.name, change: 'added' as const })),
-    ...rows.filter((row) => before.has(row.name) && before.get(row.name)!.mark !== row.mark).map((row) => ({ name: row.name, change: 'setAgain' as const })),
+    ...rows
+      .filter((row) => before.has(row.name) && before.get(row.name)!.mark !== row.mark)
+      .map((row) => ({ name: row.name, change: 'setAgain' as const })),
     ...rows
       .filter((row) => before.get(row.name)?.mark === row.mark && figuresOf(before.get(row.name)!) !== figuresOf(row))
       .map((row) => ({ name: row.name, change: 'figures' as const })),
@@ -263,4 +300,5 @@ function changesSince(previous: CutSheet | null, rows: readonly CutSheetRow[], w
 }
 
 /** What a crew would read differently. */
-const figuresOf = ({ offset, corner, hubZ, designZ, cutFill }: CutSheetRow): string => JSON.stringify([offset, corner, hubZ, designZ, cutFill]);
+const figuresOf = ({ offset, corner, hubZ, designZ, cutFill }: CutSheetRow): string =>
+  JSON.stringify([offset, corner, hubZ, designZ, cutFill]);

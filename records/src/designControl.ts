@@ -34,13 +34,22 @@ const SAME_PLACE: Metres = 0.001;
 function listedAt({ control }: SiteState, from: From, place: PlanPoint): string | null {
   const body = control.find(
     ({ revision: { body } }) =>
-      body.from === from && body.condition !== 'lost' && body.e !== null && body.n !== null && planDistance({ e: body.e, n: body.n }, place) < SAME_PLACE,
+      body.from === from &&
+      body.condition !== 'lost' &&
+      body.e !== null &&
+      body.n !== null &&
+      planDistance({ e: body.e, n: body.n }, place) < SAME_PLACE,
   )?.revision.body;
   return body?.name ?? null;
 }
 
 /** A point that was picked on a drawing. */
-export const pickedCandidate = (state: SiteState, drawing: string, name: string, { e, n }: PlanPoint): ControlCandidate => ({
+export const pickedCandidate = (
+  state: SiteState,
+  drawing: string,
+  name: string,
+  { e, n }: PlanPoint,
+): ControlCandidate => ({
   from: 'drawing',
   of: drawing,
   name,
@@ -65,18 +74,33 @@ export function controlCandidates(state: SiteState): ControlCandidate[] {
   });
   const grids = state.grids.flatMap(({ body }) => {
     const grid = gridOf(body);
-    return grid.ok ? crossingsOf(grid.value).map(({ name, e, n }) => drawn('grid', body.name, name, { e, n, z: null })) : [];
+    return grid.ok
+      ? crossingsOf(grid.value).map(({ name, e, n }) => drawn('grid', body.name, name, { e, n, z: null }))
+      : [];
   });
   const packages = state.packages.flatMap(({ body }) => {
     const corners = new Map(body.plans.map((plan) => [`${plan.design.e} ${plan.design.n}`, plan]));
-    return [...corners.values()].map((plan) => drawn('package', body.name, plan.corner, { ...plan.design, z: plan.designZ }));
+    return [...corners.values()].map((plan) =>
+      drawn('package', body.name, plan.corner, { ...plan.design, z: plan.designZ }),
+    );
   });
   const built = state.asBuilt.flatMap((fact): ControlCandidate[] => {
     const body = controlFromBuilt(state, fact, fact.id);
     if (!body || body.e === null || body.n === null || body.sdHMm === null) return [];
     const { name, e, n, z, sdHMm, sdZMm, parent = null } = body;
     const station = state.accepted.find((each) => each.fact.id === parent)?.fact.body.name ?? '';
-    return [{ from: 'asBuilt', of: station, name, place: { e, n, z }, sdHMm, sdZMm, parent, listedAs: listedAt(state, 'asBuilt', { e, n }) }];
+    return [
+      {
+        from: 'asBuilt',
+        of: station,
+        name,
+        place: { e, n, z },
+        sdHMm,
+        sdZMm,
+        parent,
+        listedAs: listedAt(state, 'asBuilt', { e, n }),
+      },
+    ];
   });
   return [...built, ...packages, ...grids].sort((a, b) => compareNames(a.of, b.of) || compareNames(a.name, b.name));
 }
@@ -89,7 +113,11 @@ const SOURCE: Readonly<Record<From, (of: string) => string>> = {
 };
 
 /** The marks that points become, each with an id of its own; those that are listed already become none. */
-export const controlOfCandidates = (state: SiteState, ids: () => string, candidates: readonly ControlCandidate[]): FactBody<'control'>[] =>
+export const controlOfCandidates = (
+  state: SiteState,
+  ids: () => string,
+  candidates: readonly ControlCandidate[],
+): FactBody<'control'>[] =>
   candidates
     .filter((each) => each.listedAs === null)
     .reduce<FactBody<'control'>[]>((bodies, each) => {
@@ -98,7 +126,11 @@ export const controlOfCandidates = (state: SiteState, ids: () => string, candida
     }, []);
 
 /** The mark that a point becomes. A height that is only drawn is listed, and not used: what was built has its own. */
-function controlOfCandidate(taken: readonly string[], mark: string, { from, of, name, place, sdHMm, sdZMm, parent }: ControlCandidate): FactBody<'control'> {
+function controlOfCandidate(
+  taken: readonly string[],
+  mark: string,
+  { from, of, name, place, sdHMm, sdZMm, parent }: ControlCandidate,
+): FactBody<'control'> {
   return {
     mark,
     name: alikeName(name, taken) === null ? name.slice(0, 80) : freeName(name.slice(0, 70), taken),

@@ -35,7 +35,11 @@ export function activityTimes(facts: readonly AnyFact[]): ActivityTime[] {
     else if (toldOf(kind.isDone ?? false, fact)) spent.get(activity)!.count++;
   });
   spent.get('marking')!.count += marks.size;
-  return order.map((activity) => ({ activity, minutes: Math.round(spent.get(activity)!.ms / 60_000), count: spent.get(activity)!.count }));
+  return order.map((activity) => ({
+    activity,
+    minutes: Math.round(spent.get(activity)!.ms / 60_000),
+    count: spent.get(activity)!.count,
+  }));
 }
 
 /** The day of an instant as people there call it, YYYY-MM-DD. */

@@ -14,12 +14,14 @@ export function drawingOfRevision(state: SiteState, revision: string): string | 
 }
 
 /** Revisions of one drawing, all of them. */
-export const revisionsOf = (state: SiteState, drawing: string): Fact<'drawing'>[] => state.ofType.drawing.filter((fact) => fact.body.drawing === drawing);
+export const revisionsOf = (state: SiteState, drawing: string): Fact<'drawing'>[] =>
+  state.ofType.drawing.filter((fact) => fact.body.drawing === drawing);
 
 type Item = Package['items'][number];
 
 /** Its heights were taken from a surface of one of these revisions. */
-const isOn = (surface: Item['surface'], revisions: ReadonlySet<string>): boolean => surface?.drawing !== undefined && revisions.has(surface.drawing);
+const isOn = (surface: Item['surface'], revisions: ReadonlySet<string>): boolean =>
+  surface?.drawing !== undefined && revisions.has(surface.drawing);
 
 /** Its corners or its heights were taken from one of these revisions. */
 const isFrom = ({ drawing, surface }: Item, revisions: ReadonlySet<string>): boolean =>
@@ -33,7 +35,9 @@ export function packagesFrom(state: SiteState, drawing: string): Fact<'package'>
 
 /** Packages that were taken from a drawing that is not in use any more. */
 export function fromRetired(state: SiteState, work: Fact<'package'>): Fact<'drawing'>[] {
-  return [...new Set(work.body.items.flatMap((item) => [item.drawing ?? [], item.surface?.drawing ?? []].flat()))].flatMap((id) => {
+  return [
+    ...new Set(work.body.items.flatMap((item) => [item.drawing ?? [], item.surface?.drawing ?? []].flat())),
+  ].flatMap((id) => {
     const used = factOf(state, 'drawing', id);
     return used && !state.drawings.some((fact) => fact.body.drawing === used.body.drawing) ? [used] : [];
   });
@@ -58,7 +62,11 @@ export function affectedPackages(
   const ids = new Set(revisionsOf(state, drawing).map(({ id }) => id));
   const concerns = (item: Item) => item.drawing !== undefined && ids.has(item.drawing);
   return packagesFrom(state, drawing).map((work) => {
-    const gone = new Set(work.body.items.flatMap(({ surface }) => (surface && isOn(surface, ids) && missing.has(surface.name) ? [surface.name] : [])));
+    const gone = new Set(
+      work.body.items.flatMap(({ surface }) =>
+        surface && isOn(surface, ids) && missing.has(surface.name) ? [surface.name] : [],
+      ),
+    );
     const affected = affectedPackage(state, work, {
       concerns,
       placeOf,
@@ -79,7 +87,11 @@ export function affectedPackages(
 }
 
 /** Places that the surfaces of a newer drawing are asked at, by surface. */
-export function heightsToAsk(state: SiteState, drawing: string, affected: readonly AffectedPackage[]): ReadonlyMap<string, readonly PlanPoint[]> {
+export function heightsToAsk(
+  state: SiteState,
+  drawing: string,
+  affected: readonly AffectedPackage[],
+): ReadonlyMap<string, readonly PlanPoint[]> {
   const asked = new Map<string, PlanPoint[]>();
   const ids = new Set(revisionsOf(state, drawing).map(({ id }) => id));
   for (const { work, next } of affected)

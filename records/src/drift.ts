@@ -18,8 +18,10 @@ const USUAL_SD_MM = 2;
 const LEAST_SD_MM = 0.5;
 
 type Figures = Readonly<Record<string, unknown>>;
-const figure = (result: Figures, field: string): number | null => (typeof result[field] === 'number' ? result[field] : null);
-const sdOf = (result: Figures, field: string): Metres => Math.max(figure(result, field) ?? USUAL_SD_MM, LEAST_SD_MM) * MM;
+const figure = (result: Figures, field: string): number | null =>
+  typeof result[field] === 'number' ? result[field] : null;
+const sdOf = (result: Figures, field: string): Metres =>
+  Math.max(figure(result, field) ?? USUAL_SD_MM, LEAST_SD_MM) * MM;
 
 /** Proofs and far directions of one solution, in order. */
 export function dayDrift(state: SiteState, solution: AcceptedSolution): DayDrift[] {
@@ -34,9 +36,16 @@ export function dayDrift(state: SiteState, solution: AcceptedSolution): DayDrift
     const dZ = figure(result, 'dZMm');
     if (dZ !== null) height.push({ at, value: dZ * MM, sd: sdOf(result, 'sdDZMm') });
     const turnSec = figure(result, 'turnSec');
-    if (turnSec !== null) turn.push({ at, value: turnSec * RADIANS_PER_SECOND * AT, sd: body.instrument.angleSdSec * Math.SQRT2 * RADIANS_PER_SECOND * AT });
+    if (turnSec !== null)
+      turn.push({
+        at,
+        value: turnSec * RADIANS_PER_SECOND * AT,
+        sd: body.instrument.angleSdSec * Math.SQRT2 * RADIANS_PER_SECOND * AT,
+      });
     const across = figure(result, 'dAcrossMm');
-    const mark = state.control.find((each) => each.id === proof.body.control)?.revisions.find((each) => each.id === proof.body.revision)?.body;
+    const mark = state.control
+      .find((each) => each.id === proof.body.control)
+      ?.revisions.find((each) => each.id === proof.body.revision)?.body;
     if (across === null || !mark || mark.e === null || mark.n === null) continue;
     const distance = planDistance(station, { e: mark.e, n: mark.n });
     if (distance < LEAST_DISTANCE) continue;

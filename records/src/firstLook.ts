@@ -39,7 +39,12 @@ export function againstFirst(state: SiteState, solution: AcceptedSolution, sight
   const then = measured(state, solution, first);
   const now = measured(state, solution, sight);
   if (!then || !now) return null;
-  return { at: first.at, dE: now.e - then.e, dN: now.n - then.n, dZ: now.z === null || then.z === null ? null : now.z - then.z };
+  return {
+    at: first.at,
+    dE: now.e - then.e,
+    dN: now.n - then.n,
+    dZ: now.z === null || then.z === null ? null : now.z - then.z,
+  };
 }
 
 /** A mark this far from a drawn line has nothing to do with it. */

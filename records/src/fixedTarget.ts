@@ -21,17 +21,23 @@ export function isFixed(state: SiteState, target: Target): boolean {
 
 /** Whether a target of the library is held to what is measured without a pole. */
 export const isPoleless = (state: SiteState, target: CarriedPole['target']): boolean =>
-  Boolean(target) && state.equipment.some(({ body }) => body.item === target!.item && body.what.kind === 'target' && POLELESS_FORMS.has(body.what.form));
+  Boolean(target) &&
+  state.equipment.some(
+    ({ body }) => body.item === target!.item && body.what.kind === 'target' && POLELESS_FORMS.has(body.what.form),
+  );
 
 const asCarried = (state: SiteState, item: string): Carried | null => {
   const found = state.equipment.find(({ body }) => body.item === item)?.body;
-  return found?.what.kind === 'target' ? { item, name: found.what.name, constantMm: found.what.constantMm, ownHeight: 0 } : null;
+  return found?.what.kind === 'target'
+    ? { item, name: found.what.name, constantMm: found.what.constantMm, ownHeight: 0 }
+    : null;
 };
 
 /** The target that is likely there: that of the last sight to this mark, else to any like it, else the foil of the library. */
 export function targetOnFixed(state: SiteState, target: Target): Carried | null {
   const known = [...state.sights.values()].filter((sight) => isFixed(state, sight.body.target)).reverse();
-  const isSame = (sight: Fact<'sight'>) => sight.body.target.kind === 'control' && target.kind === 'control' && sight.body.target.mark === target.mark;
+  const isSame = (sight: Fact<'sight'>) =>
+    sight.body.target.kind === 'control' && target.kind === 'control' && sight.body.target.mark === target.mark;
   const before = known.find(isSame) ?? known[0];
   if (before) return before.body.carried?.target ? asCarried(state, before.body.carried.target) : null;
   const foil = state.equipment.find(({ body }) => body.what.kind === 'target' && body.what.form === 'foil');
@@ -41,7 +47,9 @@ export function targetOnFixed(state: SiteState, target: Target): Carried | null 
 /** What a sight is truly made to: of a fixed target, or one that is held without a pole, nothing of the pole counts. */
 export function carriedTo(state: SiteState, target: Target, pole: CarriedPole): CarriedPole {
   if (isFixed(state, target)) return { ...WITHOUT_POLE, target: targetOnFixed(state, target) };
-  return isPoleless(state, pole.target) ? { ...WITHOUT_POLE, target: pole.target && { ...pole.target, ownHeight: 0 } } : pole;
+  return isPoleless(state, pole.target)
+    ? { ...WITHOUT_POLE, target: pole.target && { ...pole.target, ownHeight: 0 } }
+    : pole;
 }
 
 /** Of the pole nothing counts. */

@@ -18,7 +18,10 @@ export function affectedByGrid(
   const built = gridOf(next);
   if (!built.ok) return [];
   const places = new Map<string, PlanPoint>(
-    [...lineEndsOf(built.value), ...midpointsOf(built.value), ...crossingsOf(built.value)].map(({ name, e, n }) => [name, { e, n }]),
+    [...lineEndsOf(built.value), ...midpointsOf(built.value), ...crossingsOf(built.value)].map(({ name, e, n }) => [
+      name,
+      { e, n },
+    ]),
   );
   const ids = revisionsOf(state, next.grid);
   const concerns = ({ grid }: FactBody<'package'>['items'][number]) => grid !== undefined && ids.has(grid);
@@ -38,5 +41,7 @@ export const olderGrids = (state: SiteState, work: Fact<'package'>): Fact<'grid'
   state.grids.filter(
     (fact) =>
       work.body.items.some(({ grid }) => grid !== undefined && grid !== fact.id) &&
-      affectedByGrid(state, fact.body, fact.id).some((each) => each.work.id === work.id && (each.moved > 0 || each.lost.length > 0)),
+      affectedByGrid(state, fact.body, fact.id).some(
+        (each) => each.work.id === work.id && (each.moved > 0 || each.lost.length > 0),
+      ),
   );

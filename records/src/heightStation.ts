@@ -10,7 +10,15 @@ import {
   type TiltingAxis,
 } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { groupSights, pointsOf, precisionOf, readingOf, reductionOf, setupOf, type SightGroup } from './observations.ts';
+import {
+  groupSights,
+  pointsOf,
+  precisionOf,
+  readingOf,
+  reductionOf,
+  setupOf,
+  type SightGroup,
+} from './observations.ts';
 import { stationSights } from './stationDraft.ts';
 import type { SiteState } from './state.ts';
 
@@ -34,20 +42,36 @@ export interface HeightDraft {
 }
 
 /** `leftOut`: benchmarks that are not used. */
-export function heightDraft(state: SiteState, occupation: Fact<'occupation'>, leftOut: ReadonlySet<string>): HeightDraft {
+export function heightDraft(
+  state: SiteState,
+  occupation: Fact<'occupation'>,
+  leftOut: ReadonlySet<string>,
+): HeightDraft {
   const sights = stationSights(state, occupation.id);
   const use = (sight: Fact<'sight'>) => {
     const { target, read } = sight.body;
-    const mark = target.kind === 'control' ? state.control.find((each) => each.id === target.mark)?.revision.body : undefined;
+    const mark =
+      target.kind === 'control' ? state.control.find((each) => each.id === target.mark)?.revision.body : undefined;
     return {
       plan: false,
-      height: Boolean(mark && mark.z !== null && mark.useHeight && mark.condition !== 'lost' && read.slope !== null && !leftOut.has(mark.mark)),
+      height: Boolean(
+        mark &&
+        mark.z !== null &&
+        mark.useHeight &&
+        mark.condition !== 'lost' &&
+        read.slope !== null &&
+        !leftOut.has(mark.mark),
+      ),
     };
   };
   const groups = groupSights(sights, use);
   const used = groups.filter((group) => group.observation.useHeight);
   const benchmarks = new Set(used.map((group) => group.mark)).size;
-  const shared = { instrument: precisionOf(occupation.body), setup: setupOf(occupation.body), reduction: reductionOf(state.settings) };
+  const shared = {
+    instrument: precisionOf(occupation.body),
+    setup: setupOf(occupation.body),
+    reduction: reductionOf(state.settings),
+  };
   const outcome =
     used.length === 0
       ? null
@@ -61,7 +85,14 @@ export function heightDraft(state: SiteState, occupation: Fact<'occupation'>, le
   const axis = height && { z: height.z + shared.setup.instrumentHeight, sd: height.sdTrunnionZ };
   const spots = [...state.sights.values()].flatMap((sight): HeightSpot[] => {
     const { target, purpose } = sight.body;
-    if (!axis || purpose !== 'spot' || sight.body.occupation !== occupation.id || target.kind !== 'spot' || state.withdrawn.has(sight.id)) return [];
+    if (
+      !axis ||
+      purpose !== 'spot' ||
+      sight.body.occupation !== occupation.id ||
+      target.kind !== 'spot' ||
+      state.withdrawn.has(sight.id)
+    )
+      return [];
     const read = heightFromAxis(axis, reduceReading(readingOf(sight.body), shared.instrument, shared.reduction));
     return read ? [{ sight, name: target.name, z: read.z, sd: Math.sqrt(read.variance) }] : [];
   });

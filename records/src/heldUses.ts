@@ -8,7 +8,9 @@ export function heldUses({ body }: Fact<'solution'>, occupation: Fact<'occupatio
   const { over } = occupation.body;
   const from = body.heightFrom ?? 'mark';
   if (!over || from === 'both') return body.uses;
-  return body.uses.map((use) => (use.height ? { ...use, height: (use.control === over.mark) === (from === 'mark') } : use));
+  return body.uses.map((use) =>
+    use.height ? { ...use, height: (use.control === over.mark) === (from === 'mark') } : use,
+  );
 }
 
 /** What a station hangs on: its uses as held, and the mark under the instrument even where nothing was sighted at it. */
@@ -17,5 +19,13 @@ export function supportingUses(fact: Fact<'solution'>, occupation: Fact<'occupat
   const { over } = occupation.body;
   if (!over || uses.some((use) => use.revision === over.revision)) return uses;
   const { heightFrom, result } = fact.body;
-  return [...uses, { control: over.mark, revision: over.revision, plan: true, height: result.z !== null && heightFrom !== 'benchmarks' }];
+  return [
+    ...uses,
+    {
+      control: over.mark,
+      revision: over.revision,
+      plan: true,
+      height: result.z !== null && heightFrom !== 'benchmarks',
+    },
+  ];
 }

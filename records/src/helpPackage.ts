@@ -22,10 +22,16 @@ export interface HelpPackage {
 export function helpPackage(
   state: SiteState,
   occupation: Fact<'occupation'>,
-  about: { readonly at: string; readonly question: string; readonly judgement: Judgement | null; readonly sentences: readonly string[] },
+  about: {
+    readonly at: string;
+    readonly question: string;
+    readonly judgement: Judgement | null;
+    readonly sentences: readonly string[];
+  },
 ): HelpPackage {
   const sighted = new Set<string>();
-  for (const { body } of state.sights.values()) if (body.occupation === occupation.id && body.target.kind === 'control') sighted.add(body.target.mark);
+  for (const { body } of state.sights.values())
+    if (body.occupation === occupation.id && body.target.kind === 'control') sighted.add(body.target.mark);
   return {
     form: 'idle-marker-set-up',
     version: 1,

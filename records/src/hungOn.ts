@@ -18,7 +18,12 @@ const known = new WeakMap<SiteState, readonly Measured[]>();
 export function measuredFromStations(state: SiteState): readonly Measured[] {
   const before = known.get(state);
   if (before) return before;
-  const built = state.asBuilt.map((fact) => ({ fact, name: fact.body.name, solution: fact.body.solution, hasHeight: fact.body.place.z !== null }));
+  const built = state.asBuilt.map((fact) => ({
+    fact,
+    name: fact.body.name,
+    solution: fact.body.solution,
+    hasHeight: fact.body.place.z !== null,
+  }));
   const own = state.control.flatMap(({ revision }) => {
     const { parent, name, z } = revision.body;
     return parent ? [{ fact: revision, name, solution: parent, hasHeight: z !== null }] : [];
@@ -30,11 +35,29 @@ export function measuredFromStations(state: SiteState): readonly Measured[] {
   const records = all.map(({ fact: { id, at, device, seq }, solution, hasHeight }) => {
     const parts = { plan: true, height: hasHeight };
     const { class: asked } = decidedSolution(state, solution)!.fact.body;
-    return { type: 'mark' as const, id: inThought(id), at, device, seq, solution, class: asked, needs: parts, measured: parts, supersedes: null };
+    return {
+      type: 'mark' as const,
+      id: inThought(id),
+      at,
+      device,
+      seq,
+      solution,
+      class: asked,
+      needs: parts,
+      measured: parts,
+      supersedes: null,
+    };
   });
-  const judged = new Map(judgeTrust({ ...input, records: [...input.records, ...records] }).marks.map((mark) => [mark.id, mark.standing]));
+  const judged = new Map(
+    judgeTrust({ ...input, records: [...input.records, ...records] }).marks.map((mark) => [mark.id, mark.standing]),
+  );
   const found = all
-    .map(({ fact, name, solution }) => ({ fact, name, solution, standing: judged.get(inThought(fact.id)) ?? ('unproven' as const) }))
+    .map(({ fact, name, solution }) => ({
+      fact,
+      name,
+      solution,
+      standing: judged.get(inThought(fact.id)) ?? ('unproven' as const),
+    }))
     .sort((a, b) => compareNames(a.name, b.name));
   known.set(state, found);
   return found;

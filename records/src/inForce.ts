@@ -11,7 +11,9 @@ export function solutionInForce(state: SiteState, trust: TrustResult): AcceptedS
 
 /** The occupation that is being worked on: the last one that is neither closed nor followed by another. */
 export function currentOccupation(state: SiteState): Fact<'occupation'> | null {
-  const closed = new Set(state.ofType.close.filter((fact) => !state.withdrawn.has(fact.id)).map((fact) => fact.body.occupation));
+  const closed = new Set(
+    state.ofType.close.filter((fact) => !state.withdrawn.has(fact.id)).map((fact) => fact.body.occupation),
+  );
   const last = state.occupations.at(-1);
   return last && !closed.has(last.id) ? last : null;
 }
@@ -31,6 +33,10 @@ export function rivalSolutions(state: SiteState, solution: AcceptedSolution): Ac
   const ancestors = (id: string) => chainFrom(id, (at) => known.get(at));
   const own = ancestors(solution.fact.id);
   return state.accepted.filter(
-    (each) => each.occupation.id === solution.occupation.id && !each.withdrawn && !own.has(each.fact.id) && !ancestors(each.fact.id).has(solution.fact.id),
+    (each) =>
+      each.occupation.id === solution.occupation.id &&
+      !each.withdrawn &&
+      !own.has(each.fact.id) &&
+      !ancestors(each.fact.id).has(solution.fact.id),
   );
 }

@@ -1,17 +1,51 @@
 export { foldSite, NoSiteError, siteState, type SiteFold } from './fold/fold.ts';
 export { packageRoots } from './fold/things.ts';
-export { compareNames, decidedSolution, markKey, type AcceptedSolution, type ControlMark, type PairedSolution, type SiteState, isPerson } from './state.ts';
+export {
+  compareNames,
+  decidedSolution,
+  markKey,
+  type AcceptedSolution,
+  type ControlMark,
+  type PairedSolution,
+  type SiteState,
+  isPerson,
+} from './state.ts';
 export { markInForce, setMarks } from './indexes.ts';
 export { newSiteTrustMemory, siteTrustSteps, trustOf, trustRecords, type SiteTrustMemory } from './trust.ts';
 export { currentOccupation, nextStationName, rivalSolutions, solutionInForce } from './inForce.ts';
-export { groupSights, precisionOf, readingOf, reductionFrom, setupOf, stationOfSolution, type SightGroup, type UseFlags } from './observations.ts';
-export { conventionFor, conventionsOf, offsetAsSet, pointOf, stakeAsSet, stakeOf, type NamedConvention } from './conventions.ts';
+export {
+  groupSights,
+  precisionOf,
+  readingOf,
+  reductionFrom,
+  setupOf,
+  stationOfSolution,
+  type SightGroup,
+  type UseFlags,
+} from './observations.ts';
+export {
+  conventionFor,
+  conventionsOf,
+  offsetAsSet,
+  pointOf,
+  stakeAsSet,
+  stakeOf,
+  type NamedConvention,
+} from './conventions.ts';
 export { stakeReading } from './stakeReading.ts';
 export { restakeList } from './restake.ts';
 export { sheetNotices } from './sheetNotices.ts';
 export { crewMarks, crewView, pointOfMark, type CrewMark, type CrewView } from './crewView.ts';
 export { pointsToFind, type PointToFind } from './tapeBack.ts';
-export { controlElsewhere, factsOfRaw, rawSightsOf, stationOfRaw, targetHeightsThatCannotBe, usesOfRaw, type RawUses } from './rawSights.ts';
+export {
+  controlElsewhere,
+  factsOfRaw,
+  rawSightsOf,
+  stationOfRaw,
+  targetHeightsThatCannotBe,
+  usesOfRaw,
+  type RawUses,
+} from './rawSights.ts';
 export { instrumentAssumed, rawOfSurvey } from './surveyFile.ts';
 export { exportedLines, exportedPoints, exportedSetups } from './siteExport.ts';
 export { dayBook, daysOf, noticesOf, proofFigures, setupBook, type DayBook, type SetupBook } from './bookPage.ts';
@@ -22,8 +56,25 @@ export { closingOf, type ClosingItem } from './closing.ts';
 export { controlCard, type ControlCard } from './controlCard.ts';
 export { SETUP_CHECKED, type CheckOnPaper } from './stationsOnPaper.ts';
 export { cutSheet, memberName, type CutSheet, type CutSheetRow, type NumberedSheet } from './cutSheet.ts';
-export { alternativesFor, hubPlans, surfacePlaces, isForPlan, keepMoved, outwardOf, shapesOf, withOffset } from './packagePlans.ts';
-export { defaultUse, reliabilityOf, stationDraft, stationSights, type DraftOptions, type LineSight, type StationDraft } from './stationDraft.ts';
+export {
+  alternativesFor,
+  hubPlans,
+  surfacePlaces,
+  isForPlan,
+  keepMoved,
+  outwardOf,
+  shapesOf,
+  withOffset,
+} from './packagePlans.ts';
+export {
+  defaultUse,
+  reliabilityOf,
+  stationDraft,
+  stationSights,
+  type DraftOptions,
+  type LineSight,
+  type StationDraft,
+} from './stationDraft.ts';
 export { revisedTwice, thisRevisionStands, type RevisedTwice } from './revisedTwice.ts';
 export { sameAsBefore } from './revision.ts';
 export { allSetAnew, setTwice, thisOneStands, twiceAt, type SetTwice } from './setTwice.ts';
@@ -32,7 +83,13 @@ export { olderControl, stationsOnOlderControl, type OlderControl } from './older
 export { carriedTo, isFixed, isFixedKind, isPoleless, targetOnFixed, WITHOUT_POLE } from './fixedTarget.ts';
 export { provisionToLift } from './provision.ts';
 export { confirmedItem, startingLibrary } from './startingLibrary.ts';
-export { BUILT_SD_MM, controlCandidates, controlOfCandidates, pickedCandidate, type ControlCandidate } from './designControl.ts';
+export {
+  BUILT_SD_MM,
+  controlCandidates,
+  controlOfCandidates,
+  pickedCandidate,
+  type ControlCandidate,
+} from './designControl.ts';
 export { nearCode } from './nearCode.ts';
 export { heldUses, supportingUses } from './heldUses.ts';
 export { coarserClass } from './coarserClass.ts';
@@ -61,7 +118,15 @@ export { isOpen, isOrdered, nextOpen, walkSteps, roundOf, roundRows, type RoundS
 export { likelierMark, nextSights } from './nextSight.ts';
 export { askedBy, askedOf, toBeSet } from './asked.ts';
 export { claimOf } from './stationClaim.ts';
-export { checkOf, checkSentences, fallenStation, fallenStations, goodToOf, judgedBody, type FallenStation } from './checked.ts';
+export {
+  checkOf,
+  checkSentences,
+  fallenStation,
+  fallenStations,
+  goodToOf,
+  judgedBody,
+  type FallenStation,
+} from './checked.ts';
 export { promiseFor } from './promise.ts';
 export { alikeName, freeName } from './names.ts';
 export { isUnsteady, proofInterval } from './proofInterval.ts';
@@ -96,7 +161,16 @@ export type { ToleranceClass } from './state.ts';
 export { classOf, missingClasses, usualClass } from './toleranceClass.ts';
 export { pairTolerance, setPairs, type SetPair } from './setPairs.ts';
 export { lineName, siteLines, type DrawnLine } from './siteLines.ts';
-export { canBeRehung, effectsOfCorrection, isUntold, measuredWith, partsOfCorrections, recomputed, recomputedBefore, type Correction } from './correcting.ts';
+export {
+  canBeRehung,
+  effectsOfCorrection,
+  isUntold,
+  measuredWith,
+  partsOfCorrections,
+  recomputed,
+  recomputedBefore,
+  type Correction,
+} from './correcting.ts';
 export {
   axisOf,
   judgePairedProof,
@@ -138,7 +212,14 @@ export {
   type DesignDifference,
 } from './asBuilt.ts';
 export type { AffectedMark, AffectedPackage } from './affected.ts';
-export { affectedPackages, drawingOfRevision, fromRetired, heightsToAsk, packagesFrom, type HeightOf } from './drawingEffects.ts';
+export {
+  affectedPackages,
+  drawingOfRevision,
+  fromRetired,
+  heightsToAsk,
+  packagesFrom,
+  type HeightOf,
+} from './drawingEffects.ts';
 export {
   againstRoad,
   alignmentPart,
@@ -158,6 +239,13 @@ export { atSlope, designedCatch, hingeAt, slopePlaces, type AtSlope, type RoadSl
 export { drawnReturn, returnBetween, returnItem, type ReturnSide } from './kerbReturns.ts';
 export { affectedByGrid, olderGrids } from './gridEffects.ts';
 export { asBuiltReport, type AsBuiltReport, type AsBuiltRow } from './asBuiltReport.ts';
-export { cautionsFor, isIndependentlyChecked, laserCaution, uncheckedMarks, independentCheckFor, type Caution } from './cautions.ts';
+export {
+  cautionsFor,
+  isIndependentlyChecked,
+  laserCaution,
+  uncheckedMarks,
+  independentCheckFor,
+  type Caution,
+} from './cautions.ts';
 export { hindranceFrom, withProofDue } from './roundPlan.ts';
 export { effectOf, figuresOf, offOf, spreadOf } from './stored.ts';

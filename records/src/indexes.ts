@@ -4,7 +4,9 @@ import type { Fact } from '@idle-marker/contract';
 import { markKey, type SiteState } from './state.ts';
 
 /** Makes something of one or two parts of a state once: they are never changed. */
-export function once<A extends object, B extends object, R>(make: (first: A, second: B) => R): (first: A, second: B) => R {
+export function once<A extends object, B extends object, R>(
+  make: (first: A, second: B) => R,
+): (first: A, second: B) => R {
   const made = new WeakMap<A, WeakMap<B, { readonly value: R }>>();
   return (first, second) => {
     let bySecond = made.get(first);
@@ -36,14 +38,19 @@ const setByStation = once((marks: SiteState['marks'], rehung: SiteState['rehung'
 );
 
 /** Marks in force, rough ones not among them, by the station that they were set from. */
-export const marksFrom = ({ marks, rehung }: SiteState, solution: string): readonly Fact<'mark'>[] => setByStation(marks, rehung).get(solution) ?? NONE;
+export const marksFrom = ({ marks, rehung }: SiteState, solution: string): readonly Fact<'mark'>[] =>
+  setByStation(marks, rehung).get(solution) ?? NONE;
 
-const inForce = once((marks: SiteState['marks'], _: SiteState['marks']) => [...marks.values()].filter(({ body }) => body.state !== 'rough'));
+const inForce = once((marks: SiteState['marks'], _: SiteState['marks']) =>
+  [...marks.values()].filter(({ body }) => body.state !== 'rough'),
+);
 
 /** Marks in force, rough ones not among them. */
 export const setMarks = ({ marks }: SiteState): readonly Fact<'mark'>[] => inForce(marks, marks);
 
-const byFact = once((marks: SiteState['marks'], _: SiteState['marks']) => new Map([...marks.values()].map((mark) => [mark.id, mark])));
+const byFact = once(
+  (marks: SiteState['marks'], _: SiteState['marks']) => new Map([...marks.values()].map((mark) => [mark.id, mark])),
+);
 
 const byWork = once((marks: SiteState['marks'], roots: SiteState['packageRoots']) =>
   grouped(
@@ -57,7 +64,8 @@ export const marksOfWork = ({ marks, packageRoots }: SiteState, work: Fact<'pack
   byWork(marks, packageRoots).get(packageRoots.get(work.id) ?? work.id) ?? NONE;
 
 /** A mark in force by its fact. */
-export const markInForce = ({ marks }: SiteState, id: string): Fact<'mark'> | null => byFact(marks, marks).get(id) ?? null;
+export const markInForce = ({ marks }: SiteState, id: string): Fact<'mark'> | null =>
+  byFact(marks, marks).get(id) ?? null;
 
 const keysByWork = once((work: Fact<'package'>, roots: SiteState['packageRoots']) => {
   const root = roots.get(work.id) ?? work.id;
@@ -65,4 +73,5 @@ const keysByWork = once((work: Fact<'package'>, roots: SiteState['packageRoots']
 });
 
 /** `markKey` of each plan of a package, in their order. */
-export const planKeys = ({ packageRoots }: SiteState, work: Fact<'package'>): readonly string[] => keysByWork(work, packageRoots);
+export const planKeys = ({ packageRoots }: SiteState, work: Fact<'package'>): readonly string[] =>
+  keysByWork(work, packageRoots);

@@ -30,7 +30,9 @@ export function judgedThen(state: SiteState, decision: Fact<'decision'>): Judged
 }
 
 function judge({ timeline }: SiteState, decision: Fact<'decision'>): JudgedThen | null {
-  const solution = timeline.find((fact): fact is Fact<'solution'> => fact.type === 'solution' && fact.id === decision.body.solution);
+  const solution = timeline.find(
+    (fact): fact is Fact<'solution'> => fact.type === 'solution' && fact.id === decision.body.solution,
+  );
   if (!solution || solution.body.method === 'paired' || solution.body.method === 'heightOnly') return null;
   const then = siteState(timeline.filter((fact) => inOrder(fact, decision) <= 0));
   const occupation = then.occupations.find((each) => each.id === solution.body.occupation);
@@ -44,5 +46,9 @@ function judge({ timeline }: SiteState, decision: Fact<'decision'>): JudgedThen 
     return text ? `${title}. ${text}` : title;
   });
   const check = checkOf(then, { fact: solution, decision, occupation });
-  return { verdict: decision.body.judged?.verdict ?? judgement.verdict, because, byRulesOfThen: check?.byRulesOfThen ? check.then : null };
+  return {
+    verdict: decision.body.judged?.verdict ?? judgement.verdict,
+    because,
+    byRulesOfThen: check?.byRulesOfThen ? check.then : null,
+  };
 }

@@ -37,18 +37,32 @@ export const USUAL_AREA: Readonly<Record<AreaKind, { readonly margin: Metres; re
 
 /** Areas in force, and what the packages dig up or pour over, with their reach beyond the outline. */
 export function keepClearOf(state: SiteState): KeepClear[] {
-  const drawn = state.areas.map(({ body: { name, corners, margin, blocksSight } }) => ({ name, corners, margin, blocksSight }));
+  const drawn = state.areas.map(({ body: { name, corners, margin, blocksSight } }) => ({
+    name,
+    corners,
+    margin,
+    blocksSight,
+  }));
   const dug = state.packages.flatMap(({ body }) =>
     body.ground
       ? body.items
           .filter(isOutline)
-          .map((item) => ({ name: msg('records.theWorksAt', { name: item.name }), corners: item.corners, margin: body.ground!.reach, blocksSight: false }))
+          .map((item) => ({
+            name: msg('records.theWorksAt', { name: item.name }),
+            corners: item.corners,
+            margin: body.ground!.reach,
+            blocksSight: false,
+          }))
       : [],
   );
   return [...drawn, ...dug];
 }
 
-const STEP: Readonly<Record<LengthUnit, Metres>> = { metre: 0.5, foot: METRES_PER_UNIT.foot, usSurveyFoot: METRES_PER_UNIT.usSurveyFoot };
+const STEP: Readonly<Record<LengthUnit, Metres>> = {
+  metre: 0.5,
+  foot: METRES_PER_UNIT.foot,
+  usSurveyFoot: METRES_PER_UNIT.usSurveyFoot,
+};
 
 /** The round length beside an offset that is none; null when it is round already. */
 export function roundBeside(offset: Metres, unit: LengthUnit): Metres | null {
@@ -100,7 +114,15 @@ export function ownOffset(
   const step = STEP[state.settings.lengthUnit];
   const rounded = Math.max(step, Math.round(wanted / step) * step);
   const at = polar(design, azimuth(design, place), (rounded * planDistance(design, place)) / offset);
-  return { offset: rounded, place: at, hindrances: hindrancesAt(at, { areas: keepClearOf(state), outlines: state.packages.flatMap(outlinesOf), instrument }) };
+  return {
+    offset: rounded,
+    place: at,
+    hindrances: hindrancesAt(at, {
+      areas: keepClearOf(state),
+      outlines: state.packages.flatMap(outlinesOf),
+      instrument,
+    }),
+  };
 }
 
 /** The offset at which a mark comes nearest to a place that it was dragged to. */
@@ -120,7 +142,12 @@ export function setInAreas(
   work: Fact<'package'>,
   isSet: (key: string) => boolean,
 ): { readonly key: string; readonly hindrances: readonly Hindrance[] }[] {
-  const areas = state.areas.map(({ body: { name, corners, margin } }) => ({ name, corners, margin, blocksSight: false }));
+  const areas = state.areas.map(({ body: { name, corners, margin } }) => ({
+    name,
+    corners,
+    margin,
+    blocksSight: false,
+  }));
   return work.body.plans
     .filter((plan) => isSet(plan.key))
     .map(({ key, place }) => ({ key, hindrances: hindrancesAt(place, { areas, outlines: [], instrument: null }) }))
@@ -134,7 +161,9 @@ export function withProposals(work: Fact<'package'>, proposals: readonly OffsetP
     ...work.body,
     plans: work.body.plans.map((plan) => {
       const proposal = found.get(plan.key);
-      return proposal?.place && proposal.hindrances.length > 0 ? { ...plan, offset: proposal.offset!, place: proposal.place } : plan;
+      return proposal?.place && proposal.hindrances.length > 0
+        ? { ...plan, offset: proposal.offset!, place: proposal.place }
+        : plan;
     }),
     supersedes: work.id,
   };

@@ -40,7 +40,9 @@ export interface RoadReturn {
 }
 export type ReturnError =
   /** The strings run alike there: no arc joins them. */
-  { readonly code: 'RETURN_PARALLEL' } | { readonly code: 'RETURN_OFF_THE_LINE'; readonly road: string } | { readonly code: 'RETURN_DOES_NOT_SETTLE' };
+  | { readonly code: 'RETURN_PARALLEL' }
+  | { readonly code: 'RETURN_OFF_THE_LINE'; readonly road: string }
+  | { readonly code: 'RETURN_DOES_NOT_SETTLE' };
 
 /** Half the stretch over which the direction of a string is taken. */
 const HALF: Metres = 0.05;
@@ -48,7 +50,10 @@ const SETTLED: Metres = 1e-5;
 const MOST_ROUNDS = 60;
 
 /** The line that touches a string at a station, in the way round the return; null beyond its ends. */
-function tangentAt({ road, string, way }: ReturnSide, station: Metres): { readonly from: PlanPoint; readonly to: PlanPoint } | null {
+function tangentAt(
+  { road, string, way }: ReturnSide,
+  station: Metres,
+): { readonly from: PlanPoint; readonly to: PlanPoint } | null {
   const { startStation, endStation } = road.alignment;
   const [low, high] = [Math.max(startStation, station - HALF), Math.min(endStation, station + HALF)];
   const [a, b] = [placeOnRoad(road, { station: low, string }), placeOnRoad(road, { station: high, string })];
@@ -65,20 +70,30 @@ export function returnBetween(from: ReturnSide, to: ReturnSide, radius: Metres):
     if (!tangentOut) return fail({ code: 'RETURN_OFF_THE_LINE', road: to.road.name });
     const arc = kerbReturn(tangentIn, tangentOut, radius);
     if (!arc) return fail({ code: 'RETURN_PARALLEL' });
-    const [first, last] = [againstAlignment(from.road.alignment, arc.points[0]!), againstAlignment(to.road.alignment, arc.points.at(-1)!)];
+    const [first, last] = [
+      againstAlignment(from.road.alignment, arc.points[0]!),
+      againstAlignment(to.road.alignment, arc.points.at(-1)!),
+    ];
     if (!('station' in first)) return fail({ code: 'RETURN_OFF_THE_LINE', road: from.road.name });
     if (!('station' in last)) return fail({ code: 'RETURN_OFF_THE_LINE', road: to.road.name });
     const moved = Math.max(Math.abs(first.station - begin), Math.abs(last.station - end));
     [begin, end] = [first.station, last.station];
     if (moved < SETTLED) {
-      const heightOf = (side: ReturnSide, station: Metres) => placeOnRoad(side.road, { station, string: side.gradeString })?.z ?? null;
+      const heightOf = (side: ReturnSide, station: Metres) =>
+        placeOnRoad(side.road, { station, string: side.gradeString })?.z ?? null;
       return ok({ arc, begin, end, beginZ: heightOf(from, begin), endZ: heightOf(to, end) });
     }
   }
   return fail({ code: 'RETURN_DOES_NOT_SETTLE' });
 }
 
-const NAME: Readonly<Record<ReturnPointName, string>> = { begin: 'begin', quarter: 'quarter', middle: 'middle', threeQuarter: '3 quarter', end: 'end' };
+const NAME: Readonly<Record<ReturnPointName, string>> = {
+  begin: 'begin',
+  quarter: 'quarter',
+  middle: 'middle',
+  threeQuarter: '3 quarter',
+  end: 'end',
+};
 const WHY: Readonly<Record<ReturnPointName, string>> = {
   begin: msg('records.returnBegins'),
   quarter: msg('records.firstQuarterOfTheReturn'),
@@ -96,14 +111,26 @@ export interface ReturnWork {
 }
 
 /** The item of a package: the points of the arc with heights that run evenly from its begin to its end, and its radius point. */
-export function returnItem(from: ReturnSide, to: ReturnSide, { arc, begin, end, beginZ, endZ }: RoadReturn, work: ReturnWork): Item {
+export function returnItem(
+  from: ReturnSide,
+  to: ReturnSide,
+  { arc, begin, end, beginZ, endZ }: RoadReturn,
+  work: ReturnWork,
+): Item {
   const corners: Item['corners'] = [];
   const stations: NonNullable<Item['road']>['stations'] = [];
-  const between = (share: number): Metres | null => (beginZ === null || endZ === null ? null : beginZ + (endZ - beginZ) * share);
+  const between = (share: number): Metres | null =>
+    beginZ === null || endZ === null ? null : beginZ + (endZ - beginZ) * share;
   if (work.marks !== 'radiusPoint')
     arc.points.forEach((point, i) => {
       corners.push({ name: NAME[point.name], e: point.e, n: point.n, z: between(i / 4) });
-      stations.push({ station: (arc.length * i) / 4, azimuthDeg: point.azimuth / RADIANS_PER_DEGREE, why: WHY[point.name], offset: null, alsoZ: null });
+      stations.push({
+        station: (arc.length * i) / 4,
+        azimuthDeg: point.azimuth / RADIANS_PER_DEGREE,
+        why: WHY[point.name],
+        offset: null,
+        alsoZ: null,
+      });
     });
   if (work.marks !== 'arc') {
     corners.push({ name: msg('records.radiusPoint'), e: arc.radiusPoint.e, n: arc.radiusPoint.n, z: beginZ });
@@ -131,7 +158,16 @@ export function returnItem(from: ReturnSide, to: ReturnSide, { arc, begin, end, 
       gradeString: from.gradeString,
       alsoString: null,
       side: work.side,
-      rule: { from: begin, to: begin, interval: null, byRadius: [], equalParts: null, special: false, extra: [], direction: from.way },
+      rule: {
+        from: begin,
+        to: begin,
+        interval: null,
+        byRadius: [],
+        equalParts: null,
+        special: false,
+        extra: [],
+        direction: from.way,
+      },
       stations,
       return: {
         alignment: to.fact.id,
@@ -151,5 +187,7 @@ export function returnItem(from: ReturnSide, to: ReturnSide, { arc, begin, end, 
 export const drawnReturn = ({ arc }: RoadReturn, steps = 24): PlanPoint[] => {
   const [first] = arc.points;
   const hand = Math.sign(arc.delta);
-  return Array.from({ length: steps + 1 }, (_, i) => polar(arc.radiusPoint, first!.azimuth + (arc.delta * i) / steps - (hand * Math.PI) / 2, arc.radius));
+  return Array.from({ length: steps + 1 }, (_, i) =>
+    polar(arc.radiusPoint, first!.azimuth + (arc.delta * i) / steps - (hand * Math.PI) / 2, arc.radius),
+  );
 };

@@ -14,6 +14,7 @@ export interface LastTest {
 /** Null for what nobody tests. */
 export function lastTest(item: FactBody<'equipment'>['what'] | undefined, now: Date): LastTest | null {
   if (item?.kind === 'target') return null;
-  const on = (item?.kind === 'pole' ? item.bubbleChecked : item?.kind === 'pair' ? item.checked : item?.adjusted) ?? null;
+  const on =
+    (item?.kind === 'pole' ? item.bubbleChecked : item?.kind === 'pair' ? item.checked : item?.adjusted) ?? null;
   return { on, old: on === null || now.getTime() - Date.parse(on) > OLD_DAYS * MS_PER_DAY };
 }

@@ -36,7 +36,8 @@ const ENOUGH = 4;
 const daysUntil = (day: string, now: Date): number =>
   Math.ceil((Date.parse(`${day}T00:00:00Z`) - Date.parse(`${now.toISOString().slice(0, 10)}T00:00:00Z`)) / MS_PER_DAY);
 const isHere = ({ revision: { body } }: ControlMark): boolean => body.condition !== 'lost';
-const placeOf = ({ revision: { body } }: ControlMark): PlanPoint | null => (body.e === null || body.n === null ? null : { e: body.e, n: body.n });
+const placeOf = ({ revision: { body } }: ControlMark): PlanPoint | null =>
+  body.e === null || body.n === null ? null : { e: body.e, n: body.n };
 
 function isTaken(place: PlanPoint, work: Fact<'package'>, reach: Metres): boolean {
   return work.body.items.some((item) => {
@@ -62,18 +63,33 @@ export function controlConcerns(state: SiteState, now: Date): Concern[] {
       return place !== null && isTaken(place, work, ground.reach);
     });
     const usable = here.filter((mark) => mark.revision.body.usePlan && !taken.includes(mark)).length;
-    return taken.map((mark) => ({ code: 'WORKS', mark, work: work.body.name, kind: ground.kind, on: ground.on, left: usable }));
+    return taken.map((mark) => ({
+      code: 'WORKS',
+      mark,
+      work: work.body.name,
+      kind: ground.kind,
+      on: ground.on,
+      left: usable,
+    }));
   });
   const refresh = here.flatMap((mark): Concern[] => {
     if (!WEARS_OFF.has(mark.revision.body.kind)) return [];
-    const seen = (state.visits.get(mark.id) ?? []).findLast((visit) => visit.body.outcome === 'found' || visit.body.outcome === 'refreshed')?.at;
+    const seen = (state.visits.get(mark.id) ?? []).findLast(
+      (visit) => visit.body.outcome === 'found' || visit.body.outcome === 'refreshed',
+    )?.at;
     const since = seen ?? mark.revisions.at(-1)!.at;
     const days = Math.floor((now.getTime() - Date.parse(since)) / MS_PER_DAY);
     return days >= REFRESH_DAYS ? [{ code: 'REFRESH', mark, days }] : [];
   });
-  const alike = alikePairs(here.map((mark) => mark.revision.body.name)).map(([at, other]): Concern => ({ code: 'ALIKE', mark: here[at]!, other }));
+  const alike = alikePairs(here.map((mark) => mark.revision.body.name)).map(([at, other]): Concern => ({
+    code: 'ALIKE',
+    mark: here[at]!,
+    other,
+  }));
   const usable = here.filter(({ revision: { body } }) => body.usePlan && !body.forProof);
   const spare: Concern[] =
-    state.packages.length > 0 && usable.length > 0 && usable.length < ENOUGH ? [{ code: 'SPARE', mark: usable[0]!, left: usable.length }] : [];
+    state.packages.length > 0 && usable.length > 0 && usable.length < ENOUGH
+      ? [{ code: 'SPARE', mark: usable[0]!, left: usable.length }]
+      : [];
   return [...spare, ...works, ...soon, ...refresh, ...alike];
 }

@@ -49,7 +49,9 @@ export function markHistory(state: SiteState, mark: string): MarkLook[] {
           dEMm: plan.dEMm,
           dNMm: plan.dNMm,
           dZMm,
-          offInPlan: inPlan ? (point.leaveOneOut?.exceeds ?? false) : Math.hypot(plan.dEMm ?? 0, plan.dNMm ?? 0) > FAR_OFF_MM,
+          offInPlan: inPlan
+            ? (point.leaveOneOut?.exceeds ?? false)
+            : Math.hypot(plan.dEMm ?? 0, plan.dNMm ?? 0) > FAR_OFF_MM,
           offInHeight: inHeight ? (point.leaveOneOutHeight?.exceeds ?? false) : Math.abs(dZMm ?? 0) > FAR_OFF_MM,
         },
       ];
@@ -57,12 +59,15 @@ export function markHistory(state: SiteState, mark: string): MarkLook[] {
   const proofs = state.proofs
     .filter((proof) => proof.body.control === mark)
     .map((proof): MarkLook => {
-      const figure = (field: string) => (typeof proof.body.result[field] === 'number' ? proof.body.result[field] : null);
+      const figure = (field: string) =>
+        typeof proof.body.result[field] === 'number' ? proof.body.result[field] : null;
       const isByReceiver = proof.body.position !== undefined && proof.body.position !== null;
       return {
         at: proof.at,
         station: decidedSolution(state, proof.body.solution)?.fact.body.name ?? '?',
-        ...(isByReceiver ? { as: 'receiver', radius95Mm: radiusOf(figure('sdDEMm'), figure('sdDNMm')) } : { as: 'proof' }),
+        ...(isByReceiver
+          ? { as: 'receiver', radius95Mm: radiusOf(figure('sdDEMm'), figure('sdDNMm')) }
+          : { as: 'proof' }),
         dEMm: figure('dEMm'),
         dNMm: figure('dNMm'),
         dZMm: figure('dZMm'),
@@ -74,7 +79,8 @@ export function markHistory(state: SiteState, mark: string): MarkLook[] {
   return [...stations, ...proofs].sort((a, b) => a.at.localeCompare(b.at));
 }
 
-const radiusOf = (sdE: number | null, sdN: number | null): number | null => (sdE === null || sdN === null ? null : ELLIPSE_95_FACTOR * Math.max(sdE, sdN));
+const radiusOf = (sdE: number | null, sdN: number | null): number | null =>
+  sdE === null || sdN === null ? null : ELLIPSE_95_FACTOR * Math.max(sdE, sdN);
 
 export interface MarkTrend {
   /** When it started to disagree, and has done so since; null while it does not. */
@@ -117,7 +123,12 @@ export function familyOf(state: SiteState, mark: ControlMark, seen: ReadonlySet<
   const used = [...new Set(solution.body.uses.filter((use) => use.plan || use.height).map((use) => use.control))];
   const above = used.flatMap((id) => state.control.find((each) => each.id === id) ?? []);
   const generations = above.map((each) => familyOf(state, each, new Set([...seen, mark.id])).generation);
-  return { mark, generation: Math.max(0, ...generations) + 1, station: solution.body.name, parents: above.map((each) => each.revision.body.name) };
+  return {
+    mark,
+    generation: Math.max(0, ...generations) + 1,
+    station: solution.body.name,
+    parents: above.map((each) => each.revision.body.name),
+  };
 }
 
 /**
@@ -130,7 +141,14 @@ export function isProvenControl(state: SiteState, mark: ControlMark): boolean {
   if (!parent) return true;
   const occupation = state.accepted.find((each) => each.fact.id === parent)?.occupation.id;
   const isFresh = (from: AcceptedSolution) => from.occupation.id !== occupation && !from.withdrawn;
-  if (state.accepted.some((from) => isFresh(from) && from.fact.body.uses.some((use) => use.control === mark.id && use.plan) && isProvedOnGiven(state, from)))
+  if (
+    state.accepted.some(
+      (from) =>
+        isFresh(from) &&
+        from.fact.body.uses.some((use) => use.control === mark.id && use.plan) &&
+        isProvedOnGiven(state, from),
+    )
+  )
     return true;
   return state.proofs.some((proof) => {
     if (proof.body.control !== mark.id || [proof.body.plan, proof.body.height].includes('outside')) return false;
@@ -142,8 +160,15 @@ export function isProvenControl(state: SiteState, mark: ControlMark): boolean {
 /** Whether the last proof on each given mark that a station did not use was good, and there is one. */
 export function isProvedOnGiven(state: SiteState, { fact }: AcceptedSolution): boolean {
   const used = new Set(fact.body.uses.filter((use) => use.plan).map((use) => use.control));
-  const last = new Map(state.proofs.filter(({ body }) => body.solution === fact.id && body.control !== null).map(({ body }) => [body.control!, body]));
+  const last = new Map(
+    state.proofs
+      .filter(({ body }) => body.solution === fact.id && body.control !== null)
+      .map(({ body }) => [body.control!, body]),
+  );
   const isGiven = (id: string) => !used.has(id) && !state.control.find((mark) => mark.id === id)?.revision.body.parent;
   const proofs = [...last].filter(([id]) => isGiven(id)).map(([, body]) => body);
-  return proofs.some(({ plan }) => plan === 'good') && proofs.every(({ plan, height }) => plan !== 'outside' && height !== 'outside');
+  return (
+    proofs.some(({ plan }) => plan === 'good') &&
+    proofs.every(({ plan, height }) => plan !== 'outside' && height !== 'outside')
+  );
 }

@@ -2,7 +2,16 @@
 import { measurePoint, reduceReading, resection, stationOfResection, type Station } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { supportingUses } from './heldUses.ts';
-import { groupSights, pointsOf, precisionOf, readingOf, reductionFrom, reductionOf, setupOf, stationOfSolution } from './observations.ts';
+import {
+  groupSights,
+  pointsOf,
+  precisionOf,
+  readingOf,
+  reductionFrom,
+  reductionOf,
+  setupOf,
+  stationOfSolution,
+} from './observations.ts';
 import { pairedEffects } from './paired.ts';
 import { controlAsUsed } from './stationDraft.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
@@ -15,7 +24,12 @@ export interface Parts {
 }
 
 /** The station of a solution without the sights to one mark, in the parts given; null when the rest gives none. */
-export function stationWithout(state: SiteState, solution: AcceptedSolution, mark: string, parts: Parts): Station | null {
+export function stationWithout(
+  state: SiteState,
+  solution: AcceptedSolution,
+  mark: string,
+  parts: Parts,
+): Station | null {
   const { uses } = solution.fact.body;
   const sights = uses.flatMap((use) => state.sights.get(use.sight) ?? []);
   const flagsOf = (sight: Fact<'sight'>) => {
@@ -48,7 +62,11 @@ function placeFrom(state: SiteState, solution: AcceptedSolution, station: Statio
   const sight = state.sights.get(mark.body.sight);
   if (!sight) return null;
   const { body } = solution.occupation;
-  return measurePoint(station, setupOf(body), reduceReading(readingOf(sight.body), precisionOf(body), reductionFrom(state, solution)));
+  return measurePoint(
+    station,
+    setupOf(body),
+    reduceReading(readingOf(sight.body), precisionOf(body), reductionFrom(state, solution)),
+  );
 }
 
 const MM = 1000;
@@ -58,11 +76,16 @@ export function effectsOfMove(state: SiteState, revision: Fact<'control'>, parts
   const concerned = state.accepted.filter(
     (each) =>
       !each.withdrawn &&
-      supportingUses(each.fact, each.occupation).some((use) => use.revision === revision.id && ((parts.plan && use.plan) || (parts.height && use.height))),
+      supportingUses(each.fact, each.occupation).some(
+        (use) => use.revision === revision.id && ((parts.plan && use.plan) || (parts.height && use.height)),
+      ),
   );
   const marks = setMarks(state);
   const paired = state.paired.filter(
-    (each) => parts.height && !each.withdrawn && each.solution.body.uses.some((use) => use.revision === revision.id && use.height),
+    (each) =>
+      parts.height &&
+      !each.withdrawn &&
+      each.solution.body.uses.some((use) => use.revision === revision.id && use.height),
   );
   const stations = concerned.flatMap((solution) => {
     const without = stationWithout(state, solution, revision.body.mark, parts);

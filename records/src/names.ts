@@ -7,7 +7,8 @@ const LOOKS: readonly (readonly [RegExp, string])[] = [
   [/8/g, 'b'],
 ];
 
-const looks = (name: string): string => LOOKS.reduce((text, [shape, as]) => text.replace(shape, as), name.toLowerCase());
+const looks = (name: string): string =>
+  LOOKS.reduce((text, [shape, as]) => text.replace(shape, as), name.toLowerCase());
 
 /** The first of the taken names that looks like `name`; null when none does. Two that differ in a figure only are told apart. */
 export function alikeName(name: string, taken: readonly string[]): string | null {

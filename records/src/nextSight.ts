@@ -19,9 +19,10 @@ import { sightable, type StationDraft } from './stationDraft.ts';
 export function nextSights(state: SiteState, draft: StationDraft, asked: AskedOfStation): AddedSight[] {
   const extensible = draft.outcome?.ok ? draft.outcome.value.extensible : null;
   if (!extensible) return [];
-  const points = sightable(state, new Set([...draft.groups.map((group) => group.mark), ...(draft.over ? [draft.over] : [])])).map((mark) =>
-    controlPointOf(mark.revision.body),
-  );
+  const points = sightable(
+    state,
+    new Set([...draft.groups.map((group) => group.mark), ...(draft.over ? [draft.over] : [])]),
+  ).map((mark) => controlPointOf(mark.revision.body));
   const [best, ...others] = points
     .flatMap((point) => addedSight(extensible, point, asked, false) ?? [])
     .sort((a, b) => worthOf(a) - worthOf(b) || a.radius95 - b.radius95);
@@ -39,11 +40,18 @@ export function nextSights(state: SiteState, draft: StationDraft, asked: AskedOf
 }
 
 /** The mark that a sight fits far better than the named one, seen from `station`; null when the name is not doubted. */
-export function likelierMark(state: SiteState, occupation: Fact<'occupation'>, station: Station, sight: Fact<'sight'>): LikelyPoint | null {
+export function likelierMark(
+  state: SiteState,
+  occupation: Fact<'occupation'>,
+  station: Station,
+  sight: Fact<'sight'>,
+): LikelyPoint | null {
   if (sight.body.target.kind !== 'control') return null;
   const reduced = reduceReading(readingOf(sight.body), precisionOf(occupation.body), reductionOf(state.settings));
   const measured = measurePoint(station, setupOf(occupation.body), reduced);
   if (!measured) return null;
-  const listed = state.control.flatMap(({ id, revision: { body } }) => (body.e === null || body.n === null ? [] : [{ name: id, e: body.e, n: body.n }]));
+  const listed = state.control.flatMap(({ id, revision: { body } }) =>
+    body.e === null || body.n === null ? [] : [{ name: id, e: body.e, n: body.n }],
+  );
   return likelierPoint(measured, sight.body.target.mark, listed);
 }

@@ -10,14 +10,21 @@ export const NUMBERED: readonly Numbered[] = ['asBuilt', 'lines', 'ownControl'];
 const PREFIX: Readonly<Record<Numbered, string>> = { asBuilt: '', lines: 'L', ownControl: 'N' };
 
 const namesOf = (state: SiteState, kind: Numbered): readonly string[] =>
-  kind === 'ownControl' ? state.control.map(({ revision }) => revision.body.name) : state.asBuilt.map(({ body }) => body.name);
+  kind === 'ownControl'
+    ? state.control.map(({ revision }) => revision.body.name)
+    : state.asBuilt.map(({ body }) => body.name);
 
 /** The next free name of a kind: the first number of its range that nothing on the site has, or the one after the highest with its letter. */
 export function nextNumbered(state: SiteState, kind: Numbered): string {
   const start = state.settings.numbers?.[kind] ?? null;
   const prefix = start === null ? PREFIX[kind] : '';
-  const taken = new Set([...namesOf(state, kind), ...(start === null ? [] : NUMBERED.flatMap((each) => namesOf(state, each)))]);
-  let number = start ?? Math.max(0, ...[...taken].map((name) => (name.startsWith(prefix) ? numberOf(name.slice(prefix.length)) : 0))) + 1;
+  const taken = new Set([
+    ...namesOf(state, kind),
+    ...(start === null ? [] : NUMBERED.flatMap((each) => namesOf(state, each))),
+  ]);
+  let number =
+    start ??
+    Math.max(0, ...[...taken].map((name) => (name.startsWith(prefix) ? numberOf(name.slice(prefix.length)) : 0))) + 1;
   while (taken.has(`${prefix}${number}`)) number++;
   return `${prefix}${number}`;
 }

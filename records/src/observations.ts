@@ -106,7 +106,10 @@ export interface UseFlags {
  * mark's own error, so counting them apart would promise too much. Sights on the other face stay apart, so that
  * core pairs them and takes the instrument's errors out.
  */
-export function groupSights(sights: readonly Fact<'sight'>[], flagsOf: (sight: Fact<'sight'>) => UseFlags): SightGroup[] {
+export function groupSights(
+  sights: readonly Fact<'sight'>[],
+  flagsOf: (sight: Fact<'sight'>) => UseFlags,
+): SightGroup[] {
   const groups = new Map<string, Fact<'sight'>[]>();
   for (const sight of sights) {
     if (sight.body.target.kind !== 'control') continue;

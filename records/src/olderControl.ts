@@ -25,7 +25,8 @@ export interface OlderControl {
 /** What is listed differently by less than this was only rounded. */
 const LEAST: Metres = 0.0005;
 
-const moved = (a: number | null, b: number | null): Metres => (a === null || b === null ? (a === b ? 0 : Infinity) : Math.abs(a - b));
+const moved = (a: number | null, b: number | null): Metres =>
+  a === null || b === null ? (a === b ? 0 : Infinity) : Math.abs(a - b);
 
 /** Marks that the station took a part from whose figure is another one today. */
 function revisedMarks(state: SiteState, { fact, occupation }: AcceptedSolution): RevisedMark[] {
@@ -50,7 +51,8 @@ export function olderControl(state: SiteState, solution: AcceptedSolution): Olde
   const { fact, occupation } = solution;
   const { over } = occupation.body;
   const revision = over && state.control.find((each) => each.id === over.mark)?.revision.id;
-  const today = over && revision ? { ...occupation, body: { ...occupation.body, over: { ...over, revision } } } : occupation;
+  const today =
+    over && revision ? { ...occupation, body: { ...occupation.body, over: { ...over, revision } } } : occupation;
   const { outcome } = draftAsUsed(state, today, fact.body);
   const now = outcome?.ok ? outcome.value.result : null;
   const then = fact.body.result;

@@ -1,5 +1,12 @@
 /** Marks to set outside what the control of a station spans: its figures say little there, so a proof out there is asked for. */
-import { azimuth, planDistance, RADIANS_PER_DEGREE, workOutside, wrapHalfTurn, type PlanPoint } from '@idle-marker/core';
+import {
+  azimuth,
+  planDistance,
+  RADIANS_PER_DEGREE,
+  workOutside,
+  wrapHalfTurn,
+  type PlanPoint,
+} from '@idle-marker/core';
 import type { AcceptedSolution, ControlMark, SiteState } from './state.ts';
 import { proofCandidates } from './proving.ts';
 
@@ -13,7 +20,8 @@ export interface OutsideWork {
 
 const SIDE = 60 * RADIANS_PER_DEGREE;
 
-const placeOf = ({ revision: { body } }: ControlMark): PlanPoint | null => (body.e === null || body.n === null ? null : { e: body.e, n: body.n });
+const placeOf = ({ revision: { body } }: ControlMark): PlanPoint | null =>
+  body.e === null || body.n === null ? null : { e: body.e, n: body.n };
 
 /** Null when all work lies inside. */
 export function outsideWork(state: SiteState, solution: AcceptedSolution): OutsideWork | null {
@@ -23,7 +31,10 @@ export function outsideWork(state: SiteState, solution: AcceptedSolution): Outsi
   const work = state.packages.flatMap((each) => each.body.plans.map((plan) => ({ name: plan.name, ...plan.place })));
   const outside = workOutside(station, control, work);
   if (outside.length === 0) return null;
-  const middle = { e: outside.reduce((sum, each) => sum + each.e, 0) / outside.length, n: outside.reduce((sum, each) => sum + each.n, 0) / outside.length };
+  const middle = {
+    e: outside.reduce((sum, each) => sum + each.e, 0) / outside.length,
+    n: outside.reduce((sum, each) => sum + each.n, 0) / outside.length,
+  };
   const reach = planDistance(station, middle);
   const way = azimuth(station, middle);
   // What the station sighted and left out is no witness for it.
@@ -40,6 +51,8 @@ export function outsideWork(state: SiteState, solution: AcceptedSolution): Outsi
   return {
     names: outside.map((each) => each.name),
     best: there[0]?.mark ?? null,
-    proven: there.some(({ last }) => last !== null && (last.body.plan === 'good' || last.body.plan === 'moreThanChance')),
+    proven: there.some(
+      ({ last }) => last !== null && (last.body.plan === 'good' || last.body.plan === 'moreThanChance'),
+    ),
   };
 }

@@ -19,7 +19,11 @@ import { groupSights, precisionOf, reductionFrom, setupOf, stationOfSolution } f
 import type { AcceptedSolution, SiteState } from './state.ts';
 
 /** Where several careful readings of one new mark put it, with the station's own uncertainty; null without a distance. */
-export function measuredMark(state: SiteState, solution: AcceptedSolution, sights: readonly Fact<'sight'>[]): MeasuredPoint | null {
+export function measuredMark(
+  state: SiteState,
+  solution: AcceptedSolution,
+  sights: readonly Fact<'sight'>[],
+): MeasuredPoint | null {
   const group = groupSights(sights, () => ({ plan: true, height: true }))[0];
   if (!group) return null;
   const { body } = solution.occupation;
@@ -43,7 +47,10 @@ export function placeForControl(state: SiteState, solution: AcceptedSolution): P
   const middle =
     corners.length === 0
       ? station
-      : { e: corners.reduce((sum, corner) => sum + corner.e, 0) / corners.length, n: corners.reduce((sum, corner) => sum + corner.n, 0) / corners.length };
+      : {
+          e: corners.reduce((sum, corner) => sum + corner.e, 0) / corners.length,
+          n: corners.reduce((sum, corner) => sum + corner.n, 0) / corners.length,
+        };
   const reach = Math.max(0, ...corners.map((corner) => planDistance(corner, middle)));
   const seen = state.control.flatMap(({ revision: { body } }) =>
     body.e === null || body.n === null || body.condition === 'lost' ? [] : [azimuth(middle, { e: body.e, n: body.n })],
@@ -53,7 +60,9 @@ export function placeForControl(state: SiteState, solution: AcceptedSolution): P
     state.packages.every((work) =>
       work.body.items.every(
         (item) =>
-          item.corners.length < 3 || (!insidePolygon(place, item.corners) && distanceToPolygon(place, item.corners) > CLEAR + (work.body.ground?.reach ?? 0)),
+          item.corners.length < 3 ||
+          (!insidePolygon(place, item.corners) &&
+            distanceToPolygon(place, item.corners) > CLEAR + (work.body.ground?.reach ?? 0)),
       ),
     );
   const ways = Array.from({ length: WAYS }, (_, i) => (i * 2 * Math.PI) / WAYS);

@@ -13,7 +13,9 @@ const MS_PER_MINUTE = 60_000;
 
 /** Over the marks in force that one person set from one solution; null before the first. */
 export function paceOf(state: SiteState, solution: string, who: string): Pace | null {
-  const own = [...state.marks.values()].filter((mark) => mark.body.solution === solution && mark.by === who && mark.body.state !== 'rough');
+  const own = [...state.marks.values()].filter(
+    (mark) => mark.body.solution === solution && mark.by === who && mark.body.state !== 'rough',
+  );
   if (own.length === 0) return null;
   const times = own.map((mark) => Date.parse(mark.at)).sort((a, b) => a - b);
   const gaps = times

@@ -48,22 +48,36 @@ const COMPASS_LETTERS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'] as const;
 const compassLetters = (direction: Radians): string => COMPASS_LETTERS[Math.round(direction / (Math.PI / 4)) % 8]!;
 
 /** What a rule needs and was not given. */
-export type RuleError = { readonly code: 'RULE_INCOMPLETE'; readonly needs: 'along' | 'pattern' | 'rake' | 'designZ' | 'road' };
-export type PlanError = (OutlineError | LineEndsError | PointsError | MovedOutlineError | PathError | BoltsError | RuleError) & { readonly item: string };
+export type RuleError = {
+  readonly code: 'RULE_INCOMPLETE';
+  readonly needs: 'along' | 'pattern' | 'rake' | 'designZ' | 'road';
+};
+export type PlanError = (
+  OutlineError | LineEndsError | PointsError | MovedOutlineError | PathError | BoltsError | RuleError
+) & { readonly item: string };
 
 type Hub = HubPlan & { readonly z?: Metres | null };
-type Hubs = Result<readonly Hub[], OutlineError | LineEndsError | PointsError | MovedOutlineError | PathError | BoltsError | RuleError>;
+type Hubs = Result<
+  readonly Hub[],
+  OutlineError | LineEndsError | PointsError | MovedOutlineError | PathError | BoltsError | RuleError
+>;
 
 /** By how much the line to mark lies outside of the one that was given. */
-export const outwardOf = ({ moved }: Pick<Item, 'moved'>): Metres => (moved ?? []).reduce((sum, each) => sum + each.outward, 0);
+export const outwardOf = ({ moved }: Pick<Item, 'moved'>): Metres =>
+  (moved ?? []).reduce((sum, each) => sum + each.outward, 0);
 
 /** The outline that hubs are set to: the one that was given, moved by thickness, footing and batter. */
 const markedOutline = (item: Item): ReturnType<typeof movedOutline> => movedOutline(item.corners, outwardOf(item));
 
 /** Lengths that a crew remembers. */
-const STEP: Readonly<Record<LengthUnit, Metres>> = { metre: 1, foot: 3 * METRES_PER_UNIT.foot, usSurveyFoot: 3 * METRES_PER_UNIT.usSurveyFoot };
+const STEP: Readonly<Record<LengthUnit, Metres>> = {
+  metre: 1,
+  foot: 3 * METRES_PER_UNIT.foot,
+  usSurveyFoot: 3 * METRES_PER_UNIT.usSurveyFoot,
+};
 
-const chainageLabel = (unit: LengthUnit) => (chainage: Metres) => String(Number(lengthFromMetres(chainage, unit).toFixed(2)));
+const chainageLabel = (unit: LengthUnit) => (chainage: Metres) =>
+  String(Number(lengthFromMetres(chainage, unit).toFixed(2)));
 
 const RULES: Readonly<Record<Item['rule'], (item: Item, offset: Metres, unit: LengthUnit) => Hubs>> = {
   outline: (item, offset) => {
@@ -81,7 +95,11 @@ const RULES: Readonly<Record<Item['rule'], (item: Item, offset: Metres, unit: Le
   along: ({ corners, along }, offset, unit) => {
     if (!along) return fail({ code: 'RULE_INCOMPLETE', needs: 'along' });
     const { spacing, side, closed } = along;
-    return marksAlongPath(corners, closed, { spacing, offset: side === 'on' ? 0 : side === 'right' ? offset : -offset, label: chainageLabel(unit) });
+    return marksAlongPath(corners, closed, {
+      spacing,
+      offset: side === 'on' ? 0 : side === 'right' ? offset : -offset,
+      label: chainageLabel(unit),
+    });
   },
   road: ({ corners, road }, offset) => {
     if (!road || road.stations.length !== corners.length) return fail({ code: 'RULE_INCOMPLETE', needs: 'road' });
@@ -120,7 +138,12 @@ const RULES: Readonly<Record<Item['rule'], (item: Item, offset: Metres, unit: Le
 };
 
 /** Hubs for every item by its rule. `prefix` goes before each mark's name; chainages in names are in `unit`. */
-export function hubPlans(items: Package['items'], offset: Metres, prefix: string, unit: LengthUnit = 'metre'): Result<Package['plans'], PlanError> {
+export function hubPlans(
+  items: Package['items'],
+  offset: Metres,
+  prefix: string,
+  unit: LengthUnit = 'metre',
+): Result<Package['plans'], PlanError> {
   const plans: Package['plans'] = [];
   const taken = new Set<string>();
   for (const item of items) {
@@ -133,7 +156,9 @@ export function hubPlans(items: Package['items'], offset: Metres, prefix: string
         key: `${item.name}/${hub.key}`,
         // Along a line the chainage is the name; elsewhere the side of the corner has to be told.
         name: freeName(
-          isCentre || item.rule === 'along' || item.rule === 'road' ? `${prefix}-${hub.corner}` : `${prefix}-${hub.corner} ${compassLetters(hub.direction)}`,
+          isCentre || item.rule === 'along' || item.rule === 'road'
+            ? `${prefix}-${hub.corner}`
+            : `${prefix}-${hub.corner} ${compassLetters(hub.direction)}`,
           taken,
         ),
         place: hub.place,
@@ -145,9 +170,16 @@ export function hubPlans(items: Package['items'], offset: Metres, prefix: string
         offFace: hub.offFace && [...hub.offFace],
         alsoOffFace: hub.alsoOffFace && [...hub.alsoOffFace],
         onLine: hub.onLine && [...hub.onLine],
-        designZ: item.rule === 'rakedPiles' ? item.rake!.workingZ : onSurface ? (onSurface.get(hub.key) ?? null) : (hub.z ?? item.designZ),
+        designZ:
+          item.rule === 'rakedPiles'
+            ? item.rake!.workingZ
+            : onSurface
+              ? (onSurface.get(hub.key) ?? null)
+              : (hub.z ?? item.designZ),
         ...(item.road ? { road: roadPart(item, item.road, i, hub.offset) } : {}),
-        ...(item.rule === 'rakedPiles' && isCentre ? { rake: { azimuthDeg: item.rake!.azimuthDeg, ratio: item.rake!.ratio } } : {}),
+        ...(item.rule === 'rakedPiles' && isCentre
+          ? { rake: { azimuthDeg: item.rake!.azimuthDeg, ratio: item.rake!.ratio } }
+          : {}),
       });
     }
   }
@@ -171,12 +203,21 @@ function roadPart(item: Item, road: NonNullable<Item['road']>, i: number, offset
     gradeTo: gradeTo ?? road.gradeString,
     side: road.side,
     ...(angle && offset > 0 ? { angle: { part: angle.part, toCorner: toCornerOf(at, offset) } } : {}),
-    also: alsoTo !== undefined ? { to: alsoTo, z: alsoZ } : road.alsoString === null ? null : { to: road.alsoString, z: alsoZ },
+    also:
+      alsoTo !== undefined
+        ? { to: alsoTo, z: alsoZ }
+        : road.alsoString === null
+          ? null
+          : { to: road.alsoString, z: alsoZ },
   };
 }
 
 /** Where the surface of an item has to be asked for heights: the design's own places, by the key of each mark within the item. */
-export function surfacePlaces(item: Item, offset: Metres, unit: LengthUnit): readonly { readonly key: string; readonly at: PlanPoint }[] {
+export function surfacePlaces(
+  item: Item,
+  offset: Metres,
+  unit: LengthUnit,
+): readonly { readonly key: string; readonly at: PlanPoint }[] {
   const hubs = RULES[item.rule](item, offset, unit);
   return hubs.ok ? hubs.value.map((hub) => ({ key: hub.key, at: hub.designPlace })) : [];
 }
@@ -192,10 +233,12 @@ function freeName(wanted: string, taken: Set<string>): string {
 const isOutlineRule = (rule: Item['rule']): boolean => rule === 'outline' || rule === 'linePairs';
 
 /** Whether the corners of an item are one closed outline, in order round it. */
-export const isOutline = ({ rule, corners }: Pick<Item, 'rule' | 'corners'>): boolean => isOutlineRule(rule) && corners.length > 2;
+export const isOutline = ({ rule, corners }: Pick<Item, 'rule' | 'corners'>): boolean =>
+  isOutlineRule(rule) && corners.length > 2;
 
 /** The closed outlines of a package. */
-export const outlinesOf = ({ body }: Fact<'package'>): Item['corners'][] => body.items.filter(isOutline).map((item) => item.corners);
+export const outlinesOf = ({ body }: Fact<'package'>): Item['corners'][] =>
+  body.items.filter(isOutline).map((item) => item.corners);
 
 /** A line with its arcs as short straight ones. */
 function drawnPath(corners: Item['corners'], closed: boolean): Item['corners'] {
@@ -210,16 +253,21 @@ function drawnPath(corners: Item['corners'], closed: boolean): Item['corners'] {
 }
 
 /** An item as it is drawn: one closed outline, or its lines; points are drawn by their marks. */
-export function shapesOf(item: Pick<Item, 'rule' | 'corners' | 'along' | 'moved'>): readonly { readonly closed: boolean; readonly points: Item['corners'] }[] {
+export function shapesOf(
+  item: Pick<Item, 'rule' | 'corners' | 'along' | 'moved'>,
+): readonly { readonly closed: boolean; readonly points: Item['corners'] }[] {
   const { rule, corners, along } = item;
-  if (rule === 'points' || rule === 'recoveries' || rule === 'bolts' || rule === 'rakedPiles' || rule === 'road') return [];
+  if (rule === 'points' || rule === 'recoveries' || rule === 'bolts' || rule === 'rakedPiles' || rule === 'road')
+    return [];
   if (isOutlineRule(rule)) {
     const outward = outwardOf(item);
     const marked = outward === 0 ? null : movedOutline(corners, outward);
     return [{ closed: true, points: corners }, ...(marked?.ok ? [{ closed: true, points: marked.value }] : [])];
   }
   if (rule === 'along') return [{ closed: along?.closed ?? false, points: drawnPath(corners, along?.closed ?? false) }];
-  return corners.flatMap((from, i) => (i % 2 === 0 && corners[i + 1] ? [{ closed: false, points: [from, corners[i + 1]!] }] : []));
+  return corners.flatMap((from, i) =>
+    i % 2 === 0 && corners[i + 1] ? [{ closed: false, points: [from, corners[i + 1]!] }] : [],
+  );
 }
 
 /** Other places for a mark at whose place something stands. */
@@ -231,12 +279,18 @@ export function alternativesFor(
   instrument: PlanPoint | null = null,
 ): OtherOffset[] {
   const others = work.body.plans.filter((each) => each.key !== plan.key).map((each) => each.place);
-  return otherOffsets(plan, STEP[unit], outlinesOf(work), others).filter(({ place }) => hindrancesAt(place, { areas, outlines: [], instrument }).length === 0);
+  return otherOffsets(plan, STEP[unit], outlinesOf(work), others).filter(
+    ({ place }) => hindrancesAt(place, { areas, outlines: [], instrument }).length === 0,
+  );
 }
 
 /** The package with one mark moved to another offset: a new revision. */
 export function withOffset(work: Fact<'package'>, key: string, to: OtherOffset): Package {
-  return { ...work.body, plans: work.body.plans.map((plan) => (plan.key === key ? { ...plan, ...to } : plan)), supersedes: work.id };
+  return {
+    ...work.body,
+    plans: work.body.plans.map((plan) => (plan.key === key ? { ...plan, ...to } : plan)),
+    supersedes: work.id,
+  };
 }
 
 const SAME_PLACE: Metres = 0.0005;
@@ -247,11 +301,17 @@ export function keepMoved(before: Package, plans: Package['plans'], offset: Metr
   const moved = new Map(before.plans.filter((plan) => plan.offset !== before.offset).map((plan) => [plan.key, plan]));
   return plans.map((plan) => {
     const own = moved.get(plan.key);
-    return own && planDistance(own.design, plan.design) < SAME_PLACE ? { ...plan, offset: own.offset, place: own.place } : plan;
+    return own && planDistance(own.design, plan.design) < SAME_PLACE
+      ? { ...plan, offset: own.offset, place: own.place }
+      : plan;
   });
 }
 
 /** Whether a mark was set for the place and height that the plan asks for now. */
-export const isForPlan = (mark: { readonly planned: PlanPoint; readonly designZ: Metres | null }, plan: Plan): boolean =>
+export const isForPlan = (
+  mark: { readonly planned: PlanPoint; readonly designZ: Metres | null },
+  plan: Plan,
+): boolean =>
   planDistance(mark.planned, plan.place) < SAME_PLACE &&
-  (mark.designZ === plan.designZ || (mark.designZ !== null && plan.designZ !== null && Math.abs(mark.designZ - plan.designZ) < SAME_PLACE));
+  (mark.designZ === plan.designZ ||
+    (mark.designZ !== null && plan.designZ !== null && Math.abs(mark.designZ - plan.designZ) < SAME_PLACE));

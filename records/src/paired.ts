@@ -39,7 +39,10 @@ export const pairingOf = (state: SiteState, occupation: Fact<'occupation'>): Fac
 export const pairedInForce = (state: SiteState, occupation: Fact<'occupation'> | null): PairedSolution | null =>
   state.paired.findLast((each) => !each.withdrawn && each.occupation.id === occupation?.id) ?? null;
 
-export const fitOf = ({ body }: Fact<'pairing'>): SiteFit => ({ sdPlan: metresOf(body.fit.sdPlanMm), sdHeight: metresOf(body.fit.sdHeightMm) });
+export const fitOf = ({ body }: Fact<'pairing'>): SiteFit => ({
+  sdPlan: metresOf(body.fit.sdPlanMm),
+  sdHeight: metresOf(body.fit.sdHeightMm),
+});
 
 /** The tilting axis as it was accepted. */
 export function axisOf({ solution, occupation }: PairedSolution): TiltingAxis {
@@ -83,24 +86,49 @@ export function pairedPlace(
   reading: Reading | null,
   pole: PoleSet,
 ): PairedPlace {
-  const height = axis && reading ? heightFromAxis(axis, reduceReading(reading, precisionOf(occupation.body), reductionOf(state.settings))) : null;
+  const height =
+    axis && reading
+      ? heightFromAxis(axis, reduceReading(reading, precisionOf(occupation.body), reductionOf(state.settings)))
+      : null;
   if (!position) return { plan: null, height, receiver: null, compared: null };
   const foot = receiverFoot(position, poleOf(pairing, pole), fitOf(pairing));
   const receiver = { z: foot.z, variance: foot.varZ };
-  return { plan: { e: foot.e, n: foot.n, covariance: foot.plan }, height, receiver, compared: height && compareHeights(receiver, height) };
+  return {
+    plan: { e: foot.e, n: foot.n, covariance: foot.plan },
+    height,
+    receiver,
+    compared: height && compareHeights(receiver, height),
+  };
 }
 
 /** The place that a kept position and its sight give. */
-export function keptPlace(state: SiteState, paired: PairedSolution, position: Fact<'position'>, sight: Fact<'sight'>): PairedPlace {
+export function keptPlace(
+  state: SiteState,
+  paired: PairedSolution,
+  position: Fact<'position'>,
+  sight: Fact<'sight'>,
+): PairedPlace {
   const reading = readingOf(sight.body);
   const pairing = state.pairings.find((each) => each.id === position.body.pairing) ?? paired.pairing;
-  return pairedPlace(state, paired.occupation, pairing, axisOf(paired), receiverReadingOf(position.body.read), reading, reading);
+  return pairedPlace(
+    state,
+    paired.occupation,
+    pairing,
+    axisOf(paired),
+    receiverReadingOf(position.body.read),
+    reading,
+    reading,
+  );
 }
 
 type Plan = FactBody<'package'>['plans'][number];
 
 /** What is left to go to a planned mark; null while there is no plan. */
-export function pairedStake({ plan: here, height }: PairedPlace, plan: Plan, groundZ: Metres | null = null): ShotPlace | null {
+export function pairedStake(
+  { plan: here, height }: PairedPlace,
+  plan: Plan,
+  groundZ: Metres | null = null,
+): ShotPlace | null {
   if (!here) return null;
   const z = height?.z ?? null;
   const place = placeAtGround(plan, groundZ ?? z);
@@ -141,7 +169,10 @@ export function pairedBodies(
       coreVersion: CORE_VERSION,
       supersedes: before?.solution.id ?? null,
     },
-    decision: draft.benchmarks > 1 ? { verdict: 'accepted', reason: '' } : { verdict: 'provisional', reason: msg('records.oneBenchmarkNothingChecksItUntil') },
+    decision:
+      draft.benchmarks > 1
+        ? { verdict: 'accepted', reason: '' }
+        : { verdict: 'provisional', reason: msg('records.oneBenchmarkNothingChecksItUntil') },
   };
 }
 
@@ -160,18 +191,29 @@ export function judgePairedProof(
   const usable = body.usePlan ? point : { ...point, e: null, n: null };
   const { e, n, covariance } = plan!;
   // No line of sight has to do with the plan: along is north and across is east.
-  const measured = { e, n, z: height?.z ?? null, azimuth: 0, gridDistance: 0, plan: covariance, varZ: height?.variance ?? null };
+  const measured = {
+    e,
+    n,
+    z: height?.z ?? null,
+    azimuth: 0,
+    gridDistance: 0,
+    plan: covariance,
+    varZ: height?.variance ?? null,
+  };
   return outcomesOf(comparePlace(measured, usable, { plan: asked.plan, height: body.useHeight ? asked.height : null }));
 }
 
 /** What is still asked for, the most important first. */
-export type PairedDue = 'PLAN_UNCHECKED' | 'SECOND_BENCHMARK' | 'PLAN_FAILED' | 'HEIGHT_FAILED' | 'PLAN_AGAIN' | 'BENCHMARK_AGAIN';
+export type PairedDue =
+  'PLAN_UNCHECKED' | 'SECOND_BENCHMARK' | 'PLAN_FAILED' | 'HEIGHT_FAILED' | 'PLAN_AGAIN' | 'BENCHMARK_AGAIN';
 
 const isGood = (outcome: string): boolean => outcome === 'good' || outcome === 'moreThanChance';
 
 /** Whether a part fails: on some known marks, and not on more others. Of each mark the last proof counts. */
 function fails(proofs: readonly Fact<'proof'>[], part: 'plan' | 'height'): boolean {
-  const last = new Map(proofs.filter(({ body }) => body[part] !== 'notMeasured').map(({ body }) => [body.control, body[part]]));
+  const last = new Map(
+    proofs.filter(({ body }) => body[part] !== 'notMeasured').map(({ body }) => [body.control, body[part]]),
+  );
   const outcomes = [...last.values()];
   const bad = outcomes.filter((outcome) => outcome === 'outside').length;
   return bad > 0 && outcomes.length - bad <= bad;
@@ -180,7 +222,9 @@ function fails(proofs: readonly Fact<'proof'>[], part: 'plan' | 'height'): boole
 export function pairedDue(state: SiteState, paired: PairedSolution): PairedDue[] {
   const proofs = state.proofs.filter(({ body }) => body.solution === paired.solution.id);
   const used = new Set(paired.solution.body.uses.filter((use) => use.height).map((use) => use.control));
-  const lastMark = [...state.marks.values()].filter((mark) => mark.body.solution === paired.solution.id).reduce((last, { at }) => (at > last ? at : last), '');
+  const lastMark = [...state.marks.values()]
+    .filter((mark) => mark.body.solution === paired.solution.id)
+    .reduce((last, { at }) => (at > last ? at : last), '');
   const good = (part: 'plan' | 'height') => proofs.filter(({ body }) => isGood(body[part]));
   const since = (part: 'plan' | 'height') => good(part).some(({ at }) => at >= lastMark);
   const due: PairedDue[] = [];
@@ -188,7 +232,8 @@ export function pairedDue(state: SiteState, paired: PairedSolution): PairedDue[]
   else if (good('plan').length === 0) due.push('PLAN_UNCHECKED');
   else if (lastMark !== '' && !since('plan')) due.push('PLAN_AGAIN');
   if (fails(proofs, 'height')) due.push('HEIGHT_FAILED');
-  else if (used.size < 2 && !good('height').some(({ body }) => body.control !== null && !used.has(body.control))) due.push('SECOND_BENCHMARK');
+  else if (used.size < 2 && !good('height').some(({ body }) => body.control !== null && !used.has(body.control)))
+    due.push('SECOND_BENCHMARK');
   else if (lastMark !== '' && !since('height')) due.push('BENCHMARK_AGAIN');
   return due;
 }
@@ -196,23 +241,44 @@ export function pairedDue(state: SiteState, paired: PairedSolution): PairedDue[]
 type Effect = FactBody<'finding'>['effects'][number];
 
 /** The axis of accepted heights, solved again in another state of the site, without one of their benchmarks if so asked. */
-function axisAgain(state: SiteState, { occupation, solution }: PairedSolution, without: string | null): TiltingAxis | null {
+function axisAgain(
+  state: SiteState,
+  { occupation, solution }: PairedSolution,
+  without: string | null,
+): TiltingAxis | null {
   const now = state.occupations.find((each) => each.id === occupation.id);
   if (!now) return null;
-  const used = new Set(solution.body.uses.filter((use) => use.height && use.control !== without).map((use) => use.control));
+  const used = new Set(
+    solution.body.uses.filter((use) => use.height && use.control !== without).map((use) => use.control),
+  );
   const out = new Set(state.control.map((mark) => mark.id).filter((id) => !used.has(id)));
   return heightDraft(state, now, out).axis;
 }
 
 /** The height of a mark, or of the hub that was driven there, from an axis; null where its sight gives none. */
-function markHeight(state: SiteState, { occupation }: PairedSolution, axis: TiltingAxis, mark: Fact<'mark'>): Metres | null {
+function markHeight(
+  state: SiteState,
+  { occupation }: PairedSolution,
+  axis: TiltingAxis,
+  mark: Fact<'mark'>,
+): Metres | null {
   const sight = state.sights.get(mark.body.sight);
-  const height = sight && heightFromAxis(axis, reduceReading(readingOf(sight.body), precisionOf(occupation.body), reductionOf(state.settings)));
+  const height =
+    sight &&
+    heightFromAxis(
+      axis,
+      reduceReading(readingOf(sight.body), precisionOf(occupation.body), reductionOf(state.settings)),
+    );
   return height?.z ?? null;
 }
 
 /** By how much the heights of marks change from one state of the site to another, or without a benchmark. Plan has no part in it. */
-export function pairedEffects(before: SiteState, after: SiteState, paired: PairedSolution, without: string | null): Effect[] {
+export function pairedEffects(
+  before: SiteState,
+  after: SiteState,
+  paired: PairedSolution,
+  without: string | null,
+): Effect[] {
   const was = axisOf(paired);
   const is = axisAgain(after, paired, without);
   return [...before.marks.values()]
@@ -220,6 +286,10 @@ export function pairedEffects(before: SiteState, after: SiteState, paired: Paire
     .map((mark): Effect => {
       const from = markHeight(before, paired, was, mark);
       const to = is && markHeight(after, paired, is, mark);
-      return { mark: mark.id, planMm: without === null ? null : 0, heightMm: from === null || to === null ? null : Math.round(((to - from) / MM) * 10) / 10 };
+      return {
+        mark: mark.id,
+        planMm: without === null ? null : 0,
+        heightMm: from === null || to === null ? null : Math.round(((to - from) / MM) * 10) / 10,
+      };
     });
 }

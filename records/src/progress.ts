@@ -22,7 +22,8 @@ export function progressOf(state: SiteState, trust: TrustResult): PackageProgres
     const marks = keys
       .flatMap((key) => state.marks.get(key) ?? [])
       .filter((mark) => mark.body.state !== 'rough' && state.reports.get(mark.id)?.body.kind !== 'destroyed');
-    const standingOf = (mark: Fact<'mark'>): Standing | undefined => (state.reports.has(mark.id) ? 'inDoubt' : standings.get(mark.id));
+    const standingOf = (mark: Fact<'mark'>): Standing | undefined =>
+      state.reports.has(mark.id) ? 'inDoubt' : standings.get(mark.id);
     const of = (standing: Standing) => marks.filter((mark) => standingOf(mark) === standing).length;
     return {
       work,
@@ -37,6 +38,10 @@ export function progressOf(state: SiteState, trust: TrustResult): PackageProgres
 
 /** From where the control in force came: files and other sources, each once. */
 export const controlSources = (state: SiteState): string[] =>
-  [...new Set(state.control.filter((mark) => !mark.revision.body.parent).map((mark) => mark.revision.body.source.replace(/, row \d+$/, '')))].filter(
-    (source) => source !== '',
-  );
+  [
+    ...new Set(
+      state.control
+        .filter((mark) => !mark.revision.body.parent)
+        .map((mark) => mark.revision.body.source.replace(/, row \d+$/, '')),
+    ),
+  ].filter((source) => source !== '');

@@ -45,9 +45,18 @@ export type Cure =
 /** As low as a prism still stands clear of the ground. */
 const LOW_PRISM: Metres = 0.3;
 
-const poleOf = (targetHeight: Metres): PoleSet => ({ targetHeight, targetHeightSd: TARGET_HEIGHT_SD, targetCentringSd: targetCentringSd(targetHeight, true) });
+const poleOf = (targetHeight: Metres): PoleSet => ({
+  targetHeight,
+  targetHeightSd: TARGET_HEIGHT_SD,
+  targetCentringSd: targetCentringSd(targetHeight, true),
+});
 
-export function promiseFor(state: SiteState, solution: AcceptedSolution, work: Fact<'package'>, pole: PoleSet): Promised {
+export function promiseFor(
+  state: SiteState,
+  solution: AcceptedSolution,
+  work: Fact<'package'>,
+  pole: PoleSet,
+): Promised {
   const { body } = solution.occupation;
   const station = stationOfSolution(solution.fact.body.result);
   const asked = classOf(state, work.body.class);
@@ -56,20 +65,31 @@ export function promiseFor(state: SiteState, solution: AcceptedSolution, work: F
   const predict = (with_: PoleSet) =>
     work.body.plans.map((plan) => ({
       plan,
-      ...predictAt(station, setupOf(body), precisionOf(body), reductionFrom(state, solution), { ...plan.place, z: plan.designZ }, with_),
+      ...predictAt(
+        station,
+        setupOf(body),
+        precisionOf(body),
+        reductionFrom(state, solution),
+        { ...plan.place, z: plan.designZ },
+        with_,
+      ),
     }));
   const predictions = predict(pole);
   const ratioOf = ({ radius95, sdZ }: (typeof predictions)[number]) =>
     Math.max((radius95 + doubt) / asked.plan, ((sdZ ?? 0) * NORMAL_95_FACTOR) / asked.height);
   const meets = (prediction: (typeof predictions)[number]) => ratioOf(prediction) <= 1;
   const good = predictions.filter(meets);
-  const worst = predictions.reduce<(typeof predictions)[number] | null>((a, b) => (a === null || b.radius95 > a.radius95 ? b : a), null);
+  const worst = predictions.reduce<(typeof predictions)[number] | null>(
+    (a, b) => (a === null || b.radius95 > a.radius95 ? b : a),
+    null,
+  );
   const allMeet = (with_: PoleSet) => predict(with_).every(meets);
   const cure = (): Cure | null => {
     if (good.length === predictions.length) return null;
     const onLegs = poleOf(pole.targetHeight);
     if (onLegs.targetCentringSd < pole.targetCentringSd && allMeet(onLegs)) return { code: 'LEGS' };
-    if (pole.targetHeight > LOW_PRISM && allMeet(poleOf(LOW_PRISM))) return { code: 'LOW_PRISM', targetHeight: LOW_PRISM };
+    if (pole.targetHeight > LOW_PRISM && allMeet(poleOf(LOW_PRISM)))
+      return { code: 'LOW_PRISM', targetHeight: LOW_PRISM };
     const within = Math.max(
       0,
       ...predict(poleOf(LOW_PRISM))

@@ -28,12 +28,22 @@ export function isOverdue(state: SiteState, age: ProofAge | null, solution: Acce
   if (!age || (age.due === null && !age.failed)) return false;
   const putOff = state.deferrals.findLast((each) => each.body.solution === solution.fact.id);
   if (!putOff) return true;
-  const happened = state.timeline.findLast((fact) => fact.type === 'event' && fact.body.occupation === solution.occupation.id);
-  return now.getTime() - Date.parse(putOff.at) > PUT_OFF_MINUTES * MS_PER_MINUTE || (happened !== undefined && happened.at > putOff.at);
+  const happened = state.timeline.findLast(
+    (fact) => fact.type === 'event' && fact.body.occupation === solution.occupation.id,
+  );
+  return (
+    now.getTime() - Date.parse(putOff.at) > PUT_OFF_MINUTES * MS_PER_MINUTE ||
+    (happened !== undefined && happened.at > putOff.at)
+  );
 }
 
 /** Null when the solution is not judged, so there is none in force. */
-export function proofAge(state: SiteState, trust: TrustResult, solution: AcceptedSolution | null, now: Date): ProofAge | null {
+export function proofAge(
+  state: SiteState,
+  trust: TrustResult,
+  solution: AcceptedSolution | null,
+  now: Date,
+): ProofAge | null {
   const standing = solution && trust.solutions.find((each) => each.id === solution.fact.id);
   if (!standing) return null;
   const unproven = unprovenParts(standing, solution);

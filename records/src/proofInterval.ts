@@ -6,11 +6,14 @@ import type { SiteState } from './state.ts';
 const UNSTEADY_MINUTES = 30;
 const UNSTEADY_GROUND: ReadonlySet<string> = new Set(['asphalt', 'deck']);
 
-export const isUnsteady = ({ ground, windy }: { readonly ground: string; readonly windy: boolean }): boolean => windy || UNSTEADY_GROUND.has(ground);
+export const isUnsteady = ({ ground, windy }: { readonly ground: string; readonly windy: boolean }): boolean =>
+  windy || UNSTEADY_GROUND.has(ground);
 
 /** Minutes between proofs for the occupation of now. */
 export function proofInterval(state: SiteState): number {
   const { proofIntervalMinutes } = state.settings;
   const occupation = currentOccupation(state);
-  return occupation && isUnsteady(occupation.body) ? Math.min(UNSTEADY_MINUTES, proofIntervalMinutes) : proofIntervalMinutes;
+  return occupation && isUnsteady(occupation.body)
+    ? Math.min(UNSTEADY_MINUTES, proofIntervalMinutes)
+    : proofIntervalMinutes;
 }

@@ -19,7 +19,15 @@ import type { Fact } from '@idle-marker/contract';
 import { heldUses } from './heldUses.ts';
 import { askedOf } from './asked.ts';
 import { extensibleOfSolution } from './stationDraft.ts';
-import { controlPointOf, precisionOf, readingOf, reductionFrom, setupOf, stationOfSolution, type UseFlags } from './observations.ts';
+import {
+  controlPointOf,
+  precisionOf,
+  readingOf,
+  reductionFrom,
+  setupOf,
+  stationOfSolution,
+  type UseFlags,
+} from './observations.ts';
 import type { AcceptedSolution, ControlMark, SiteState, ToleranceClass } from './state.ts';
 
 export interface ProofJudgement {
@@ -99,7 +107,11 @@ export interface ProofCandidate {
 /** A mark under the tripod, or so near to it that no instrument measures there: it can be sighted by nobody. */
 function isUnderfoot(solution: AcceptedSolution, { id, revision: { body } }: ControlMark): boolean {
   if (solution.occupation.body.over?.mark === id) return true;
-  return body.e !== null && body.n !== null && planDistance(solution.fact.body.result, { e: body.e, n: body.n }) < NEAREST_SIGHT;
+  return (
+    body.e !== null &&
+    body.n !== null &&
+    planDistance(solution.fact.body.result, { e: body.e, n: body.n }) < NEAREST_SIGHT
+  );
 }
 
 /**
@@ -108,12 +120,18 @@ function isUnderfoot(solution: AcceptedSolution, { id, revision: { body } }: Con
  *
  * @param wanted parts that nothing has proved yet; none or not given: either part
  */
-export function proofCandidates(state: SiteState, solution: AcceptedSolution, wanted: readonly Part[] = []): ProofCandidate[] {
+export function proofCandidates(
+  state: SiteState,
+  solution: AcceptedSolution,
+  wanted: readonly Part[] = [],
+): ProofCandidate[] {
   const asks = wanted.length > 0 ? wanted : PARTS;
   const extensible = extensibleOfSolution(state, solution);
   const asked = askedOf(state, solution.fact.body.class);
   const usedNames = new Set(solution.fact.body.uses.filter((use) => use.plan).map((use) => use.control));
-  const usedMarks = state.control.filter((mark) => usedNames.has(mark.id)).map((mark) => controlPointOf(mark.revision.body));
+  const usedMarks = state.control
+    .filter((mark) => usedNames.has(mark.id))
+    .map((mark) => controlPointOf(mark.revision.body));
   const postOf = (mark: ControlMark): string | null => {
     const places = placesOf([...usedMarks, controlPointOf(mark.revision.body)]);
     return places.find((names) => names.includes(mark.id))?.find((name) => name !== mark.id) ?? null;

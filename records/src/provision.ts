@@ -17,8 +17,11 @@ export interface LiftedProvision {
 export function provisionToLift(state: SiteState, solution: AcceptedSolution): LiftedProvision | null {
   const { fact, decision, occupation, withdrawn } = solution;
   const { body } = fact;
-  if (withdrawn || decision.body.verdict !== 'provisional' || body.method === 'heightOnly' || body.method === 'paired') return null;
-  const own = state.control.filter((mark) => mark.revision.body.parent && body.uses.some((use) => use.control === mark.id && (use.plan || use.height)));
+  if (withdrawn || decision.body.verdict !== 'provisional' || body.method === 'heightOnly' || body.method === 'paired')
+    return null;
+  const own = state.control.filter(
+    (mark) => mark.revision.body.parent && body.uses.some((use) => use.control === mark.id && (use.plan || use.height)),
+  );
   if (own.length === 0 || !isProvedOnGiven(state, solution)) return null;
   const given = classOf(state, body.class);
   const asked = askedOf(state, body.class);

@@ -18,12 +18,17 @@ import type { UseFlags } from './observations.ts';
 import { stationDraft } from './stationDraft.ts';
 import { sightsOf } from './indexes.ts';
 
-const memberOf = ({ members }: SiteState, id: string): string => members.find((member) => member.id === id)?.body.name ?? 'unknown';
+const memberOf = ({ members }: SiteState, id: string): string =>
+  members.find((member) => member.id === id)?.body.name ?? 'unknown';
 /** Files name people, and a name is never empty. */
 const markOf = ({ control }: SiteState, id: string): ControlMark | undefined => control.find((mark) => mark.id === id);
 
 /** The control as it was used: of each mark the revision that the station hung on, else the one in force. */
-function revisionsUsed(state: SiteState, solution: Fact<'solution'> | null, marks: ReadonlySet<string>): Fact<'control'>[] {
+function revisionsUsed(
+  state: SiteState,
+  solution: Fact<'solution'> | null,
+  marks: ReadonlySet<string>,
+): Fact<'control'>[] {
   const used = new Map(solution?.body.uses.map((use) => [use.control, use.revision]));
   return [...marks].flatMap((id) => {
     const mark = markOf(state, id);
@@ -44,7 +49,10 @@ function nameOfTarget(state: SiteState, target: FactBody<'sight'>['target']): st
           ?.body.plans.find((plan) => plan.key === target.key)?.name ?? 'a mark'
       );
     case 'mark':
-      return state.timeline.find((fact): fact is Fact<'mark'> => fact.type === 'mark' && fact.id === target.mark)?.body.name ?? 'a mark';
+      return (
+        state.timeline.find((fact): fact is Fact<'mark'> => fact.type === 'mark' && fact.id === target.mark)?.body
+          .name ?? 'a mark'
+      );
     case 'direction':
     case 'spot':
       return target.name;
@@ -56,15 +64,26 @@ function nameOfTarget(state: SiteState, target: FactBody<'sight'>['target']): st
 /** All that was read from one placing, withdrawn sights left out, and the station that was last decided on. */
 export function rawSightsOf(state: SiteState, occupation: Fact<'occupation'>): RawSights {
   const { over, instrumentItem: _item, confirmed: _confirmed, checklist: _checklist, ...setup } = occupation.body;
-  const decided = [...state.accepted, ...state.refused].filter((each) => each.occupation.id === occupation.id).at(-1) ?? null;
+  const decided =
+    [...state.accepted, ...state.refused].filter((each) => each.occupation.id === occupation.id).at(-1) ?? null;
   const solution = decided?.fact ?? null;
   const uses = new Map(solution?.body.uses.toReversed().map((use) => [use.sight, use]));
   const sights = sightsOf(state, occupation.id);
-  const marks = new Set([...(over ? [over.mark] : []), ...sights.flatMap(({ body }) => (body.target.kind === 'control' ? [body.target.mark] : []))]);
+  const marks = new Set([
+    ...(over ? [over.mark] : []),
+    ...sights.flatMap(({ body }) => (body.target.kind === 'control' ? [body.target.mark] : [])),
+  ]);
   const control = revisionsUsed(state, solution, marks);
   const { name, lengthUnit, angleUnit, combinedScaleFactor } = state.settings;
   return {
-    header: { format: RAW_SIGHTS_FORMAT, version: RAW_SIGHTS_VERSION, site: name, lengthUnit, angleUnit, combinedScaleFactor },
+    header: {
+      format: RAW_SIGHTS_FORMAT,
+      version: RAW_SIGHTS_VERSION,
+      site: name,
+      lengthUnit,
+      angleUnit,
+      combinedScaleFactor,
+    },
     control: control.map(({ body }) => ({
       name: body.name,
       e: body.e,
@@ -80,7 +99,9 @@ export function rawSightsOf(state: SiteState, occupation: Fact<'occupation'>): R
       ...setup,
       at: occupation.at,
       by: memberOf(state, occupation.by),
-      over: over ? { name: markOf(state, over.mark)?.revision.body.name ?? 'unknown', centringSdMm: over.centringSdMm } : null,
+      over: over
+        ? { name: markOf(state, over.mark)?.revision.body.name ?? 'unknown', centringSdMm: over.centringSdMm }
+        : null,
     },
     sights: sights.map(({ id, at, by, body }): RawSight => {
       const { occupation: _occupation, target, carried: _carried, ...read } = body;
@@ -118,7 +139,9 @@ export function rawSightsOf(state: SiteState, occupation: Fact<'occupation'>): R
 }
 
 /** A fact without its envelope, as the ledger wants it said. */
-export type SaidBody = { [T in FactType]: { readonly type: T; readonly id: string; readonly body: FactBody<T> } }[FactType];
+export type SaidBody = {
+  [T in FactType]: { readonly type: T; readonly id: string; readonly body: FactBody<T> };
+}[FactType];
 
 /** Marks of a file that this site has under the same name, but elsewhere. */
 export interface OtherPlace {
@@ -134,9 +157,14 @@ export function controlElsewhere(state: SiteState, raw: RawSights): OtherPlace[]
   return raw.control.flatMap((each) => {
     const own = state.control.find((mark) => mark.revision.body.name === each.name)?.revision.body;
     if (!own) return [];
-    const byPlan = own.e === null || own.n === null || each.e === null || each.n === null ? null : Math.hypot(each.e - own.e, each.n - own.n);
+    const byPlan =
+      own.e === null || own.n === null || each.e === null || each.n === null
+        ? null
+        : Math.hypot(each.e - own.e, each.n - own.n);
     const byHeight = own.z === null || each.z === null ? null : each.z - own.z;
-    return (byPlan ?? 0) > SAME_FIGURE || Math.abs(byHeight ?? 0) > SAME_FIGURE ? [{ name: each.name, byPlan, byHeight }] : [];
+    return (byPlan ?? 0) > SAME_FIGURE || Math.abs(byHeight ?? 0) > SAME_FIGURE
+      ? [{ name: each.name, byPlan, byHeight }]
+      : [];
   });
 }
 
@@ -145,7 +173,9 @@ export function controlElsewhere(state: SiteState, raw: RawSights): OtherPlace[]
  * their names. The station is not among them: whoever takes the file in looks at the sights and accepts it himself.
  */
 export function factsOfRaw(state: SiteState, raw: RawSights, newId: () => string): SaidBody[] {
-  const known = new Map(state.control.map((mark) => [mark.revision.body.name, { mark: mark.id, revision: mark.revision.id }]));
+  const known = new Map(
+    state.control.map((mark) => [mark.revision.body.name, { mark: mark.id, revision: mark.revision.id }]),
+  );
   const said: SaidBody[] = [];
   for (const each of raw.control) {
     if (known.has(each.name)) continue;
@@ -171,14 +201,23 @@ export function factsOfRaw(state: SiteState, raw: RawSights, newId: () => string
   said.push({
     type: 'occupation',
     id: occupation,
-    body: { ...setup, link: 'typed', ...(over && under ? { over: { ...under, centringSdMm: over.centringSdMm } } : {}) },
+    body: {
+      ...setup,
+      link: 'typed',
+      ...(over && under ? { over: { ...under, centringSdMm: over.centringSdMm } } : {}),
+    },
   });
   for (const { at: _sightAt, by: _sightBy, target, used: _used, ...read } of raw.sights) {
     const mark = target.kind === 'control' ? known.get(target.name)?.mark : undefined;
     said.push({
       type: 'sight',
       id: newId(),
-      body: { ...read, occupation, purpose: mark ? read.purpose : 'spot', target: mark ? { kind: 'control', mark } : { kind: 'spot', name: target.name } },
+      body: {
+        ...read,
+        occupation,
+        purpose: mark ? read.purpose : 'spot',
+        target: mark ? { kind: 'control', mark } : { kind: 'spot', name: target.name },
+      },
     });
   }
   return said;
@@ -210,7 +249,13 @@ export function usesOfRaw(raw: RawSights, facts: readonly { readonly type: FactT
 /** Sights to wall targets that carry a height of target: there is none that could be right. */
 export function targetHeightsThatCannotBe(raw: RawSights): string[] {
   const fixed = new Set(raw.control.filter(({ kind }) => isFixedKind(kind)).map(({ name }) => name));
-  return [...new Set(raw.sights.filter(({ target, targetHeight }) => targetHeight !== 0 && fixed.has(target.name)).map(({ target }) => target.name))];
+  return [
+    ...new Set(
+      raw.sights
+        .filter(({ target, targetHeight }) => targetHeight !== 0 && fixed.has(target.name))
+        .map(({ target }) => target.name),
+    ),
+  ];
 }
 
 /** The station that the sights of a file give by themselves, used as they were used; null while they give none. */
@@ -233,7 +278,8 @@ export function stationOfRaw(raw: RawSights): Result<ResectionResult, StationErr
     convention: 'plainWords',
     practiceGround: null,
   };
-  const envelope = (said: SaidBody, i: number) => ({ at: new Date(i * 1000).toISOString(), device: 'file', seq: i, by: who, ...said }) as AnyFact;
+  const envelope = (said: SaidBody, i: number) =>
+    ({ at: new Date(i * 1000).toISOString(), device: 'file', seq: i, by: who, ...said }) as AnyFact;
   const begin: SaidBody[] = [
     { type: 'member', id: who, body: { name: raw.setup.by } },
     { type: 'site', id: newId(), body: settings },
@@ -244,6 +290,9 @@ export function stationOfRaw(raw: RawSights): Result<ResectionResult, StationErr
   const [occupation] = state.occupations;
   if (!occupation) return null;
   const { flags, freeScale, heightFrom } = usesOfRaw(raw, facts);
-  const { outcome } = stationDraft(state, occupation, flags, { freeScale, ...(heightFrom === undefined ? {} : { heightFrom }) });
+  const { outcome } = stationDraft(state, occupation, flags, {
+    freeScale,
+    ...(heightFrom === undefined ? {} : { heightFrom }),
+  });
   return outcome && (outcome.ok ? { ok: true, value: outcome.value.result } : outcome);
 }

@@ -26,7 +26,10 @@ export interface CarriedPole {
   /** There is no pole: the target is a part of what is sighted, or is held to it. */
   readonly fixed?: boolean;
   readonly item?: string | null | undefined;
-  readonly target?: { readonly item: string; readonly name: string; readonly constantMm: number; readonly ownHeight: number } | null | undefined;
+  readonly target?:
+    | { readonly item: string; readonly name: string; readonly constantMm: number; readonly ownHeight: number }
+    | null
+    | undefined;
 }
 
 /** A sight as it is kept: what was read, and the pole it was read to. */
@@ -118,7 +121,11 @@ export function solutionBody(
 }
 
 /** A mark with the height that benchmarks give it, as a revision that replaces the listed one; the source says from where. */
-export function heightRevision({ id, revision }: ControlMark, { z, sdZ }: Pick<HeightSolution, 'z' | 'sdZ'>, source: string): FactBody<'control'> {
+export function heightRevision(
+  { id, revision }: ControlMark,
+  { z, sdZ }: Pick<HeightSolution, 'z' | 'sdZ'>,
+  source: string,
+): FactBody<'control'> {
   return {
     ...revision.body,
     z: Math.round(z * 1e4) / 1e4,
@@ -145,7 +152,8 @@ export interface SeveralChange {
 /** One revision for each mark that the change makes another one; a part that a mark does not have is not given to it. */
 export function severalRevised(marks: readonly ControlMark[], change: SeveralChange): FactBody<'control'>[] {
   const { move } = change;
-  const moved = (value: Metres | null, by: Metres) => (value === null || by === 0 ? value : Math.round((value + by) * 1e4) / 1e4);
+  const moved = (value: Metres | null, by: Metres) =>
+    value === null || by === 0 ? value : Math.round((value + by) * 1e4) / 1e4;
   return marks.flatMap(({ revision }): FactBody<'control'>[] => {
     const before = revision.body;
     const [e, n, z] = [moved(before.e, move.e), moved(before.n, move.n), moved(before.z, move.z)];
@@ -175,7 +183,12 @@ export function revertedMarks(state: SiteState, before: readonly ControlMark[]):
 }
 
 /** The ground under a free station, kept as a mark: for proofs, not for building new stations on it unthinkingly. */
-export function stationMark(mark: string, occupation: Fact<'occupation'>, result: FactBody<'solution'>['result'], solution: string): FactBody<'control'> {
+export function stationMark(
+  mark: string,
+  occupation: Fact<'occupation'>,
+  result: FactBody<'solution'>['result'],
+  solution: string,
+): FactBody<'control'> {
   const tenth = (value: number) => Math.round(value * 10) / 10;
   const [[ee = 0] = [], [, nn = 0] = []] = result.covariance;
   return {
@@ -227,8 +240,13 @@ export interface MarkSetting {
 export const toleranceOf = (state: SiteState, work: Fact<'package'>): number => classOf(state, work.body.class).plan;
 
 /** What is kept of the text of a stake. */
-function textOf(state: SiteState, work: Fact<'package'>, { faces }: WrittenStake): Pick<FactBody<'writing'>, 'stakeText' | 'written'> {
-  const lines = (side: StakeSide) => faces[side].map(({ part, text, ruled, unusual }) => ({ part, text, ruled, unusual }));
+function textOf(
+  state: SiteState,
+  work: Fact<'package'>,
+  { faces }: WrittenStake,
+): Pick<FactBody<'writing'>, 'stakeText' | 'written'> {
+  const lines = (side: StakeSide) =>
+    faces[side].map(({ part, text, ruled, unusual }) => ({ part, text, ruled, unusual }));
   return {
     stakeText: stakeTextOf(faces),
     written: {
@@ -254,7 +272,10 @@ export function writingBody(
 }
 
 /** A mark as set. Cut and fill are counted from the hub, so a mark whose hub was not shot has none. */
-export function markBody(state: SiteState, { solution, work, plan, sight, stake, hubZ, ...setting }: MarkSetting): FactBody<'mark'> {
+export function markBody(
+  state: SiteState,
+  { solution, work, plan, sight, stake, hubZ, ...setting }: MarkSetting,
+): FactBody<'mark'> {
   const cutFill = hubZ === null || plan.designZ === null ? null : hubZ - plan.designZ;
   const within = Math.hypot(stake.deltaE, stake.deltaN) <= toleranceOf(state, work);
   const asSet = {

@@ -1,6 +1,18 @@
 import { describe, expect, it } from '@jest/globals';
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
-import { bookLine, cutSheet, groupSights, hubPlans, markKey, nextStationName, packageRoots, siteState, stationDraft, trustOf, type CutSheet } from './index.ts';
+import {
+  bookLine,
+  cutSheet,
+  groupSights,
+  hubPlans,
+  markKey,
+  nextStationName,
+  packageRoots,
+  siteState,
+  stationDraft,
+  trustOf,
+  type CutSheet,
+} from './index.ts';
 
 let made = 0;
 const id = () => `00000000-0000-4000-8000-${String(++made).padStart(12, '0')}`;
@@ -65,12 +77,27 @@ const OCCUPATION: FactBody<'occupation'> = {
   windy: false,
   link: 'typed',
 };
-const sightBody = (occupation: string, mark: string, circle: number, slope: number, change: Partial<FactBody<'sight'>> = {}): FactBody<'sight'> => ({
+const sightBody = (
+  occupation: string,
+  mark: string,
+  circle: number,
+  slope: number,
+  change: Partial<FactBody<'sight'>> = {},
+): FactBody<'sight'> => ({
   occupation,
   purpose: 'station',
   target: { kind: 'control', mark },
   face: 1,
-  read: { circle, zenith: 90, slope, angleUnit: 'degree', lengthUnit: 'metre', angleDecimals: 5, lengthDecimals: 4, keyed: null },
+  read: {
+    circle,
+    zenith: 90,
+    slope,
+    angleUnit: 'degree',
+    lengthUnit: 'metre',
+    angleDecimals: 5,
+    lengthDecimals: 4,
+    keyed: null,
+  },
   targetHeight: 1.5,
   targetHeightSdMm: 1,
   targetCentringSdMm: 1,
@@ -86,7 +113,10 @@ describe('the state of a site', () => {
     const second = say('control', { ...first.body, e: 4000.01, supersedes: first.id });
     const state = siteState([second, say('site', SITE), first]);
     expect(state.control).toHaveLength(1);
-    expect(state.control[0]).toMatchObject({ revision: { id: second.id }, revisions: [{ id: second.id }, { id: first.id }] });
+    expect(state.control[0]).toMatchObject({
+      revision: { id: second.id },
+      revisions: [{ id: second.id }, { id: first.id }],
+    });
   });
 
   it('orders names as people do, and names the next station', () => {
@@ -109,7 +139,10 @@ describe('the state of a site', () => {
     const state = siteState([say('site', SITE), mark, withdrawal]);
     expect(state.control).toEqual([]);
     expect(state.timeline.map((fact) => fact.id)).toContain(mark.id);
-    expect(bookLine(state, withdrawal)).toEqual({ topic: 'note', text: expect.stringMatching(/^Withdrawn, listed by mistake: “K1 listed: .*”$/) });
+    expect(bookLine(state, withdrawal)).toEqual({
+      topic: 'note',
+      text: expect.stringMatching(/^Withdrawn, listed by mistake: “K1 listed: .*”$/),
+    });
   });
 
   it('does not depend on the order in which facts arrive, nor on their coming twice', () => {
@@ -130,7 +163,10 @@ describe('repeats of a sight', () => {
     const say = tablet();
     const occupation = say('occupation', OCCUPATION);
     const mark = id();
-    const sights = [say('sight', sightBody(occupation.id, mark, 359.999, 100)), say('sight', sightBody(occupation.id, mark, 0.003, 100.004))];
+    const sights = [
+      say('sight', sightBody(occupation.id, mark, 359.999, 100)),
+      say('sight', sightBody(occupation.id, mark, 0.003, 100.004)),
+    ];
     const [group, ...more] = groupSights(sights, () => ({ plan: true, height: true }));
     expect(more).toEqual([]);
     expect((group!.observation.circle * 180) / Math.PI).toBeCloseTo(360.001, 9);
@@ -157,7 +193,10 @@ describe('repeats of a sight', () => {
   it('take prism constant and weather from each sight', () => {
     const say = tablet();
     const sight = say('sight', sightBody(id(), id(), 10, 100, { prismConstantMm: -30, ppm: 20 }));
-    expect(groupSights([sight], () => ({ plan: true, height: true }))[0]!.observation.slope).toBeCloseTo((100 - 0.03) * 1.00002, 9);
+    expect(groupSights([sight], () => ({ plan: true, height: true }))[0]!.observation.slope).toBeCloseTo(
+      (100 - 0.03) * 1.00002,
+      9,
+    );
   });
 });
 
@@ -173,7 +212,9 @@ function morning() {
   ] as const;
   const controls = places.map(([e, n], i) => say('control', controlBody(`K${i + 1}`, { e, n, z: 0.1 })));
   const occupation = say('occupation', OCCUPATION);
-  const sights = controls.map((control, i) => say('sight', sightBody(occupation.id, control.body.mark, 45 + 90 * i, Math.hypot(100, 100))));
+  const sights = controls.map((control, i) =>
+    say('sight', sightBody(occupation.id, control.body.mark, 45 + 90 * i, Math.hypot(100, 100))),
+  );
   const items: FactBody<'package'>['items'] = [
     {
       name: 'hall',
@@ -221,7 +262,10 @@ describe('a station in work', () => {
 describe('packages and sheets', () => {
   it('keep the keys of their marks over revisions', () => {
     const { say, facts, work } = morning();
-    const moved = work.body.items.map((item) => ({ ...item, corners: item.corners.map((corner) => ({ ...corner, e: corner.e + 0.1 })) }));
+    const moved = work.body.items.map((item) => ({
+      ...item,
+      corners: item.corners.map((corner) => ({ ...corner, e: corner.e + 0.1 })),
+    }));
     const plans = hubPlans(moved, 2, 'H');
     if (!plans.ok) throw new Error(plans.error.code);
     const second = say('package', { ...work.body, items: moved, plans: plans.value, supersedes: work.id });
@@ -237,7 +281,14 @@ describe('packages and sheets', () => {
       { name: 'b', e: 10, n: 0 },
       { name: 'c', e: 10, n: 10 },
     ];
-    const item = (name: string) => ({ name, meaning: 'outsideFace' as const, rule: 'outline' as const, designZ: null, source: 'typed', corners });
+    const item = (name: string) => ({
+      name,
+      meaning: 'outsideFace' as const,
+      rule: 'outline' as const,
+      designZ: null,
+      source: 'typed',
+      corners,
+    });
     const plans = hubPlans([item('one'), item('two')], 2, 'H');
     if (!plans.ok) throw new Error(plans.error.code);
     expect(new Set(plans.value.map((plan) => plan.name)).size).toBe(plans.value.length);
@@ -251,7 +302,9 @@ describe('packages and sheets', () => {
     expect(sheet).toMatchObject({ rows: [], withheld: [], siteZero: 6.25, planMm: 6 });
     expect(sheet.notSet).toHaveLength(8);
     const previous = { ...sheet, rows: [{ name: 'H-a W', mark: id() }] } as unknown as CutSheet;
-    expect(cutSheet(state, trustOf(state, asked.issuedAt), asked, previous).changes).toEqual([{ name: 'H-a W', change: 'removed' }]);
+    expect(cutSheet(state, trustOf(state, asked.issuedAt), asked, previous).changes).toEqual([
+      { name: 'H-a W', change: 'removed' },
+    ]);
     expect(markKey('p', 'k')).toBe('p/k');
   });
 });

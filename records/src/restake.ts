@@ -29,7 +29,11 @@ interface Changed {
 /** What a package’s plans were looked through with: it is asked for at every fact, and most of them change none of it. */
 const looked = new WeakMap<
   Fact<'package'>,
-  { readonly marks: readonly (Fact<'mark'> | undefined)[]; readonly reports: SiteState['reports']; readonly changed: readonly Changed[] }
+  {
+    readonly marks: readonly (Fact<'mark'> | undefined)[];
+    readonly reports: SiteState['reports'];
+    readonly changed: readonly Changed[];
+  }
 >();
 
 function changedIn(state: SiteState, work: Fact<'package'>): readonly Changed[] {

@@ -48,7 +48,9 @@ const saidBy = ({ body }: Revision): string => saidIn(body, ['supersedes', 'sour
 /** By name. Two that say the same are no trouble. */
 export function revisedTwice(state: SiteState): RevisedTwice[] {
   const tips = new Map<string, Revision[]>();
-  for (const fact of notSuperseded(REVISED.flatMap((type): readonly Revision[] => state.ofType[type]).filter(({ id }) => !state.withdrawn.has(id)))) {
+  for (const fact of notSuperseded(
+    REVISED.flatMap((type): readonly Revision[] => state.ofType[type]).filter(({ id }) => !state.withdrawn.has(id)),
+  )) {
     const key = `${fact.type} ${identityOf(state, fact)}`;
     tips.set(key, [...(tips.get(key) ?? []), fact]);
   }
@@ -59,7 +61,12 @@ export function revisedTwice(state: SiteState): RevisedTwice[] {
 }
 
 /** What is said when one of them stands: the others are withdrawn, and stay in the book as what they were. */
-export const thisRevisionStands = (state: SiteState, { name, revisions }: RevisedTwice, stands: Revision, by: string): Withdrawn[] =>
+export const thisRevisionStands = (
+  state: SiteState,
+  { name, revisions }: RevisedTwice,
+  stands: Revision,
+  by: string,
+): Withdrawn[] =>
   withdrawBranches(
     state,
     revisions.flatMap(({ id }) => (id === stands.id ? [] : [id])),

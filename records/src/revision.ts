@@ -2,7 +2,16 @@
 import { canonicalJson, type AnyFact } from '@idle-marker/contract';
 import type { SiteState } from './state.ts';
 
-export const REVISED = ['control', 'package', 'grid', 'area', 'alignment', 'drawing', 'equipment', 'convention'] as const;
+export const REVISED = [
+  'control',
+  'package',
+  'grid',
+  'area',
+  'alignment',
+  'drawing',
+  'equipment',
+  'convention',
+] as const;
 export type RevisedKind = (typeof REVISED)[number];
 export type Revision = Extract<AnyFact, { type: RevisedKind }>;
 

@@ -82,9 +82,19 @@ function standsAt(road: Road, station: Metres, place: PlaceOnString, side: RoadO
 }
 
 /** The item of a package: one corner a station, on the string itself. */
-export function roadItem(fact: Pick<Fact<'alignment'>, 'id' | 'body'>, road: Road, work: RoadWork): Result<Item, StationListError> {
+export function roadItem(
+  fact: Pick<Fact<'alignment'>, 'id' | 'body'>,
+  road: Road,
+  work: RoadWork,
+): Result<Item, StationListError> {
   const strings = [work.string, work.gradeString, ...(work.alsoString === null ? [] : [work.alsoString])];
-  const list = stationList(road.alignment, road.profile, road.template, work.string === CENTRELINE ? strings : [...new Set(strings)], work.rule);
+  const list = stationList(
+    road.alignment,
+    road.profile,
+    road.template,
+    work.string === CENTRELINE ? strings : [...new Set(strings)],
+    work.rule,
+  );
   if (!list.ok) return list;
   const taken = new Set<string>();
   const corners: Item['corners'] = [];
@@ -150,14 +160,19 @@ export function roadItem(fact: Pick<Fact<'alignment'>, 'id' | 'body'>, road: Roa
 export const olderRoads = (state: SiteState, work: Fact<'package'>): Fact<'alignment'>[] =>
   state.alignments.filter((fact) =>
     work.body.items.some(({ road }) =>
-      [road, road?.return].some((each) => each !== undefined && each.line === fact.body.alignment && each.alignment !== fact.id),
+      [road, road?.return].some(
+        (each) => each !== undefined && each.line === fact.body.alignment && each.alignment !== fact.id,
+      ),
     ),
   );
 
 /** What a road package asked for, to be asked again. */
 export function roadWorkOf(item: Item): { readonly options: RoadOptions; readonly own: RoadWork['own'] } | null {
   if (item.rule !== 'road' || !item.road || item.road.return) return null;
-  return { options: item.road, own: item.road.stations.flatMap(({ station, offset }) => (offset === null ? [] : [{ station, offset }])) };
+  return {
+    options: item.road,
+    own: item.road.stations.flatMap(({ station, offset }) => (offset === null ? [] : [{ station, offset }])),
+  };
 }
 
 /** A height from the strings of a road against another source at the same place. */
@@ -169,7 +184,11 @@ export interface CrossCheck {
 }
 
 /** Where two sources of heights do not agree, the worst first. */
-export function crossCheck(item: Pick<Item, 'corners'>, surface: readonly (Metres | null)[], allowed: Metres): CrossCheck[] {
+export function crossCheck(
+  item: Pick<Item, 'corners'>,
+  surface: readonly (Metres | null)[],
+  allowed: Metres,
+): CrossCheck[] {
   return item.corners
     .flatMap((corner, i): CrossCheck[] => {
       const [fromRoad, fromSurface] = [corner.z ?? null, surface[i] ?? null];
@@ -181,7 +200,10 @@ export function crossCheck(item: Pick<Item, 'corners'>, surface: readonly (Metre
 }
 
 /** The road of a package's item as it is now; null when it is gone or can't be made. */
-export function roadOfItem(state: SiteState, item: Item): { readonly fact: Fact<'alignment'>; readonly road: Road } | null {
+export function roadOfItem(
+  state: SiteState,
+  item: Item,
+): { readonly fact: Fact<'alignment'>; readonly road: Road } | null {
   const fact = state.alignments.find(({ body }) => body.alignment === item.road?.line);
   const road = fact && roadOf(fact.body);
   return fact && road?.ok ? { fact, road: road.value } : null;

@@ -51,9 +51,14 @@ export interface RoadMeasured {
 /** Everything measured along a road, in the order of its stations, from left to right at one. */
 export const measuredAlong = (state: SiteState, line: string): RoadMeasured[] =>
   state.asBuilt
-    .flatMap((fact): RoadMeasured[] => (fact.body.against?.kind === 'road' && fact.body.against.line === line ? [{ fact, shot: fact.body.against }] : []))
+    .flatMap((fact): RoadMeasured[] =>
+      fact.body.against?.kind === 'road' && fact.body.against.line === line ? [{ fact, shot: fact.body.against }] : [],
+    )
     .sort((a, b) => a.shot.station - b.shot.station || a.shot.offset - b.shot.offset);
 
 /** Those that belong to the cross section at a station. */
-export const measuredAt = (measured: readonly RoadMeasured[], station: Metres, within: Metres): readonly RoadMeasured[] =>
-  measured.filter(({ shot }) => Math.abs(shot.station - station) <= within);
+export const measuredAt = (
+  measured: readonly RoadMeasured[],
+  station: Metres,
+  within: Metres,
+): readonly RoadMeasured[] => measured.filter(({ shot }) => Math.abs(shot.station - station) <= within);

@@ -49,7 +49,16 @@ export interface Road {
 export type RoadError = AlignmentError | ProfileError | TemplateError;
 type RoadParts = Pick<
   AlignmentFactBody,
-  'name' | 'startStation' | 'elements' | 'equations' | 'profile' | 'strings' | 'kerbs' | 'shift' | 'corridor' | 'sections'
+  | 'name'
+  | 'startStation'
+  | 'elements'
+  | 'equations'
+  | 'profile'
+  | 'strings'
+  | 'kerbs'
+  | 'shift'
+  | 'corridor'
+  | 'sections'
 >;
 
 /** More than these are left in the file: what a line is worked along with has to stay small enough to be sent about. */
@@ -62,8 +71,11 @@ const MOST_LINE_POINTS = 500;
 export const keepsSections = (sections: readonly DesignedSection[]): boolean =>
   sections.length > 0 &&
   sections.length <= MOST_SECTIONS &&
-  sections.every(({ lines }) => lines.length <= MOST_LINES && lines.every(({ points }) => points.length <= MOST_LINE_POINTS)) &&
-  sections.reduce((sum, { lines }) => sum + lines.reduce((points, line) => points + line.points.length, 0), 0) <= MOST_SECTION_POINTS;
+  sections.every(
+    ({ lines }) => lines.length <= MOST_LINES && lines.every(({ points }) => points.length <= MOST_LINE_POINTS),
+  ) &&
+  sections.reduce((sum, { lines }) => sum + lines.reduce((points, line) => points + line.points.length, 0), 0) <=
+    MOST_SECTION_POINTS;
 
 /** What of a fact a design's line gives: its way, its equations and one of its profiles. */
 export function alignmentPart(
@@ -104,7 +116,11 @@ export function roadOf(body: RoadParts): Result<Road, RoadError> {
 }
 
 function makeRoad(body: RoadParts): Result<Road, RoadError> {
-  const alignment = alignmentOf({ startStation: body.startStation, elements: body.elements, equations: body.equations });
+  const alignment = alignmentOf({
+    startStation: body.startStation,
+    elements: body.elements,
+    equations: body.equations,
+  });
   if (!alignment.ok) return alignment;
   const profile = body.profile ? profileOf(body.profile.points) : null;
   if (profile && !profile.ok) return profile;
@@ -112,7 +128,15 @@ function makeRoad(body: RoadParts): Result<Road, RoadError> {
   if (!template.ok) return template;
   const { name, shift, corridor } = body;
   const sections = orderedSections(body.sections ?? []);
-  return ok({ name, alignment: alignment.value, profile: profile?.value ?? null, template: template.value, sections, shift, corridor });
+  return ok({
+    name,
+    alignment: alignment.value,
+    profile: profile?.value ?? null,
+    template: template.value,
+    sections,
+    shift,
+    corridor,
+  });
 }
 
 /** Where a place lies against a road, its shift taken into account. */
@@ -148,16 +172,28 @@ export function againstRoad(road: Road, point: PlanPoint): AgainstRoad {
 /** A place along a road, its shift taken into account; null beyond its ends or where there is no such string. */
 export function placeOnRoad(
   road: Road,
-  at: { readonly station: Metres; readonly string?: string; readonly extraOffset?: Metres; readonly extraHeight?: Metres },
+  at: {
+    readonly station: Metres;
+    readonly string?: string;
+    readonly extraOffset?: Metres;
+    readonly extraHeight?: Metres;
+  },
 ): PlaceOnString | null {
   const { alignment, profile, template, shift } = road;
-  const place = placeOnString(alignment, profile, template, { ...at, string: at.string ?? CENTRELINE, extraOffset: (at.extraOffset ?? 0) + shift });
+  const place = placeOnString(alignment, profile, template, {
+    ...at,
+    string: at.string ?? CENTRELINE,
+    extraOffset: (at.extraOffset ?? 0) + shift,
+  });
   return place && { ...place, offset: place.offset - shift };
 }
 
 /** Straight on beyond an end. */
-export const placeBeyondRoad = ({ alignment, shift }: Road, station: Metres, offset: Metres): (PlanPoint & { readonly azimuth: Radians }) | null =>
-  placeBeyond(alignment, station, offset + shift);
+export const placeBeyondRoad = (
+  { alignment, shift }: Road,
+  station: Metres,
+  offset: Metres,
+): (PlanPoint & { readonly azimuth: Radians }) | null => placeBeyond(alignment, station, offset + shift);
 
 /** The strings of a road across a station, from left to right, with their heights where there is a profile. */
 export interface AcrossRoad {
@@ -184,7 +220,10 @@ export function crossSection(road: Road, station: Metres): AcrossRoad[] {
 }
 
 /** Which kind of tool a line needs: one with spirals or jumping stations can't be set out from its two ends. */
-export function toolFor({ elements, equations }: Pick<AlignmentFactBody, 'elements' | 'equations'>): 'referenceLine' | 'referenceArc' | 'road' {
+export function toolFor({
+  elements,
+  equations,
+}: Pick<AlignmentFactBody, 'elements' | 'equations'>): 'referenceLine' | 'referenceArc' | 'road' {
   if (equations.length > 0 || elements.length > 1 || elements[0]?.kind === 'spiral') return 'road';
   return elements[0]?.kind === 'curve' ? 'referenceArc' : 'referenceLine';
 }
@@ -208,7 +247,8 @@ export function roadRemarks({ alignment, profile }: Road): RoadRemark[] {
   }
   // Where the stations jump back, some of them are shown twice.
   equationJumps(alignment).forEach(({ back, ahead }, i) => {
-    if (alignment.equations[i]!.counts > 0 && ahead < back) remarks.push({ code: 'STATIONS_TWICE', from: ahead, to: back });
+    if (alignment.equations[i]!.counts > 0 && ahead < back)
+      remarks.push({ code: 'STATIONS_TWICE', from: ahead, to: back });
   });
   return remarks;
 }

@@ -48,7 +48,8 @@ function* orderSteps(plans: readonly Plan[], start: PlanPoint): Generator<void, 
 /** So many marks are put in order before anybody notices. */
 const AT_ONCE = 60;
 
-const startOf = ({ body: { plans } }: Fact<'package'>, at: PlanPoint | null): PlanPoint | null => at ?? plans[0]?.place ?? null;
+const startOf = ({ body: { plans } }: Fact<'package'>, at: PlanPoint | null): PlanPoint | null =>
+  at ?? plans[0]?.place ?? null;
 
 /** Whether the walking order of a package from a place is known, or found in no time. */
 export function isOrdered(work: Fact<'package'>, at: PlanPoint | null): boolean {
@@ -64,7 +65,12 @@ export function* walkSteps(work: Fact<'package'>, at: PlanPoint | null): Generat
 }
 
 /** Stops in walking order from `start`; in the package's own order when that is null. */
-export function roundOf(state: SiteState, trust: TrustResult, work: Fact<'package'>, start: PlanPoint | null): RoundStop[] {
+export function roundOf(
+  state: SiteState,
+  trust: TrustResult,
+  work: Fact<'package'>,
+  start: PlanPoint | null,
+): RoundStop[] {
   const { plans } = work.body;
   const order = startOf(work, start);
   if (order === null) return [];
@@ -88,7 +94,8 @@ export function roundOf(state: SiteState, trust: TrustResult, work: Fact<'packag
 
 /** Whether a stop waits to be set: no mark, or one that nobody should build from; and nothing in the way. */
 export const isOpen = ({ mark, standing, outdated, obstruction, report }: RoundStop): boolean =>
-  obstruction === null && (mark === null || mark.body.state === 'rough' || outdated || standing === 'inDoubt' || report !== null);
+  obstruction === null &&
+  (mark === null || mark.body.state === 'rough' || outdated || standing === 'inDoubt' || report !== null);
 
 /** The next open stop after `key`, going round; null when none is left. */
 export function nextOpen(round: readonly RoundStop[], key: string | null): RoundStop | null {
@@ -97,6 +104,11 @@ export function nextOpen(round: readonly RoundStop[], key: string | null): Round
 }
 
 /** What is still open first, in walking order; then what is blocked or done. `walk` is metres from the pole. */
-export function roundRows(round: readonly RoundStop[], pole: PlanPoint): readonly (RoundStop & { readonly walk: number })[] {
-  return round.map((stop) => ({ ...stop, walk: planDistance(pole, stop.plan.place) })).sort((a, b) => Number(!isOpen(a)) - Number(!isOpen(b)));
+export function roundRows(
+  round: readonly RoundStop[],
+  pole: PlanPoint,
+): readonly (RoundStop & { readonly walk: number })[] {
+  return round
+    .map((stop) => ({ ...stop, walk: planDistance(pole, stop.plan.place) }))
+    .sort((a, b) => Number(!isOpen(a)) - Number(!isOpen(b)));
 }

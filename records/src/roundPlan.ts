@@ -3,10 +3,16 @@ import { planDistance, segmentMeetsPolygon, type KeepClear, type Metres, type Pl
 import { REACH } from './asked.ts';
 import type { RoundStop } from './round.ts';
 
-export type RoundHindrance = { readonly code: 'HIDDEN'; readonly by: string } | { readonly code: 'FAR'; readonly distance: Metres; readonly most: Metres };
+export type RoundHindrance =
+  | { readonly code: 'HIDDEN'; readonly by: string }
+  | { readonly code: 'FAR'; readonly distance: Metres; readonly most: Metres };
 
 /** What keeps a mark from being set from where the instrument stands; null when nothing does. */
-export function hindranceFrom(instrument: PlanPoint, { plan }: RoundStop, areas: readonly KeepClear[]): RoundHindrance | null {
+export function hindranceFrom(
+  instrument: PlanPoint,
+  { plan }: RoundStop,
+  areas: readonly KeepClear[],
+): RoundHindrance | null {
   const most = REACH[plan.designZ === null ? 'plan' : 'height'];
   const distance = planDistance(instrument, plan.place);
   if (distance > most) return { code: 'FAR', distance, most };
@@ -14,7 +20,9 @@ export function hindranceFrom(instrument: PlanPoint, { plan }: RoundStop, areas:
   return hiding ? { code: 'HIDDEN', by: hiding.name } : null;
 }
 
-export type RoundEntry<T, P> = { readonly kind: 'mark'; readonly stop: T } | { readonly kind: 'proof'; readonly on: P; readonly afterMinutes: number };
+export type RoundEntry<T, P> =
+  | { readonly kind: 'mark'; readonly stop: T }
+  | { readonly kind: 'proof'; readonly on: P; readonly afterMinutes: number };
 
 /** A mark takes about this long from one to the next where nothing is known yet. */
 const USUAL_MINUTES = 5;
@@ -39,5 +47,9 @@ export function withProofDue<T, P>(
   const open = stops.map((stop, i) => (isOpen(stop) ? i : -1)).filter((i) => i >= 0);
   // Fewer open marks than fit in: the proof comes after the last of them.
   const at = before >= open.length ? (open.at(-1) ?? -1) + 1 : open[before]!;
-  return [...marks.slice(0, at), { kind: 'proof', on: candidate, afterMinutes: Math.max(0, minutesLeft) }, ...marks.slice(at)];
+  return [
+    ...marks.slice(0, at),
+    { kind: 'proof', on: candidate, afterMinutes: Math.max(0, minutesLeft) },
+    ...marks.slice(at),
+  ];
 }

@@ -15,10 +15,15 @@ const ON_OUTLINE: Metres = 0.01;
  * @param mirrored the same figures said to the other side; null when nothing could be exchanged
  * @returns null when it lies inside or on an outline, or when there is no outline to be outside of
  */
-export function placeDoubt(place: PlanPoint, mirrored: PlanPoint | null, packages: readonly Fact<'package'>[]): PlaceDoubt | null {
+export function placeDoubt(
+  place: PlanPoint,
+  mirrored: PlanPoint | null,
+  packages: readonly Fact<'package'>[],
+): PlaceDoubt | null {
   const outlines = packages.flatMap(outlinesOf);
   if (outlines.length === 0) return null;
-  const isInside = (point: PlanPoint) => outlines.some((outline) => insidePolygon(point, outline) || distanceToPolygon(point, outline) <= ON_OUTLINE);
+  const isInside = (point: PlanPoint) =>
+    outlines.some((outline) => insidePolygon(point, outline) || distanceToPolygon(point, outline) <= ON_OUTLINE);
   if (isInside(place)) return null;
   const distance = Math.min(...outlines.map((outline) => distanceToPolygon(place, outline)));
   return mirrored && isInside(mirrored) ? { code: 'MIRRORED', distance } : { code: 'OUTSIDE', distance };

@@ -34,7 +34,10 @@ export function setPairs(state: SiteState, work: Fact<'package'>): SetPair[] {
     const [from, to] = marks.indexOf(a) < marks.indexOf(b) ? [a, b] : [b, a];
     const key = `${from.id} ${to.id}`;
     if (pairs.has(key)) return;
-    const tape = state.tapes.findLast(({ body }) => (body.from === from.id && body.to === to.id) || (body.from === to.id && body.to === from.id)) ?? null;
+    const tape =
+      state.tapes.findLast(
+        ({ body }) => (body.from === from.id && body.to === to.id) || (body.from === to.id && body.to === from.id),
+      ) ?? null;
     pairs.set(key, {
       from,
       to,

@@ -27,7 +27,9 @@ export function setTwice(state: SiteState): SetTwice[] {
   if (state.marksBeside.size === 0) return [];
   return state.packages.flatMap((work) => {
     const root = state.packageRoots.get(work.id)!;
-    return work.body.plans.flatMap((plan) => twiceAt(state, work, markKey(root, plan.key)) ?? []).sort((a, b) => compareNames(a.name, b.name));
+    return work.body.plans
+      .flatMap((plan) => twiceAt(state, work, markKey(root, plan.key)) ?? [])
+      .sort((a, b) => compareNames(a.name, b.name));
   });
 }
 
@@ -37,7 +39,9 @@ export function twiceAt(state: SiteState, work: Fact<'package'>, key: string): S
   const beside = (state.marksBeside.get(key) ?? []).filter((mark) => mark.body.state !== 'rough');
   if (!inForce || beside.length === 0) return null;
   const apart = Math.max(...beside.map((mark) => planDistance(mark.body.place, inForce.body.place)));
-  const heights = beside.flatMap(({ body }) => (body.hubZ === null || inForce.body.hubZ === null ? [] : [Math.abs(body.hubZ - inForce.body.hubZ)]));
+  const heights = beside.flatMap(({ body }) =>
+    body.hubZ === null || inForce.body.hubZ === null ? [] : [Math.abs(body.hubZ - inForce.body.hubZ)],
+  );
   const apartZ = heights.length > 0 ? Math.max(...heights) : null;
   return {
     work,
@@ -52,7 +56,12 @@ export function twiceAt(state: SiteState, work: Fact<'package'>, key: string): S
 const heightToleranceOf = (state: SiteState, work: Fact<'package'>): Metres => classOf(state, work.body.class).height;
 
 /** What is said when one of them stands: the others are withdrawn, and stay in the book as what they were. */
-export const thisOneStands = (state: SiteState, { name, marks }: SetTwice, stands: Fact<'mark'>, by: string): Withdrawn[] =>
+export const thisOneStands = (
+  state: SiteState,
+  { name, marks }: SetTwice,
+  stands: Fact<'mark'>,
+  by: string,
+): Withdrawn[] =>
   withdrawBranches(
     state,
     marks.flatMap(({ id }) => (id === stands.id ? [] : [id])),

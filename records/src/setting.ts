@@ -1,5 +1,14 @@
 /** From a shot at the pole to where it is against a planned mark. */
-import { RADIANS_PER_DEGREE, rakedAt, stake, type PlanPoint, type Reading, type Result, type StakeResult, type StationError } from '@idle-marker/core';
+import {
+  RADIANS_PER_DEGREE,
+  rakedAt,
+  stake,
+  type PlanPoint,
+  type Reading,
+  type Result,
+  type StakeResult,
+  type StationError,
+} from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { precisionOf, reductionFrom, setupOf, stationOfSolution } from './observations.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
@@ -8,7 +17,9 @@ type Plan = FactBody<'package'>['plans'][number];
 
 /** Where a leaning pile comes through the ground at a height; its planned place holds at the working level only. */
 export const placeAtGround = ({ place, rake, designZ }: Plan, groundZ: number | null): PlanPoint =>
-  rake && designZ !== null && groundZ !== null ? rakedAt(place, designZ, { azimuth: rake.azimuthDeg * RADIANS_PER_DEGREE, ratio: rake.ratio }, groundZ) : place;
+  rake && designZ !== null && groundZ !== null
+    ? rakedAt(place, designZ, { azimuth: rake.azimuthDeg * RADIANS_PER_DEGREE, ratio: rake.ratio }, groundZ)
+    : place;
 
 /**
  * @param groundZ of the ground where it matters and was shot before, as under a driven hub; the shot's own otherwise

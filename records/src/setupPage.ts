@@ -42,7 +42,11 @@ interface PointJson {
 
 /** Facts that belong to an occupation: its sights, decisions, proofs, events and marks. */
 export function factsOfOccupation(state: SiteState, occupation: string): AnyFact[] {
-  const solutions = new Set(state.timeline.flatMap((fact) => (fact.type === 'solution' && fact.body.occupation === occupation ? [fact.id] : [])));
+  const solutions = new Set(
+    state.timeline.flatMap((fact) =>
+      fact.type === 'solution' && fact.body.occupation === occupation ? [fact.id] : [],
+    ),
+  );
   return state.timeline.filter((fact) => {
     switch (fact.type) {
       case 'occupation':
@@ -53,7 +57,9 @@ export function factsOfOccupation(state: SiteState, occupation: string): AnyFact
       case 'close':
         return fact.body.occupation === occupation;
       case 'correction':
-        return fact.body.occupation === occupation || (fact.body.what === 'station' && solutions.has(fact.body.station));
+        return (
+          fact.body.occupation === occupation || (fact.body.what === 'station' && solutions.has(fact.body.station))
+        );
       case 'decision':
       case 'proof':
       case 'mark':
@@ -80,7 +86,8 @@ export function setupPage(state: SiteState, occupation: Fact<'occupation'>): Set
   const to = (close ?? facts.at(-1) ?? occupation).at;
   // A note says nothing of a set-up by itself: those written meanwhile belong to it, while it is open all since its begin.
   const noted = state.timeline.filter(
-    (fact): fact is Fact<'note'> => fact.type === 'note' && fact.at >= occupation.at && (!close || fact.at <= to) && !state.withdrawn.has(fact.id),
+    (fact): fact is Fact<'note'> =>
+      fact.type === 'note' && fact.at >= occupation.at && (!close || fact.at <= to) && !state.withdrawn.has(fact.id),
   );
   return {
     occupation,
@@ -108,7 +115,13 @@ function usedMarks(state: SiteState, { fact, occupation }: AcceptedSolution): Us
   return [...used]
     .map(([id, use]) => {
       const point = points.find((each) => each.name === id);
-      return { name: nameOf(id), ...use, dEMm: point?.dEMm ?? null, dNMm: point?.dNMm ?? null, dZMm: point?.dZMm ?? null };
+      return {
+        name: nameOf(id),
+        ...use,
+        dEMm: point?.dEMm ?? null,
+        dNMm: point?.dNMm ?? null,
+        dZMm: point?.dZMm ?? null,
+      };
     })
     .sort((a, b) => compareNames(a.name, b.name));
 }

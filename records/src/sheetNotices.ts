@@ -7,7 +7,16 @@ import { isForPlan } from './packagePlans.ts';
 import { twiceAt } from './setTwice.ts';
 import { compareNames, markKey, type SiteState } from './state.ts';
 
-export type SheetTrouble = 'inDoubt' | 'destroyed' | 'moved' | 'setAgain' | 'planChanged' | 'rewritten' | 'withdrawn' | 'setTwice' | 'stationFell';
+export type SheetTrouble =
+  | 'inDoubt'
+  | 'destroyed'
+  | 'moved'
+  | 'setAgain'
+  | 'planChanged'
+  | 'rewritten'
+  | 'withdrawn'
+  | 'setTwice'
+  | 'stationFell';
 
 export interface SheetNotice {
   readonly sheet: string;
@@ -55,7 +64,8 @@ function troubleOf(
 }
 
 /** The same hub shot once more after driving tells nothing new to a crew when its figures are the same. */
-const isOnlyConfirmed = (later: Fact<'mark'>, { body }: Fact<'mark'>): boolean => later.body.supersedes !== null && saysTheSame(later.body, body);
+const isOnlyConfirmed = (later: Fact<'mark'>, { body }: Fact<'mark'>): boolean =>
+  later.body.supersedes !== null && saysTheSame(later.body, body);
 
 /** Notices to the latest revision of each sheet, the newest first; sheets with none are left out. */
 export function sheetNotices(state: SiteState, trust: TrustResult): SheetNotice[] {
@@ -74,7 +84,9 @@ export function sheetNotices(state: SiteState, trust: TrustResult): SheetNotice[
         .map((mark) => troubleOf(state, standings, marks, fell, fact, mark))
         .filter((each) => each !== null)
         .sort((a, b) => compareNames(a.name, b.name));
-      const work = state.timeline.find((each): each is Fact<'package'> => each.type === 'package' && each.id === fact.body.package);
+      const work = state.timeline.find(
+        (each): each is Fact<'package'> => each.type === 'package' && each.id === fact.body.package,
+      );
       if (troubled.length === 0) return [];
       return [
         {

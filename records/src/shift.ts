@@ -23,7 +23,10 @@ export interface ShiftHandover {
   readonly control: readonly {
     readonly name: string;
     readonly condition: Fact<'control'>['body']['condition'];
-    readonly last: { readonly at: string; readonly as: 'used' | 'usedForPlan' | 'usedForHeight' | 'proved' | 'found' } | null;
+    readonly last: {
+      readonly at: string;
+      readonly as: 'used' | 'usedForPlan' | 'usedForHeight' | 'proved' | 'found';
+    } | null;
   }[];
   readonly packages: readonly {
     readonly name: string;
@@ -35,7 +38,12 @@ export interface ShiftHandover {
   }[];
   readonly closing: Closing;
   /** What was said for who comes next, last. */
-  readonly note: { readonly at: string; readonly by: string; readonly text: string; readonly unfinished: string } | null;
+  readonly note: {
+    readonly at: string;
+    readonly by: string;
+    readonly text: string;
+    readonly unfinished: string;
+  } | null;
 }
 
 type Seen = ShiftHandover['control'][number]['last'];
@@ -43,9 +51,13 @@ type Seen = ShiftHandover['control'][number]['last'];
 /** @param say what is said for who comes next now; what was said last where that is null */
 export function shiftHandover(state: SiteState, trust: TrustResult, say: ShiftHandover['note'] = null): ShiftHandover {
   const occupation = state.occupations.at(-1) ?? null;
-  const closed = state.timeline.some((fact) => fact.type === 'close' && fact.body.occupation === occupation?.id && !state.withdrawn.has(fact.id));
+  const closed = state.timeline.some(
+    (fact) => fact.type === 'close' && fact.body.occupation === occupation?.id && !state.withdrawn.has(fact.id),
+  );
   const solution = state.accepted.findLast((each) => each.occupation.id === occupation?.id && !each.withdrawn) ?? null;
-  const said = state.timeline.findLast((fact): fact is Fact<'dayEnd'> => fact.type === 'dayEnd' && !state.withdrawn.has(fact.id));
+  const said = state.timeline.findLast(
+    (fact): fact is Fact<'dayEnd'> => fact.type === 'dayEnd' && !state.withdrawn.has(fact.id),
+  );
   const seen = lastSeen(state);
   return {
     site: state.settings.name,
@@ -54,16 +66,35 @@ export function shiftHandover(state: SiteState, trust: TrustResult, say: ShiftHa
       at: occupation.at,
       isStanding: !closed,
       ground: occupation.body.ground,
-      place: solution && { e: solution.fact.body.result.e, n: solution.fact.body.result.n, z: solution.fact.body.result.z },
+      place: solution && {
+        e: solution.fact.body.result.e,
+        n: solution.fact.body.result.n,
+        z: solution.fact.body.result.z,
+      },
       verdict: solution ? (solution.decision.body.verdict === 'provisional' ? 'provisional' : 'accepted') : null,
       marks: solution ? usedBy(state, solution) : [],
     },
     control: state.control
       .filter(({ revision }) => revision.body.condition !== 'lost')
-      .map(({ id, revision }) => ({ name: revision.body.name, condition: revision.body.condition, last: seen.get(id) ?? null })),
-    packages: progressOf(state, trust).map(({ work, marks, set, held, inDoubt, blocked }) => ({ name: work.body.name, marks, set, held, inDoubt, blocked })),
+      .map(({ id, revision }) => ({
+        name: revision.body.name,
+        condition: revision.body.condition,
+        last: seen.get(id) ?? null,
+      })),
+    packages: progressOf(state, trust).map(({ work, marks, set, held, inDoubt, blocked }) => ({
+      name: work.body.name,
+      marks,
+      set,
+      held,
+      inDoubt,
+      blocked,
+    })),
     closing: closingOf(state, trust, 0),
-    note: say ?? (said ? { at: said.at, by: memberName(state, said.by), text: said.body.note, unfinished: said.body.unfinished } : null),
+    note:
+      say ??
+      (said
+        ? { at: said.at, by: memberName(state, said.by), text: said.body.note, unfinished: said.body.unfinished }
+        : null),
   };
 }
 
@@ -81,17 +112,23 @@ function lastSeen(state: SiteState): Map<string, NonNullable<Seen>> {
     if (!known || known.at <= at) found.set(mark, { at, as });
   };
   for (const [mark, visits] of state.visits)
-    for (const { at, body } of visits) if (body.outcome === 'found' || body.outcome === 'refreshed') see(mark, at, 'found');
-  for (const { fact, decision, withdrawn } of [...state.accepted, ...state.paired.map((each) => ({ ...each, fact: each.solution }))])
+    for (const { at, body } of visits)
+      if (body.outcome === 'found' || body.outcome === 'refreshed') see(mark, at, 'found');
+  for (const { fact, decision, withdrawn } of [
+    ...state.accepted,
+    ...state.paired.map((each) => ({ ...each, fact: each.solution })),
+  ])
     for (const mark of withdrawn ? [] : state.control) {
       const uses = fact.body.uses.filter((use) => use.control === mark.id);
       const [plan, height] = [uses.some((use) => use.plan), uses.some((use) => use.height)];
       const { usePlan, useHeight } = mark.revision.body;
       // A part that was left out did not fit, or was never asked: it is no evidence that the mark is good.
-      if (plan || height) see(mark.id, decision.at, !height && useHeight ? 'usedForPlan' : !plan && usePlan ? 'usedForHeight' : 'used');
+      if (plan || height)
+        see(mark.id, decision.at, !height && useHeight ? 'usedForPlan' : !plan && usePlan ? 'usedForHeight' : 'used');
     }
   for (const { at, body } of state.proofs) {
-    const good = [body.plan, body.height].every((outcome) => outcome !== 'outside') && [body.plan, body.height].includes('good');
+    const good =
+      [body.plan, body.height].every((outcome) => outcome !== 'outside') && [body.plan, body.height].includes('good');
     if (good && body.control !== null && decidedSolution(state, body.solution)) see(body.control, at, 'proved');
   }
   return found;

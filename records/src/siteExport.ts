@@ -9,21 +9,41 @@ import { rawSightsOf } from './rawSights.ts';
 import { decidedSolution, markKey, type SiteState } from './state.ts';
 import { stationsOnPaper } from './stationsOnPaper.ts';
 
-const NOTHING = { code: '', note: '', z: null, designZ: null, offset: null, cutFill: null, dEMm: null, dNMm: null, station: '', standing: '' } as const;
+const NOTHING = {
+  code: '',
+  note: '',
+  z: null,
+  designZ: null,
+  offset: null,
+  cutFill: null,
+  dEMm: null,
+  dNMm: null,
+  station: '',
+  standing: '',
+} as const;
 
 /** Control with a place, marks as set, marks still to be set, stations and things measured; in that order, each by name within its kind. */
 export function exportedPoints(state: SiteState, trust: TrustResult): SitePoint[] {
   const standings = new Map(trust.marks.map((mark) => [mark.id, mark.standing]));
   const stationOf = (solution: string) => decidedSolution(state, solution)?.fact.body.name ?? '';
   const control = state.control.flatMap(({ revision: { at, body } }): SitePoint[] =>
-    body.e === null || body.n === null ? [] : [{ ...NOTHING, name: body.name, group: 'control', note: body.note, e: body.e, n: body.n, z: body.z, at }],
+    body.e === null || body.n === null
+      ? []
+      : [{ ...NOTHING, name: body.name, group: 'control', note: body.note, e: body.e, n: body.n, z: body.z, at }],
   );
   const work = state.packages.flatMap((each) => {
     const root = state.packageRoots.get(each.id)!;
     return each.body.plans.map((plan): SitePoint => {
       const mark = state.marks.get(markKey(root, plan.key));
       const to = `${plan.corner}, ${MEANING[plan.meaning]}`;
-      const shared = { ...NOTHING, name: plan.name, code: each.body.name, note: to, designZ: plan.designZ, offset: plan.offset };
+      const shared = {
+        ...NOTHING,
+        name: plan.name,
+        code: each.body.name,
+        note: to,
+        designZ: plan.designZ,
+        offset: plan.offset,
+      };
       if (!mark || mark.body.state === 'rough') return { ...shared, group: 'planned', ...plan.place, at: each.at };
       const { place, hubZ, cutFill, dEMm, dNMm, solution, offset } = mark.body;
       const standing = state.reports.has(mark.id) ? 'inDoubt' : (standings.get(mark.id) ?? 'unproven');
@@ -47,8 +67,19 @@ export function exportedPoints(state: SiteState, trust: TrustResult): SitePoint[
     .filter(({ withdrawn }) => !withdrawn)
     .map(({ fact, decision }): SitePoint => {
       const { e, n, z } = fact.body.result;
-      const notices = stationsOnPaper(state, trust, new Set([fact.id])).flatMap((station) => stationNotices(station, state.settings.lengthUnit));
-      return { ...NOTHING, name: fact.body.name, group: 'stations', note: [decision.body.verdict, ...notices].join('; '), e, n, z, at: decision.at };
+      const notices = stationsOnPaper(state, trust, new Set([fact.id])).flatMap((station) =>
+        stationNotices(station, state.settings.lengthUnit),
+      );
+      return {
+        ...NOTHING,
+        name: fact.body.name,
+        group: 'stations',
+        note: [decision.body.verdict, ...notices].join('; '),
+        e,
+        n,
+        z,
+        at: decision.at,
+      };
     });
   const measured = new Map(measuredFromStations(state).map((each) => [each.fact.id, each.standing]));
   const asBuilt = state.asBuilt.map(({ id, at, body }): SitePoint => ({
@@ -62,7 +93,13 @@ export function exportedPoints(state: SiteState, trust: TrustResult): SitePoint[
     standing: STANDING[measured.get(id) ?? 'unproven'],
     at,
   }));
-  return [...control, ...work.filter(({ group }) => group === 'marks'), ...work.filter(({ group }) => group === 'planned'), ...stations, ...asBuilt];
+  return [
+    ...control,
+    ...work.filter(({ group }) => group === 'marks'),
+    ...work.filter(({ group }) => group === 'planned'),
+    ...stations,
+    ...asBuilt,
+  ];
 }
 
 /** What is to be built: outlines, and pairs of line ends. */
@@ -71,9 +108,12 @@ export const exportedLines = ({ packages }: SiteState) =>
     body.items.flatMap((item) => {
       const points = item.corners.map(({ e, n }) => ({ e, n }));
       if (isOutline(item)) return [{ name: item.name, closed: true, points }];
-      if (item.rule === 'along' || item.rule === 'road') return [{ name: item.name, closed: item.along?.closed ?? false, points }];
+      if (item.rule === 'along' || item.rule === 'road')
+        return [{ name: item.name, closed: item.along?.closed ?? false, points }];
       return item.rule === 'lineEnds'
-        ? points.flatMap((from, i) => (i % 2 === 0 && points[i + 1] ? [{ name: item.name, closed: false, points: [from, points[i + 1]!] }] : []))
+        ? points.flatMap((from, i) =>
+            i % 2 === 0 && points[i + 1] ? [{ name: item.name, closed: false, points: [from, points[i + 1]!] }] : [],
+          )
         : [];
     }),
   );
@@ -83,7 +123,11 @@ export const exportedSetups = (state: SiteState) =>
   state.occupations.map((occupation, i) => {
     const raw = rawSightsOf(state, occupation);
     const { result } = raw.station ?? { result: null };
-    const placed = result && raw.station!.verdict !== 'refused' && raw.station!.method !== 'paired' && raw.station!.method !== 'heightOnly';
+    const placed =
+      result &&
+      raw.station!.verdict !== 'refused' &&
+      raw.station!.method !== 'paired' &&
+      raw.station!.method !== 'heightOnly';
     return {
       id: `setup-${i + 1}`,
       name: occupation.body.name,

@@ -15,10 +15,21 @@ import type { FactBody } from '@idle-marker/contract';
 
 type Grid = FactBody<'grid'>;
 
-const familyOf = ({ azimuthDeg, labels, spacings }: Grid['letters']) => ({ azimuth: azimuthDeg * RADIANS_PER_DEGREE, labels, spacings });
+const familyOf = ({ azimuthDeg, labels, spacings }: Grid['letters']) => ({
+  azimuth: azimuthDeg * RADIANS_PER_DEGREE,
+  labels,
+  spacings,
+});
 
-export const gridOf = (body: Pick<Grid, 'origin' | 'letters' | 'numbers' | 'spacingMeasured'>): Result<ColumnGrid, GridError> =>
-  columnGrid({ origin: body.origin, letters: familyOf(body.letters), numbers: familyOf(body.numbers), spacingMeasured: body.spacingMeasured });
+export const gridOf = (
+  body: Pick<Grid, 'origin' | 'letters' | 'numbers' | 'spacingMeasured'>,
+): Result<ColumnGrid, GridError> =>
+  columnGrid({
+    origin: body.origin,
+    letters: familyOf(body.letters),
+    numbers: familyOf(body.numbers),
+    spacingMeasured: body.spacingMeasured,
+  });
 
 /** A grid as the fact keeps it: directions in degrees. */
 export function gridGeometry({
@@ -37,7 +48,8 @@ export function gridGeometry({
 }
 
 /** All crossings, as points to mark. */
-export const crossingsOf = (grid: ColumnGrid): Corner[] => gridIntersections(grid).map(({ name, e, n }) => ({ name, e, n }));
+export const crossingsOf = (grid: ColumnGrid): Corner[] =>
+  gridIntersections(grid).map(({ name, e, n }) => ({ name, e, n }));
 
 /** Half-way from every crossing to the next one along each line: `A 1–2` is on line A between 1 and 2. */
 export function midpointsOf(grid: ColumnGrid): Corner[] {
@@ -45,7 +57,15 @@ export function midpointsOf(grid: ColumnGrid): Corner[] {
     lines.flatMap((line) =>
       crossing.slice(1).flatMap((next, i): Corner[] => {
         const [from, to] = [gridCrossing(line, crossing[i]!), gridCrossing(line, next)];
-        return from && to ? [{ name: `${line.label} ${crossing[i]!.label}–${next.label}`, e: (from.e + to.e) / 2, n: (from.n + to.n) / 2 }] : [];
+        return from && to
+          ? [
+              {
+                name: `${line.label} ${crossing[i]!.label}–${next.label}`,
+                e: (from.e + to.e) / 2,
+                n: (from.n + to.n) / 2,
+              },
+            ]
+          : [];
       }),
     );
   return [...along(grid.letters, grid.numbers), ...along(grid.numbers, grid.letters)];
@@ -59,7 +79,10 @@ export function lineEndsOf(grid: ColumnGrid): Corner[] {
       { name: `${line.label}@${crossing.at(-1)!.label}`, e: line.to.e, n: line.to.n },
     ]);
   // A family of one line gives the other no ends.
-  return [...(grid.numbers.length > 1 ? between(grid.letters, grid.numbers) : []), ...(grid.letters.length > 1 ? between(grid.numbers, grid.letters) : [])];
+  return [
+    ...(grid.numbers.length > 1 ? between(grid.letters, grid.numbers) : []),
+    ...(grid.letters.length > 1 ? between(grid.numbers, grid.letters) : []),
+  ];
 }
 
 /** The four corners of the grid, round it. */

@@ -1,5 +1,13 @@
 /** Slopes that start at a string of a road: where they meet the ground, and what to do at the pole. */
-import { catchGuidance, catchPoint, type CatchGuidance, type CatchOutcome, type Metres, type PlanPoint, type SlopeAsked } from '@idle-marker/core';
+import {
+  catchGuidance,
+  catchPoint,
+  type CatchGuidance,
+  type CatchOutcome,
+  type Metres,
+  type PlanPoint,
+  type SlopeAsked,
+} from '@idle-marker/core';
 import { placeOnRoad, type Road } from './roads.ts';
 
 export interface RoadSlope {
@@ -28,7 +36,12 @@ export function hingeAt(road: Road, { hinge }: Pick<RoadSlope, 'hinge'>, station
 
 const outward = ({ side }: Pick<RoadSlope, 'side'>): 1 | -1 => (side === 'right' ? 1 : -1);
 
-const askedOf = ({ cutRun, fillRun }: RoadSlope, { z }: Hinge): SlopeAsked => ({ hingeZ: z, cutRun, fillRun, farthest: SLOPE_REACH });
+const askedOf = ({ cutRun, fillRun }: RoadSlope, { z }: Hinge): SlopeAsked => ({
+  hingeZ: z,
+  cutRun,
+  fillRun,
+  farthest: SLOPE_REACH,
+});
 
 /** Places from the hinge outward, square to the road, whose ground has to be known. */
 export function slopePlaces(road: Road, slope: RoadSlope, station: Metres): readonly PlanPoint[] {
@@ -67,5 +80,7 @@ export function atSlope(road: Road, slope: RoadSlope, station: Metres, offset: M
   const hinge = hingeAt(road, slope, station);
   if (!hinge) return null;
   const distance = (offset - hinge.offset) * outward(slope);
-  return distance < 0 ? null : { ...catchGuidance(askedOf(slope, hinge), distance, z), distance, overHinge: z - hinge.z, hinge };
+  return distance < 0
+    ? null
+    : { ...catchGuidance(askedOf(slope, hinge), distance, z), distance, overHinge: z - hinge.z, hinge };
 }

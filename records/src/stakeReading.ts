@@ -1,5 +1,14 @@
 /** What a crew has to know to read the stake of a mark that is set. */
-import { heightTerm, offsetTerm, polar, RADIANS_PER_DEGREE, type PlanPoint, type Reach, type StakeReading, type StakeTerm } from '@idle-marker/core';
+import {
+  heightTerm,
+  offsetTerm,
+  polar,
+  RADIANS_PER_DEGREE,
+  type PlanPoint,
+  type Reach,
+  type StakeReading,
+  type StakeTerm,
+} from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { wordsOnStake } from '@idle-marker/words';
 import { conventionFor, offsetAsSet, pointOf, stakeContent } from './conventions.ts';
@@ -12,7 +21,8 @@ type Plan = Package['plans'][number];
 function reachOf(plan: Plan): Reach {
   const pair = (names: readonly string[]) => ({ from: names[0]!, until: names[1]! });
   if (plan.offset === 0) return { way: 'on' };
-  if (plan.road && plan.road.side !== 'on') return { way: 'road', side: plan.road.side, angle: plan.road.angle ?? null };
+  if (plan.road && plan.road.side !== 'on')
+    return { way: 'road', side: plan.road.side, angle: plan.road.angle ?? null };
   if (plan.offFace) return { way: 'face', ...pair(plan.offFace) };
   if (plan.onLine) return { way: 'line', ...pair(plan.onLine) };
   return { way: 'straight' };
@@ -32,7 +42,8 @@ function linesNear(work: Package, plan: Plan): (readonly PlanPoint[])[] {
   const at = item?.corners.findIndex((corner) => corner.name === plan.corner) ?? -1;
   if (!item || at < 0) return [];
   const { corners } = item;
-  if (isOutline(item)) return [[corners[(at + corners.length - 1) % corners.length]!, corners[at]!, corners[(at + 1) % corners.length]!]];
+  if (isOutline(item))
+    return [[corners[(at + corners.length - 1) % corners.length]!, corners[at]!, corners[(at + 1) % corners.length]!]];
   if (item.rule === 'lineEnds') return [[corners[at]!, corners[at % 2 === 0 ? at + 1 : at - 1] ?? corners[at]!]];
   return item.rule === 'along' ? [corners.slice(Math.max(0, at - 1), at + 2)] : [];
 }
@@ -43,7 +54,9 @@ export function stakeReading(state: SiteState, work: Package, plan: Plan, mark: 
   const content = stakeContent(state, work, plan, { place, hubZ, within, day: mark.at.slice(0, 10), by: '' });
   const gradeTo = plan.road?.gradeTo;
   const heights = [
-    ...(content.cutFill === null ? [] : [{ reference: content.heightReference, string: gradeTo ?? null, cutFill: content.cutFill }]),
+    ...(content.cutFill === null
+      ? []
+      : [{ reference: content.heightReference, string: gradeTo ?? null, cutFill: content.cutFill }]),
     ...(content.also && content.also.cutFill !== null
       ? [{ reference: content.also.heightReference, string: content.also.to ?? null, cutFill: content.also.cutFill }]
       : []),
@@ -56,7 +69,10 @@ export function stakeReading(state: SiteState, work: Package, plan: Plan, mark: 
     point: mark.body.written?.point ?? pointOf(work),
     reach: reachOf(plan),
     // The figure that stands on the stake.
-    offset: convention.offsetFigure === 'plannedWithin' && within ? plan.offset : (mark.body.offset ?? offsetAsSet(plan, place)),
+    offset:
+      convention.offsetFigure === 'plannedWithin' && within
+        ? plan.offset
+        : (mark.body.offset ?? offsetAsSet(plan, place)),
     to: plan.corner,
     meaning: plan.meaning,
     string: plan.road?.to ?? null,
@@ -66,7 +82,9 @@ export function stakeReading(state: SiteState, work: Package, plan: Plan, mark: 
     lines: linesNear(work, plan).map((line) => line.map(({ e, n }) => ({ e, n }))),
     unusual: [
       ...notUsual(offsetTerm(content), convention.usual.offsetTo),
-      ...(content.cutFill === null ? [] : notUsual(heightTerm(content.heightReference, gradeTo), convention.usual.heightTo)),
+      ...(content.cutFill === null
+        ? []
+        : notUsual(heightTerm(content.heightReference, gradeTo), convention.usual.heightTo)),
     ],
     facing: convention.facing,
     colours: convention.colours.find((each) => each.kind === (work.markKind ?? 'hubAndLath')) ?? null,

@@ -35,7 +35,8 @@ export interface StampedAhead {
 /** By device, in the order of the site. */
 export function stampedAhead({ timeline }: Pick<SiteState, 'timeline'>): StampedAhead[] {
   const groups = new Map<string, AnyFact[]>();
-  for (const fact of timeline) if (stampOf(fact) !== null) groups.set(fact.device, [...(groups.get(fact.device) ?? []), fact]);
+  for (const fact of timeline)
+    if (stampOf(fact) !== null) groups.set(fact.device, [...(groups.get(fact.device) ?? []), fact]);
   return [...groups].map(([device, entries]) => {
     const passes = (entry: AnyFact, other: AnyFact) => {
       const at = Date.parse(other.at);

@@ -5,7 +5,13 @@ import { msg } from '@idle-marker/words';
 type Item = FactBody<'equipment'>['what'];
 type Target = Extract<Item, { kind: 'target' }>;
 
-const target = (name: string, form: Target['form'], constantMm: number): Target => ({ kind: 'target', name, form, constantMm, ownHeight: 0 });
+const target = (name: string, form: Target['form'], constantMm: number): Target => ({
+  kind: 'target',
+  name,
+  form,
+  constantMm,
+  ownHeight: 0,
+});
 
 const USUAL: readonly Item[] = [
   target(msg('records.roundPrism'), 'round', 0),
@@ -20,7 +26,13 @@ export const startingLibrary = (newId: () => string): FactBody<'equipment'>[] =>
   USUAL.map((what) => ({ item: newId(), what, toConfirm: true, retired: false, supersedes: null }));
 
 /** The same item, confirmed: a revision of its own, so that the book has when. */
-export function confirmedItem({ id, body }: { readonly id: string; readonly body: FactBody<'equipment'> }): FactBody<'equipment'> {
+export function confirmedItem({
+  id,
+  body,
+}: {
+  readonly id: string;
+  readonly body: FactBody<'equipment'>;
+}): FactBody<'equipment'> {
   const { toConfirm: _toConfirm, ...rest } = body;
   return { ...rest, supersedes: id };
 }

@@ -117,7 +117,11 @@ export const isPerson = ({ body }: Fact<'member'>): boolean => body.crew !== tru
 export function decidedSolution(
   { accepted, paired }: SiteState,
   id: string,
-): { readonly fact: Fact<'solution'>; readonly decision: Fact<'decision'>; readonly occupation: Fact<'occupation'> } | null {
+): {
+  readonly fact: Fact<'solution'>;
+  readonly decision: Fact<'decision'>;
+  readonly occupation: Fact<'occupation'>;
+} | null {
   const station = accepted.find(({ fact }) => fact.id === id);
   if (station) return station;
   const heights = paired.find(({ solution }) => solution.id === id);

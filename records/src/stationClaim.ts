@@ -33,7 +33,8 @@ function isUnproven(standing: SolutionStanding, part: Part): boolean {
   return standing[part] === 'unproven' || (standing[part] === 'notUsed' && lastGood === null);
 }
 
-const hasFailed = (standing: SolutionStanding, part: Part): boolean => standing[part] === 'failed' || standing[part] === 'disagree';
+const hasFailed = (standing: SolutionStanding, part: Part): boolean =>
+  standing[part] === 'failed' || standing[part] === 'disagree';
 
 export const unprovenParts = (standing: SolutionStanding, solution: Decided): Part[] =>
   PARTS.filter((part) => gives(solution, part) && isUnproven(standing, part));
@@ -46,7 +47,14 @@ export function claimOf(state: SiteState, trust: TrustResult, solution: Decided)
   const checkability = checkOf(state, solution)?.now ?? null;
   const provisionalBecause = decision.body.verdict === 'provisional' ? decision.body.reason : null;
   return {
-    basis: fact.body.method === 'assumed' ? 'nothing' : provisionalBecause !== null ? 'provisional' : checkability === 'unchecked' ? 'unchecked' : 'fits',
+    basis:
+      fact.body.method === 'assumed'
+        ? 'nothing'
+        : provisionalBecause !== null
+          ? 'provisional'
+          : checkability === 'unchecked'
+            ? 'unchecked'
+            : 'fits',
     provisionalBecause,
     checkability,
     unproven: standing ? unprovenParts(standing, solution) : PARTS.filter((part) => gives(solution, part)),

@@ -30,7 +30,17 @@ import {
   type StationError,
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { controlPointOf, groupSights, pointsOf, precisionOf, readingOf, reductionOf, setupOf, type SightGroup, type UseFlags } from './observations.ts';
+import {
+  controlPointOf,
+  groupSights,
+  pointsOf,
+  precisionOf,
+  readingOf,
+  reductionOf,
+  setupOf,
+  type SightGroup,
+  type UseFlags,
+} from './observations.ts';
 import { withForward } from './carriedForward.ts';
 import { sightsOf } from './indexes.ts';
 import { lineName, siteLines } from './siteLines.ts';
@@ -96,7 +106,12 @@ export const stationSights = (state: SiteState, occupation: string): Fact<'sight
 type Sighted = Pick<StationDraft, 'groups' | 'input'> & { readonly sights: readonly Fact<'sight'>[] };
 
 /** The sights of a placing as an adjustment takes them. */
-function sighted(state: SiteState, occupation: Fact<'occupation'>, useOf: (sight: Fact<'sight'>) => UseFlags, freeScale: boolean): Sighted {
+function sighted(
+  state: SiteState,
+  occupation: Fact<'occupation'>,
+  useOf: (sight: Fact<'sight'>) => UseFlags,
+  freeScale: boolean,
+): Sighted {
   const sights = stationSights(state, occupation.id);
   const groups = groupSights(sights, useOf);
   return {
@@ -119,12 +134,25 @@ export function stationDraft(
   flags: Readonly<Record<string, UseFlags>>,
   options: DraftOptions = {},
 ): StationDraft {
-  const { sights, groups, input } = sighted(state, occupation, (sight) => flags[sight.id] ?? defaultUse(state, sight), options.freeScale ?? false);
+  const { sights, groups, input } = sighted(
+    state,
+    occupation,
+    (sight) => flags[sight.id] ?? defaultUse(state, sight),
+    options.freeScale ?? false,
+  );
   const { asked = null } = options;
   const inPlan = new Set(groups.filter((group) => group.observation.usePlan).map((group) => group.mark));
   const over = overOf(state, occupation);
   const heightFrom = over ? heightSource(over.station.z !== null, options.heightFrom) : null;
-  const shared = { groups, input, over: over?.station.name ?? null, contradiction: null, lines: [], alsoHeld: over ? 1 : 0, heightFrom };
+  const shared = {
+    groups,
+    input,
+    over: over?.station.name ?? null,
+    contradiction: null,
+    lines: [],
+    alsoHeld: over ? 1 : 0,
+    heightFrom,
+  };
   if (over) {
     const typed = typedDirection(occupation);
     if (inPlan.size > 0) {
@@ -136,22 +164,33 @@ export function stationDraft(
       });
       if (!solved.ok) return { ...shared, outcome: solved };
       const reduced = solved.value.result.observations.map((each) => each.reduced);
-      const said = typed ? typedDirectionFindings(comparedInPlan({ ...input, ...over }, reduced, typed.azimuth - typed.circle), false) : [];
-      return { ...shared, outcome: ok(alsoSaying(said, withForward(state, occupation, solved.value, groups, heightFrom))) };
+      const said = typed
+        ? typedDirectionFindings(comparedInPlan({ ...input, ...over }, reduced, typed.azimuth - typed.circle), false)
+        : [];
+      return {
+        ...shared,
+        outcome: ok(alsoSaying(said, withForward(state, occupation, solved.value, groups, heightFrom))),
+      };
     }
     if (!typed) return { ...shared, outcome: null };
-    return { ...shared, outcome: stationOnAssumedDirection({ ...input, ...over, ...typed, heightFrom }, asked?.height) };
+    return {
+      ...shared,
+      outcome: stationOnAssumedDirection({ ...input, ...over, ...typed, heightFrom }, asked?.height),
+    };
   }
   // A mark without a place holds nothing; its backsights alone are another station, which nobody asked for.
   if (occupation.body.over) return { ...shared, outcome: null };
-  if (occupation.body.method === 'onLines') return { ...shared, ...draftOnLines(state, occupation, sights, input, options) };
+  if (occupation.body.method === 'onLines')
+    return { ...shared, ...draftOnLines(state, occupation, sights, input, options) };
   if (inPlan.size < 2) return { ...shared, outcome: null };
   const times = new Map<string, number>();
   for (const { mark, sights: own } of groups) times.set(mark, (times.get(mark) ?? 0) + own.length);
   const judged = judgeStation(input, {
     // Every listed mark may be the one that was really sighted.
     listed: state.control.map((mark) => controlPointOf(mark.revision.body)),
-    open: sightable(state, new Set(groups.map((group) => group.mark))).map((mark) => controlPointOf(mark.revision.body)),
+    open: sightable(state, new Set(groups.map((group) => group.mark))).map((mark) =>
+      controlPointOf(mark.revision.body),
+    ),
     times,
     ...(asked ? { asked } : {}),
     ...(options.pole ? { pole: options.pole } : {}),
@@ -159,7 +198,11 @@ export function stationDraft(
   if (!judged.ok) return { ...shared, outcome: judged };
   const { result, judgement, extensible } = judged.value;
   if (result) return { ...shared, outcome: ok({ result, judgement, extensible }) };
-  return { ...shared, outcome: fail({ code: 'UNDETERMINED', path: ['observations'], reason: 'contradiction' }), contradiction: judgement };
+  return {
+    ...shared,
+    outcome: fail({ code: 'UNDETERMINED', path: ['observations'], reason: 'contradiction' }),
+    contradiction: judgement,
+  };
 }
 
 /** The mark gives the height where it has one, until somebody says otherwise. */
@@ -167,17 +210,25 @@ const heightSource = (markHas: boolean, wanted: HeightFrom | null | undefined): 
   wanted === null ? null : markHas ? (wanted ?? 'mark') : 'benchmarks';
 
 function typedDirection({ body: { assumed } }: Fact<'occupation'>): { azimuth: number; circle: number } | null {
-  return assumed ? { azimuth: assumed.azimuthDeg * RADIANS_PER_DEGREE, circle: assumed.circleDeg * RADIANS_PER_DEGREE } : null;
+  return assumed
+    ? { azimuth: assumed.azimuthDeg * RADIANS_PER_DEGREE, circle: assumed.circleDeg * RADIANS_PER_DEGREE }
+    : null;
 }
 
 const alsoSaying = (said: readonly Reason[], solved: SolvedStation): SolvedStation =>
-  said.length === 0 ? solved : { ...solved, judgement: { ...solved.judgement, because: [...solved.judgement.because, ...said] } };
+  said.length === 0
+    ? solved
+    : { ...solved, judgement: { ...solved.judgement, because: [...solved.judgement.because, ...said] } };
 
 /** Marks that may be sighted next for a station: firm ones in place, proven, and not kept for proofs. */
 export const sightable = (state: SiteState, without: ReadonlySet<string>): ControlMark[] =>
   state.control.filter((mark) => {
     const { body } = mark.revision;
-    const firm = (body.condition === 'secure' || body.condition === 'usable') && body.usePlan && body.e !== null && body.n !== null;
+    const firm =
+      (body.condition === 'secure' || body.condition === 'usable') &&
+      body.usePlan &&
+      body.e !== null &&
+      body.n !== null;
     return firm && !body.forProof && !without.has(mark.id) && isProvenControl(state, mark);
   });
 
@@ -190,7 +241,9 @@ function draftOnLines(
   { near = null, asked }: DraftOptions,
 ): Pick<StationDraft, 'lines' | 'outcome' | 'alsoHeld'> {
   const drawn = siteLines(state);
-  const taken = sights.flatMap((sight) => (sight.body.target.kind === 'line' ? [{ sight, line: lineName(sight.body.target) }] : []));
+  const taken = sights.flatMap((sight) =>
+    sight.body.target.kind === 'line' ? [{ sight, line: lineName(sight.body.target) }] : [],
+  );
   const unsolved = taken.map((each) => ({ ...each, residual: null }));
   if (taken.length < 3) return { lines: unsolved, outcome: null, alsoHeld: 0 };
   const solved = stationOnLines(
@@ -206,14 +259,23 @@ function draftOnLines(
   );
   if (!solved.ok) return { lines: unsolved, outcome: solved, alsoHeld: 0 };
   const { residuals, ...station } = solved.value;
-  return { lines: taken.map((each, i) => ({ ...each, residual: residuals[i] ?? null })), outcome: ok(station), alsoHeld: taken.length };
+  return {
+    lines: taken.map((each, i) => ({ ...each, residual: residuals[i] ?? null })),
+    outcome: ok(station),
+    alsoHeld: taken.length,
+  };
 }
 
 /** The mark under the instrument and how it is centred; null for a free station. */
-export function overOf(state: SiteState, occupation: Fact<'occupation'>): Pick<KnownStationInput, 'station' | 'setup'> | null {
+export function overOf(
+  state: SiteState,
+  occupation: Fact<'occupation'>,
+): Pick<KnownStationInput, 'station' | 'setup'> | null {
   const { body } = occupation;
   const { over } = body;
-  const revision = over && state.control.find((mark) => mark.id === over.mark)?.revisions.find((each) => each.id === over.revision)?.body;
+  const revision =
+    over &&
+    state.control.find((mark) => mark.id === over.mark)?.revisions.find((each) => each.id === over.revision)?.body;
   if (!over || !revision || revision.e === null || revision.n === null) return null;
   return {
     station: {
@@ -231,7 +293,10 @@ export function overOf(state: SiteState, occupation: Fact<'occupation'>): Pick<K
 /** The control with the revisions that a solution used: what the list says today is another question. */
 export function controlAsUsed({ control }: SiteState, { uses }: FactBody<'solution'>): SiteState['control'] {
   const revisions = new Map(uses.map((use) => [use.control, use.revision]));
-  return control.map((each) => ({ ...each, revision: each.revisions.find(({ id }) => id === revisions.get(each.id)) ?? each.revision }));
+  return control.map((each) => ({
+    ...each,
+    revision: each.revisions.find(({ id }) => id === revisions.get(each.id)) ?? each.revision,
+  }));
 }
 
 /** What a sight was used for in a solution, and nothing for the others. */
@@ -243,13 +308,22 @@ function useIn({ uses }: FactBody<'solution'>): (sight: Fact<'sight'>) => UseFla
 const UNUSED: UseFlags = { plan: false, height: false };
 
 /** The same for all sights of a placing. */
-function flagsAsUsed(state: SiteState, occupation: string, body: FactBody<'solution'>): Readonly<Record<string, UseFlags>> {
+function flagsAsUsed(
+  state: SiteState,
+  occupation: string,
+  body: FactBody<'solution'>,
+): Readonly<Record<string, UseFlags>> {
   const useOf = useIn(body);
   return Object.fromEntries(stationSights(state, occupation).map((sight) => [sight.id, useOf(sight)]));
 }
 
 /** The station of a solution from the same sights with the same uses, and nothing else. */
-export function draftAsUsed(state: SiteState, occupation: Fact<'occupation'>, body: FactBody<'solution'>, asked?: AskedOfStation): StationDraft {
+export function draftAsUsed(
+  state: SiteState,
+  occupation: Fact<'occupation'>,
+  body: FactBody<'solution'>,
+  asked?: AskedOfStation,
+): StationDraft {
   const { e, n, z, scale } = body.result;
   const heightFrom = z === null ? null : (body.heightFrom ?? 'mark');
   return stationDraft(state, occupation, flagsAsUsed(state, occupation.id, body), {
@@ -261,7 +335,10 @@ export function draftAsUsed(state: SiteState, occupation: Fact<'occupation'>, bo
 }
 
 /** An accepted station as further sights are added to it in thought; null where none can be. */
-export function extensibleOfSolution(state: SiteState, { fact, occupation }: Pick<AcceptedSolution, 'fact' | 'occupation'>): Extensible | null {
+export function extensibleOfSolution(
+  state: SiteState,
+  { fact, occupation }: Pick<AcceptedSolution, 'fact' | 'occupation'>,
+): Extensible | null {
   const { body } = fact;
   if (body.method === 'heightOnly' || body.method === 'paired') return null;
   const then = { ...state, control: controlAsUsed(state, body) };
@@ -292,5 +369,7 @@ export function reliabilityOf(
   // Without the explanations: they take most of the time, and nothing of them is asked here.
   const { input } = sighted(then, occupation, useIn(body), (body.result.scale ?? null) !== null);
   const station = freeStation(input);
-  return station.ok && station.value.solved.ok ? freeReliability(station.value, station.value.solved.value, asked) : null;
+  return station.ok && station.value.solved.ok
+    ? freeReliability(station.value, station.value.solved.value, asked)
+    : null;
 }

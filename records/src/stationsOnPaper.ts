@@ -53,7 +53,11 @@ function checkOnPaper(state: SiteState, solution: Decided): CheckOnPaper | null 
   const checked = checkOf(state, solution);
   if (!checked) return null;
   const effect = checked.worst === null ? 0 : checked.worst.effect;
-  return { checkability: checked.now, fell: checked.fell, hiddenMm: effect === null ? null : Math.round(effect * 1000) };
+  return {
+    checkability: checked.now,
+    fell: checked.fell,
+    hiddenMm: effect === null ? null : Math.round(effect * 1000),
+  };
 }
 
 function evidenceOnPaper(state: SiteState, trust: TrustResult, solution: Decided): EvidenceOnPaper {
@@ -72,10 +76,16 @@ function evidenceOnPaper(state: SiteState, trust: TrustResult, solution: Decided
 
 /** What the set-up check asks, as far as it was asked then. */
 export const SETUP_CHECKED = ['weather', 'instrument', 'pole'] as const;
-const notConfirmed = ({ body }: Fact<'occupation'>): string[] => (body.confirmed ? SETUP_CHECKED.filter((what) => !body.confirmed!.includes(what)) : []);
+const notConfirmed = ({ body }: Fact<'occupation'>): string[] =>
+  body.confirmed ? SETUP_CHECKED.filter((what) => !body.confirmed!.includes(what)) : [];
 
 /** In the order in which they were accepted. `works`: classes of the work that the paper is of, by their ids. */
-export function stationsOnPaper(state: SiteState, trust: TrustResult, solutions: ReadonlySet<string>, works: readonly string[] = []): StationOnPaper[] {
+export function stationsOnPaper(
+  state: SiteState,
+  trust: TrustResult,
+  solutions: ReadonlySet<string>,
+  works: readonly string[] = [],
+): StationOnPaper[] {
   const heights = state.paired.map(({ solution, decision, occupation }) => ({ fact: solution, decision, occupation }));
   return [...state.accepted, ...heights]
     .filter((each) => solutions.has(each.fact.id))

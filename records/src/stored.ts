@@ -40,10 +40,15 @@ export function figuresOf(solution: Fact<'solution'>): StationFigures {
 }
 
 /** Where a mark was measured, less where it was planned. */
-export const offOf = ({ body }: Fact<'mark'>): { readonly e: Metres; readonly n: Metres } => ({ e: metresOf(body.dEMm), n: metresOf(body.dNMm) });
+export const offOf = ({ body }: Fact<'mark'>): { readonly e: Metres; readonly n: Metres } => ({
+  e: metresOf(body.dEMm),
+  n: metresOf(body.dNMm),
+});
 
 /** How far the shots to a thing spread; null for a single one. */
-export const spreadOf = ({ body }: Fact<'asBuilt'>): { readonly plan: Metres | null; readonly height: Metres | null } => ({
+export const spreadOf = ({
+  body,
+}: Fact<'asBuilt'>): { readonly plan: Metres | null; readonly height: Metres | null } => ({
   plan: metresOrNull(body.spread.planMm),
   height: metresOrNull(body.spread.heightMm),
 });
@@ -51,7 +56,10 @@ export const spreadOf = ({ body }: Fact<'asBuilt'>): { readonly plan: Metres | n
 type Effect = Pick<FactBody<'finding'>['effects'][number], 'planMm' | 'heightMm'>;
 
 /** What a finding does to a mark; null where it can’t be told. */
-export const effectOf = ({ planMm, heightMm }: Effect): { readonly plan: Metres | null; readonly height: Metres | null } => ({
+export const effectOf = ({
+  planMm,
+  heightMm,
+}: Effect): { readonly plan: Metres | null; readonly height: Metres | null } => ({
   plan: metresOrNull(planMm),
   height: metresOrNull(heightMm),
 });

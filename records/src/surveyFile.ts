@@ -1,5 +1,11 @@
 /** Survey observations of another program's file as raw sights of this one. */
-import { RAW_SIGHTS_FORMAT, RAW_SIGHTS_VERSION, type FactBody, type RawSight, type RawSights } from '@idle-marker/contract';
+import {
+  RAW_SIGHTS_FORMAT,
+  RAW_SIGHTS_VERSION,
+  type FactBody,
+  type RawSight,
+  type RawSights,
+} from '@idle-marker/contract';
 import type { SurveyPointRead, SurveyRead, SurveySetupRead } from '@idle-marker/formats';
 import { msg } from '@idle-marker/words';
 import type { SiteState } from './state.ts';
@@ -10,11 +16,17 @@ const NOT_CONTROL: ReadonlySet<string> = new Set(['marks', 'planned', 'stations'
 const STATION_PURPOSES: ReadonlySet<string> = new Set(['resection', 'backsight', 'traverse', 'normal']);
 
 /** What such a file doesn't say, as it is for most instruments of a site. */
-const ASSUMED_INSTRUMENT: FactBody<'occupation'>['instrument'] = { name: 'unknown', angleSdSec: 3, distSdMm: 2, distSdPpm: 2 };
+const ASSUMED_INSTRUMENT: FactBody<'occupation'>['instrument'] = {
+  name: 'unknown',
+  angleSdSec: 3,
+  distSdMm: 2,
+  distSdPpm: 2,
+};
 const ASSUMED = { targetHeightSdMm: 1, targetCentringSdMm: 1.5, instrumentHeightSdMm: 2 };
 
 /** The instrument that was used here last, whose precision a file without any is taken to have. */
-export const instrumentAssumed = (state: SiteState): FactBody<'occupation'>['instrument'] => state.occupations.at(-1)?.body.instrument ?? ASSUMED_INSTRUMENT;
+export const instrumentAssumed = (state: SiteState): FactBody<'occupation'>['instrument'] =>
+  state.occupations.at(-1)?.body.instrument ?? ASSUMED_INSTRUMENT;
 
 /**
  * One placing of the file. Its distances are taken as they are: what prism and air ask for was put into them by who wrote them.
@@ -23,12 +35,27 @@ export const instrumentAssumed = (state: SiteState): FactBody<'occupation'>['ins
  */
 export function rawOfSurvey(state: SiteState, survey: SurveyRead, setup: SurveySetupRead, at: string): RawSights {
   const known = new Map(state.control.map(({ revision: { body } }) => [body.name, body]));
-  const points = new Map<string, SurveyPointRead>(survey.points.filter(({ group }) => !NOT_CONTROL.has(group)).map((point) => [point.name, point]));
+  const points = new Map<string, SurveyPointRead>(
+    survey.points.filter(({ group }) => !NOT_CONTROL.has(group)).map((point) => [point.name, point]),
+  );
   const targets = new Set(setup.sights.map(({ target }) => target));
   const by = msg('records.anotherProgram');
   const control = [...targets].flatMap((name): RawSights['control'][number][] => {
     const point = points.get(name);
-    if (point) return [{ name, e: point.e, n: point.n, z: point.z, sdHMm: null, sdZMm: null, kind: 'other', usePlan: true, useHeight: point.z !== null }];
+    if (point)
+      return [
+        {
+          name,
+          e: point.e,
+          n: point.n,
+          z: point.z,
+          sdHMm: null,
+          sdZMm: null,
+          kind: 'other',
+          usePlan: true,
+          useHeight: point.z !== null,
+        },
+      ];
     const own = known.get(name);
     if (!own) return [];
     const { e, n, z, sdHMm, sdZMm, kind, usePlan, useHeight } = own;

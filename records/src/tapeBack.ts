@@ -56,7 +56,11 @@ export function pointsToFind(state: SiteState, trust: TrustResult, work: Fact<'p
 /** A mark set for the point itself is off it by its tolerance at most. */
 const REACH_OF_A_MARK = 0.05;
 
-function whyNot(state: SiteState, standings: ReadonlyMap<string, Standing>, mark: Fact<'mark'> | undefined): PointToFind['gone'][number]['why'] | null {
+function whyNot(
+  state: SiteState,
+  standings: ReadonlyMap<string, Standing>,
+  mark: Fact<'mark'> | undefined,
+): PointToFind['gone'][number]['why'] | null {
   if (!mark || mark.body.state === 'rough') return 'notSet';
   const report = state.reports.get(mark.id);
   if (report) return report.body.kind;

@@ -1,7 +1,8 @@
 /** Tolerance classes of the site: how good work, marks and stations have to be. One look-up for all of them. */
 import type { SiteState, ToleranceClass } from './state.ts';
 
-const isMissing = ({ classes }: Pick<SiteState, 'classes'>, id: string): boolean => !classes.some((each) => each.id === id);
+const isMissing = ({ classes }: Pick<SiteState, 'classes'>, id: string): boolean =>
+  !classes.some((each) => each.id === id);
 
 /**
  * The class that is asked for. One that the site has no more, since two people changed settings and work at once, is judged by the
@@ -37,6 +38,7 @@ export function missingClasses(state: SiteState): MissingClass[] {
     if (isMissing(state, id)) asked.set(id, [...(asked.get(id) ?? []), name]);
   };
   for (const { body } of state.packages) add(body.class, body.name);
-  for (const { fact, occupation, withdrawn } of state.accepted) if (!withdrawn) add(fact.body.class, occupation.body.name);
+  for (const { fact, occupation, withdrawn } of state.accepted)
+    if (!withdrawn) add(fact.body.class, occupation.body.name);
   return [...asked].map(([id, askedBy]) => ({ id, askedBy: [...new Set(askedBy)] }));
 }

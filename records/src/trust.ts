@@ -17,7 +17,17 @@ import type { SiteState } from './state.ts';
 import { effectOf } from './stored.ts';
 
 /** Types that trust is judged from. */
-const JUDGED: ReadonlySet<FactType> = new Set(['control', 'solution', 'close', 'event', 'proof', 'resight', 'finding', 'mark', 'withdrawal']);
+const JUDGED: ReadonlySet<FactType> = new Set([
+  'control',
+  'solution',
+  'close',
+  'event',
+  'proof',
+  'resight',
+  'finding',
+  'mark',
+  'withdrawal',
+]);
 
 /** Passed from one judgement of a site to the next. */
 export interface SiteTrustMemory {
@@ -57,12 +67,18 @@ export function trustRecords(state: SiteState, memory: SiteTrustMemory = newSite
         .map((fact) => [fact.body.solution, fact]),
     ),
   };
-  for (const { id, body } of state.directions) context.directionsOf.set(body.solution, [...(context.directionsOf.get(body.solution) ?? []), id]);
+  for (const { id, body } of state.directions)
+    context.directionsOf.set(body.solution, [...(context.directionsOf.get(body.solution) ?? []), id]);
   // A fact is never changed: what was made of one holds, but for solutions, which others have a say in.
   const goesOn = memory.rehung === state.rehung && isBeginning(memory.timeline, state.timeline);
   const known = goesOn ? memory.facts : [];
-  const facts = [...known, ...state.timeline.slice(goesOn ? memory.timeline.length : 0).filter(({ type }) => JUDGED.has(type))];
-  const made = facts.map((fact, i) => (i < known.length && fact.type !== 'solution' ? memory.made[i]! : recordsFor(fact, context)));
+  const facts = [
+    ...known,
+    ...state.timeline.slice(goesOn ? memory.timeline.length : 0).filter(({ type }) => JUDGED.has(type)),
+  ];
+  const made = facts.map((fact, i) =>
+    i < known.length && fact.type !== 'solution' ? memory.made[i]! : recordsFor(fact, context),
+  );
   Object.assign(memory, { timeline: state.timeline, rehung: state.rehung, facts, made });
   const records: TrustRecord[] = [];
   for (const each of made) for (const record of each) records.push(record);
@@ -111,7 +127,12 @@ function recordsOf(fact: AnyFact, { decided: decisions, directionsOf, rehung, fi
       // A solution counts from the moment it was accepted, not from when it was computed.
       // Accepted again without a provision, it counts from when it was first accepted: what was set meanwhile hangs on it.
       const { at, device, seq } = firstAccepted.get(fact.id) ?? decided.decision;
-      const uses = supportingUses(fact, decided.occupation).map(({ control, revision, plan, height }) => ({ control, revision, plan, height }));
+      const uses = supportingUses(fact, decided.occupation).map(({ control, revision, plan, height }) => ({
+        control,
+        revision,
+        plan,
+        height,
+      }));
       const { occupation, supersedes } = fact.body;
       const acceptedAs = decided.decision.body.verdict === 'provisional' ? 'provisional' : 'good';
       return [
@@ -137,7 +158,11 @@ function recordsOf(fact: AnyFact, { decided: decisions, directionsOf, rehung, fi
     case 'proof': {
       const { solution, control, revision, direction, plan, height, supersedes } = fact.body;
       const target: ProofTarget | null =
-        control !== null && revision !== null ? { kind: 'control', id: control, revision } : direction ? { kind: 'direction', id: direction } : null;
+        control !== null && revision !== null
+          ? { kind: 'control', id: control, revision }
+          : direction
+            ? { kind: 'direction', id: direction }
+            : null;
       return target ? [{ type: 'proof', ...stamp(fact), solution, target, plan, height, supersedes }] : [];
     }
     case 'resight': {
@@ -151,7 +176,17 @@ function recordsOf(fact: AnyFact, { decided: decisions, directionsOf, rehung, fi
     }
     case 'mark': {
       const { needs, measured, supersedes } = fact.body;
-      return [{ type: 'mark', ...stamp(fact), solution: rehung.get(fact.id) ?? fact.body.solution, class: fact.body.class, needs, measured, supersedes }];
+      return [
+        {
+          type: 'mark',
+          ...stamp(fact),
+          solution: rehung.get(fact.id) ?? fact.body.solution,
+          class: fact.body.class,
+          needs,
+          measured,
+          supersedes,
+        },
+      ];
     }
     case 'withdrawal':
       return [{ type: 'withdrawal', ...stamp(fact), record: fact.body.record, occupation: fact.body.occupation }];
@@ -160,7 +195,8 @@ function recordsOf(fact: AnyFact, { decided: decisions, directionsOf, rehung, fi
   }
 }
 
-const classTolerances = (state: SiteState) => Object.fromEntries(state.classes.map(({ id, plan, height }) => [id, { plan, height }]));
+const classTolerances = (state: SiteState) =>
+  Object.fromEntries(state.classes.map(({ id, plan, height }) => [id, { plan, height }]));
 
 /** Everything that standing follows from, as it is judged at `now` (ISO 8601). */
 export const trustInput = (state: SiteState, now: string, memory?: SiteTrustMemory): TrustInput => ({
@@ -173,7 +209,8 @@ export const trustInput = (state: SiteState, now: string, memory?: SiteTrustMemo
 function roughMarks({ ofType }: SiteState, memory: SiteTrustMemory): ReadonlySet<string> {
   const goesOn = isBeginning(memory.marks, ofType.mark);
   if (!goesOn) memory.rough = new Set();
-  for (const fact of goesOn ? ofType.mark.slice(memory.marks.length) : ofType.mark) if (fact.body.state === 'rough') memory.rough.add(fact.id);
+  for (const fact of goesOn ? ofType.mark.slice(memory.marks.length) : ofType.mark)
+    if (fact.body.state === 'rough') memory.rough.add(fact.id);
   memory.marks = ofType.mark;
   return memory.rough;
 }

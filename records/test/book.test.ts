@@ -2,7 +2,17 @@
 import { describe, expect, it } from '@jest/globals';
 import type { FactBody } from '@idle-marker/contract';
 import { closingWords, proofFigureWords } from '@idle-marker/words';
-import { activityTimes, bookLine, closingOf, controlListVersion, dayBook, dayOf, daysOf, setupBook, shiftHandover } from '@idle-marker/records';
+import {
+  activityTimes,
+  bookLine,
+  closingOf,
+  controlListVersion,
+  dayBook,
+  dayOf,
+  daysOf,
+  setupBook,
+  shiftHandover,
+} from '@idle-marker/records';
 import { Story } from './story.ts';
 
 const UTC = 'UTC';
@@ -17,7 +27,11 @@ function morning() {
 }
 const codes = (story: Story, waiting = 0) => {
   const { missing, open, tomorrow } = closingOf(story.state, story.trust(), waiting);
-  return { missing: missing.map(({ code }) => code), open: open.map(({ code }) => code), tomorrow: tomorrow.map(({ code }) => code) };
+  return {
+    missing: missing.map(({ code }) => code),
+    open: open.map(({ code }) => code),
+    tomorrow: tomorrow.map(({ code }) => code),
+  };
 };
 
 describe('the page of a set-up', () => {
@@ -28,7 +42,10 @@ describe('the page of a set-up', () => {
     const slipped = story.measure(solution, { e: 4001, n: 8000, z: 5.2 }, { name: 'Kerb 2' });
     story.say('withdrawal', { record: slipped.id, occupation: null, reason: 'pole slipped.' });
     const { measured, corrections } = setupBook(story.state, story.trust(), solution.occupation);
-    expect(measured.map(({ text }) => text)).toEqual([expect.stringMatching(/sighted again/), expect.stringMatching(/^Kerb 1 measured/)]);
+    expect(measured.map(({ text }) => text)).toEqual([
+      expect.stringMatching(/sighted again/),
+      expect.stringMatching(/^Kerb 1 measured/),
+    ]);
     expect(corrections).toEqual([]);
     const day = dayBook(story.state, story.trust(), dayOf(story.instant(), UTC), UTC);
     expect(day.entries.map(({ text }) => text).filter((text) => /measured|again/.test(text))).toEqual([
@@ -53,7 +70,14 @@ describe('the end of the day', () => {
     const { story, solution, work, mark } = morning();
     story.say('close', { occupation: solution.occupation.id, note: '' });
     expect(codes(story, 3)).toMatchObject({ missing: ['NOT_STORED'], open: ['LEFT_UNPROVEN'] });
-    story.say('handover', { sheet: '44444444-4444-4444-8444-444444444444', number: 1, revision: 1, package: work.id, marks: [mark.id], withheld: [] });
+    story.say('handover', {
+      sheet: '44444444-4444-4444-8444-444444444444',
+      number: 1,
+      revision: 1,
+      package: work.id,
+      marks: [mark.id],
+      withheld: [],
+    });
     story.say('report', { mark: mark.id, kind: 'destroyed', who: '', text: '' });
     expect(codes(story).open).toEqual(['TO_SET_AGAIN', 'TELL']);
     for (const item of Object.values(closingOf(story.state, story.trust(), 2)).flat()) {
@@ -71,13 +95,21 @@ describe('the end of the day', () => {
   it('is not finished while what was measured from the station is held by nothing', () => {
     const story = new Story().control();
     const solution = story.station('S1', ['K1', 'K2', 'K3'], 'provisional', {}, 'wind');
-    for (const [i, name] of ['Kerb 1', 'Kerb 2', 'Wall', 'Sill'].entries()) story.measure(solution, { e: 4000 + i, n: 8000, z: 5.2 }, { name });
+    for (const [i, name] of ['Kerb 1', 'Kerb 2', 'Wall', 'Sill'].entries())
+      story.measure(solution, { e: 4000 + i, n: 8000, z: 5.2 }, { name });
     const [missing] = closingOf(story.state, story.trust(), 0).missing;
-    expect(missing).toEqual({ code: 'CLOSING_PROOF_MISSING', station: 'S1', marks: [], measured: ['Kerb 1', 'Kerb 2', 'Sill', 'Wall'] });
+    expect(missing).toEqual({
+      code: 'CLOSING_PROOF_MISSING',
+      station: 'S1',
+      marks: [],
+      measured: ['Kerb 1', 'Kerb 2', 'Sill', 'Wall'],
+    });
     // A closing sight 21 mm off: nothing is held, and that asks for an answer.
     story.prove(solution, 'P1', { e: 0.021 });
     const closing = closingOf(story.state, story.trust(), 0);
-    expect(closing.missing).toEqual([{ code: 'PROOF_UNANSWERED', station: 'S1', parts: ['plan'], measured: ['Kerb 1', 'Kerb 2', 'Sill', 'Wall'] }]);
+    expect(closing.missing).toEqual([
+      { code: 'PROOF_UNANSWERED', station: 'S1', parts: ['plan'], measured: ['Kerb 1', 'Kerb 2', 'Sill', 'Wall'] },
+    ]);
     expect(closing.open).toContainEqual({ code: 'MEASURED_IN_DOUBT', measured: ['Kerb 1', 'Kerb 2', 'Sill', 'Wall'] });
     for (const item of [...closing.missing, ...closing.open]) expect(closingWords(item).text).toMatch(/\.$/);
     story.say('close', { occupation: solution.occupation.id, note: '' });
@@ -97,7 +129,9 @@ describe('the end of the day', () => {
     const solution = story.station('S1');
     story.prove(solution, 'P1');
     story.control(['Q1'], { name: 'T1', parent: solution.fact.id });
-    expect(closingOf(story.state, story.trust(), 0).missing).toMatchObject([{ code: 'CLOSING_PROOF_MISSING', measured: ['T1'] }]);
+    expect(closingOf(story.state, story.trust(), 0).missing).toMatchObject([
+      { code: 'CLOSING_PROOF_MISSING', measured: ['T1'] },
+    ]);
     story.say('close', { occupation: solution.occupation.id, note: '' });
     expect(closingOf(story.state, story.trust(), 0).open).toMatchObject([{ code: 'LEFT_UNPROVEN', measured: ['T1'] }]);
   });
@@ -105,8 +139,13 @@ describe('the end of the day', () => {
     const { story } = morning();
     const day = dayOf(story.instant(), UTC);
     const fact = story.say('dayEnd', { day, note: 'key at the gate', unfinished: 'rain' });
-    expect(bookLine(story.state, fact).text).toBe('The day ends, unfinished: rain. For who comes next: key at the gate');
-    expect(dayBook(story.state, story.trust(), day, UTC).ended).toMatchObject({ note: 'key at the gate', unfinished: 'rain' });
+    expect(bookLine(story.state, fact).text).toBe(
+      'The day ends, unfinished: rain. For who comes next: key at the gate',
+    );
+    expect(dayBook(story.state, story.trust(), day, UTC).ended).toMatchObject({
+      note: 'key at the gate',
+      unfinished: 'rain',
+    });
   });
 });
 
@@ -131,13 +170,28 @@ describe('a page of the book', () => {
     const { story, solution } = morning();
     const [first, second] = [...story.state.sights.values()];
     const was = first!.body.targetHeight;
-    story.say('correction', { what: 'targetHeight', occupation: solution.occupation.id, sights: [first!.id], value: was + 0.1, reason: 'pole was up' });
-    story.say('correction', { what: 'instrumentHeight', occupation: solution.occupation.id, sights: [], value: 1.7, reason: 'taped again' });
+    story.say('correction', {
+      what: 'targetHeight',
+      occupation: solution.occupation.id,
+      sights: [first!.id],
+      value: was + 0.1,
+      reason: 'pole was up',
+    });
+    story.say('correction', {
+      what: 'instrumentHeight',
+      occupation: solution.occupation.id,
+      sights: [],
+      value: 1.7,
+      reason: 'taped again',
+    });
     story.say('withdrawal', { record: second!.id, occupation: null, reason: 'wrong mark' });
     const book = setupBook(story.state, story.trust(), story.state.occupations[0]!);
     expect(book.sights[0]).toMatchObject({ targetHeight: was + 0.1, targetHeightWas: was });
     expect(book.sights[1]).toMatchObject({ withdrawn: 'wrong mark' });
-    expect(book).toMatchObject({ instrumentHeight: 1.7, instrumentHeightWas: solution.occupation.body.instrumentHeight });
+    expect(book).toMatchObject({
+      instrumentHeight: 1.7,
+      instrumentHeightWas: solution.occupation.body.instrumentHeight,
+    });
     expect(book.corrections.map(({ text }) => text).join('; ')).toMatch(/pole was up.*taped again/);
   });
   it('has what the judgement said when it was decided on, whatever came later, and the photos of its marks', () => {
@@ -147,7 +201,14 @@ describe('a page of the book', () => {
     for (const name of ['K2', 'K3', 'K4'] as const) story.sight(occupation, name);
     const solution = story.decide(occupation, 'provisional', {}, 'no time');
     const mark = story.set(solution, story.work(), 0);
-    story.say('photo', { mark: mark.id, image: '55555555-5555-4555-8555-555555555555', mediaType: 'image/jpeg', bytes: 9, caption: 'front', written: true });
+    story.say('photo', {
+      mark: mark.id,
+      image: '55555555-5555-4555-8555-555555555555',
+      mediaType: 'image/jpeg',
+      bytes: 9,
+      caption: 'front',
+      written: true,
+    });
     const book = () => setupBook(story.state, story.trust(), story.state.occupations[0]!);
     const [decision] = book().decisions;
     expect(decision!.judged!.verdict).not.toBe('checked');
@@ -181,9 +242,15 @@ describe('a page of the book', () => {
     expect(book.people).toEqual(['Mara Lindqvist']);
     expect(book.setups.map(({ name }) => name)).toEqual(['S1']);
     expect(book.sheets).toMatchObject([{ number: 7, revision: 2, givenTo: 'Ada', marks: 1 }]);
-    expect(book.rejected).toEqual([{ name: story.state.control[0]!.revision.body.name, why: 'doubtful: loader hit it' }]);
+    expect(book.rejected).toEqual([
+      { name: story.state.control[0]!.revision.body.name, why: 'doubtful: loader hit it' },
+    ]);
     expect(book.entries.some(({ text }) => /Hall hubs/.test(text))).toBe(true);
-    expect(dayBook(story.state, story.trust(), '1999-01-01', UTC)).toMatchObject({ setups: [], entries: [], people: [] });
+    expect(dayBook(story.state, story.trust(), '1999-01-01', UTC)).toMatchObject({
+      setups: [],
+      entries: [],
+      people: [],
+    });
   });
 });
 
@@ -192,7 +259,8 @@ describe('the diary', () => {
     const story = new Story();
     const begin = story.facts.length;
     const occupation = story.occupy('S1');
-    const said = (type: 'note' | 'event', body: FactBody<'note'> | FactBody<'event'>, minutes: number) => story.say(type, body, minutes);
+    const said = (type: 'note' | 'event', body: FactBody<'note'> | FactBody<'event'>, minutes: number) =>
+      story.say(type, body, minutes);
     said('event', { occupation: occupation.id, kind: 'bump', note: '' }, 5);
     said('note', { text: 'x' }, 4);
     said('event', { occupation: occupation.id, kind: 'plant', note: '' }, 10);
@@ -221,7 +289,8 @@ describe('for who comes next', () => {
     });
     const say = { at: story.instant(), by: 'Mara', text: 'key at the gate', unfinished: '' };
     expect(shiftHandover(story.state, story.trust(), say).note).toEqual(say);
-    const last = (name: string) => shiftHandover(story.state, story.trust()).control.find((mark) => mark.name === name)!.last;
+    const last = (name: string) =>
+      shiftHandover(story.state, story.trust()).control.find((mark) => mark.name === name)!.last;
     expect(last('K1')).toMatchObject({ as: 'used' });
     expect(last('P2')).toBeNull();
     const proof = story.prove(solution, 'P2');
@@ -272,7 +341,9 @@ describe('what the book prints', () => {
     const solution = story.station('S1', ['K1', 'K2'], 'provisional', {}, 'two marks in sight');
     story.prove(solution, 'P1', { e: 0.004 });
     const sight = story.facts.find((fact) => fact.type === 'sight')!;
-    expect(bookLine(story.state, sight).text).toMatch(/circle \d+°\d\d′\d\d\.\d″, zenith \d+°\d\d′\d\d\.\d″, slope \d+\.\d+ m, target 1\.500 m$/);
+    expect(bookLine(story.state, sight).text).toMatch(
+      /circle \d+°\d\d′\d\d\.\d″, zenith \d+°\d\d′\d\d\.\d″, slope \d+\.\d+ m, target 1\.500 m$/,
+    );
     const gon = new Story({ angleUnit: 'gon' }).control();
     gon.station('S1');
     expect(
@@ -282,7 +353,11 @@ describe('what the book prints', () => {
       ).text,
     ).toMatch(/circle \d+\.\d{5} gon, zenith \d+\.\d{5} gon/);
     const book = setupBook(story.state, story.trust(), solution.occupation);
-    expect(book.proofs[0]!.figures).toMatchObject({ dEMm: expect.closeTo(4, 0), dNMm: expect.closeTo(0, 0), dZMm: expect.closeTo(0, 0) });
+    expect(book.proofs[0]!.figures).toMatchObject({
+      dEMm: expect.closeTo(4, 0),
+      dNMm: expect.closeTo(0, 0),
+      dZMm: expect.closeTo(0, 0),
+    });
     expect(proofFigureWords(book.proofs[0]!.figures, 'metre', 'NE')).toMatch(/^plan 4 mm \(N 0, E \+4\), height 0 mm$/);
     expect(book.notices).toContain('Station S1 is provisional: two marks in sight.');
   });
@@ -296,7 +371,9 @@ describe('heights alone at the end of the day', () => {
     const closing = () => closingOf(story.state, story.trust(), 0);
     expect(closing().missing).toEqual([]);
     story.shoot(occupation, 'spot', { kind: 'spot', name: 'sill' }, { e: 4020, n: 8010, z: 5.4 });
-    expect(closing().missing).toEqual([{ code: 'HEIGHTS_UNCHECKED', station: 'L1', measured: ['sill'], disagree: false }]);
+    expect(closing().missing).toEqual([
+      { code: 'HEIGHTS_UNCHECKED', station: 'L1', measured: ['sill'], disagree: false },
+    ]);
     expect(closing().missing.map((item) => closingWords(item).title)).toEqual(['Nothing checks the heights of L1']);
     story.sight(occupation, 'K2');
     expect(closing().missing).toEqual([]);
@@ -304,6 +381,11 @@ describe('heights alone at the end of the day', () => {
     expect(closing().missing).toMatchObject([{ disagree: true }]);
     story.say('close', { occupation: occupation.id, note: '' });
     expect(closing().missing).toEqual([]);
-    expect(closing().open).toContainEqual({ code: 'HEIGHTS_UNCHECKED', station: 'L1', measured: ['sill'], disagree: true });
+    expect(closing().open).toContainEqual({
+      code: 'HEIGHTS_UNCHECKED',
+      station: 'L1',
+      measured: ['sill'],
+      disagree: true,
+    });
   });
 });

@@ -31,7 +31,12 @@ function before(marks: readonly ControlName[] = ON_TWO_POSTS) {
   return { story, work, solution, set };
 }
 const sheetOf = ({ story, work }: Pick<ReturnType<typeof before>, 'story' | 'work'>) =>
-  cutSheet(story.state, story.trust(), { package: work, issuedBy: 'Mara Lindqvist', issuedAt: story.instant(), timeZone: 'UTC' }, null);
+  cutSheet(
+    story.state,
+    story.trust(),
+    { package: work, issuedBy: 'Mara Lindqvist', issuedAt: story.instant(), timeZone: 'UTC' },
+    null,
+  );
 
 describe('what the work asks of a station', () => {
   it('are the figures of its class, and the marks that are still to be set', () => {
@@ -46,7 +51,10 @@ describe('what the work asks of a station', () => {
 
   it('is promised for each package by itself', () => {
     const { story, solution, work } = before(['K1', 'K2', 'K3', 'K4']);
-    const far = { ...work.body.items[0]!, corners: work.body.items[0]!.corners.map((corner) => ({ ...corner, n: corner.n + 250 })) };
+    const far = {
+      ...work.body.items[0]!,
+      corners: work.body.items[0]!.corners.map((corner) => ({ ...corner, n: corner.n + 250 })),
+    };
     const other = story.work({ name: 'Far hall', items: [far] }, 'F');
     const promised = [work, other].map((each) => promiseFor(story.state, solution, each, POLE).reliability!);
     expect(promised[1]!.unnoticed[0]!.effect!).toBeGreaterThan(2 * promised[0]!.unnoticed[0]!.effect!);
@@ -56,7 +64,12 @@ describe('what the work asks of a station', () => {
 describe('a station accepted before', () => {
   it('is marked by the rules of then, and judged anew beside it', () => {
     const { story, solution } = before(['K1', 'K2', 'K3', 'K4']);
-    expect(checkOf(story.state, solution)).toMatchObject({ then: 'traceable', now: 'traceable', byRulesOfThen: true, fell: false });
+    expect(checkOf(story.state, solution)).toMatchObject({
+      then: 'traceable',
+      now: 'traceable',
+      byRulesOfThen: true,
+      fell: false,
+    });
     expect(fallenStations(story.state, story.trust())).toEqual([]);
     const [book] = [setupBook(story.state, story.trust(), solution.occupation)];
     expect(book.decisions[0]!.judged).toMatchObject({ byRulesOfThen: 'traceable' });
@@ -64,11 +77,21 @@ describe('a station accepted before', () => {
 
   it('on two posts was called checked and is not: what hangs on it alone is to be sighted again, the worst first', () => {
     const { story, solution, set } = before();
-    expect(checkOf(story.state, solution)).toMatchObject({ then: 'checked', now: 'unchecked', byRulesOfThen: true, fell: true, worst: { effect: null } });
+    expect(checkOf(story.state, solution)).toMatchObject({
+      then: 'checked',
+      now: 'unchecked',
+      byRulesOfThen: true,
+      fell: true,
+      worst: { effect: null },
+    });
     const [fallen, ...others] = fallenStations(story.state, story.trust());
     expect(others).toEqual([]);
     expect(fallen!.again.map((mark) => mark.id).sort()).toEqual(set.map((mark) => mark.id).sort());
-    expect(sheetOf({ story, work: story.state.packages[0]! }).stations[0]!.checked).toEqual({ checkability: 'unchecked', fell: true, hiddenMm: null });
+    expect(sheetOf({ story, work: story.state.packages[0]! }).stations[0]!.checked).toEqual({
+      checkability: 'unchecked',
+      fell: true,
+      hiddenMm: null,
+    });
   });
 
   it('with three places too near to each other has its marks ordered by what could be hidden at each', () => {
@@ -83,17 +106,31 @@ describe('a station accepted before', () => {
     for (const i of [0, 3, 6]) story.set(solution, work, i);
     const [fallen] = fallenStations(story.state, story.trust());
     const asked = askedOf(story.state, 'grid');
-    const hidden = fallen!.again.map((mark) => reliabilityOf(story.state, solution, { ...asked, work: [mark.body.place] })!.unnoticed[0]!.effect!);
+    const hidden = fallen!.again.map(
+      (mark) => reliabilityOf(story.state, solution, { ...asked, work: [mark.body.place] })!.unnoticed[0]!.effect!,
+    );
     expect(hidden).toEqual([...hidden].sort((a, b) => b - a));
     expect(hidden[0]!).toBeGreaterThan(hidden.at(-1)!);
   });
 
   it('tells whoever has a sheet with its marks, until a proof holds them', () => {
     const { story, work, solution, set } = before();
-    const sheet = { sheet: story.who, number: 1, revision: 1, package: work.id, marks: set.map(({ id }) => id), withheld: [] };
+    const sheet = {
+      sheet: story.who,
+      number: 1,
+      revision: 1,
+      package: work.id,
+      marks: set.map(({ id }) => id),
+      withheld: [],
+    };
     story.say('handover', sheet);
     const [notice] = sheetNotices(story.state, story.trust());
-    expect(notice!.marks.map((each) => each.trouble)).toEqual(['stationFell', 'stationFell', 'stationFell', 'stationFell']);
+    expect(notice!.marks.map((each) => each.trouble)).toEqual([
+      'stationFell',
+      'stationFell',
+      'stationFell',
+      'stationFell',
+    ]);
     story.prove(solution, 'P1');
     expect(sheetNotices(story.state, story.trust())).toEqual([]);
     expect(fallenStations(story.state, story.trust())).toMatchObject([{ again: [] }]);
@@ -118,20 +155,38 @@ describe('a new decision', () => {
     const body: Fact<'decision'>['body'] = { ...accepted.decision.body, judged: judgedBody(outcome.judgement, asked) };
     const decision = { ...accepted.decision, body };
     expect(invalidFact(decision)).toBeNull();
-    expect(body.judged).toMatchObject({ verdict: 'unchecked', checkability: 'unchecked', askedMm: { plan: 6, height: 5 } });
+    expect(body.judged).toMatchObject({
+      verdict: 'unchecked',
+      checkability: 'unchecked',
+      askedMm: { plan: 6, height: 5 },
+    });
     expect(body.judged!.unnoticed.map(({ effectMm }) => effectMm)).toEqual([null, null]);
-    expect(checkOf(story.state, { ...accepted, decision })).toMatchObject({ then: 'unchecked', now: 'unchecked', byRulesOfThen: false, fell: false });
+    expect(checkOf(story.state, { ...accepted, decision })).toMatchObject({
+      then: 'unchecked',
+      now: 'unchecked',
+      byRulesOfThen: false,
+      fell: false,
+    });
   });
 
   it('is made on a page that names the mark which would check the station', () => {
     const { story, outcome } = decided();
     const [step] = outcome.judgement.doThis;
     expect(step).toMatchObject({ code: 'SIGHT_ANOTHER' });
-    const named = step?.code === 'SIGHT_ANOTHER' ? story.state.control.find((mark) => mark.id === step.name)?.revision.body.name : null;
+    const named =
+      step?.code === 'SIGHT_ANOTHER'
+        ? story.state.control.find((mark) => mark.id === step.name)?.revision.body.name
+        : null;
     expect(['K2', 'K4']).toContain(named);
     const proofs = story.state.control.filter((mark) => mark.revision.body.forProof).map((mark) => mark.id);
     expect(proofs).not.toContain(step?.code === 'SIGHT_ANOTHER' ? step.name : null);
-    const kept = outcome.extensible && addedSight(outcome.extensible, { name: 'x', e: 4060, n: 7950, z: null, sdPlan: 0.001, sdHeight: null }, USUALLY_ASKED);
+    const kept =
+      outcome.extensible &&
+      addedSight(
+        outcome.extensible,
+        { name: 'x', e: 4060, n: 7950, z: null, sdPlan: 0.001, sdHeight: null },
+        USUALLY_ASKED,
+      );
     expect(kept!.checkability).not.toBe('unchecked');
   });
 });
@@ -141,13 +196,18 @@ describe('over a mark', () => {
     const story = new Story().control();
     story.work();
     const mark = story.state.control.find((each) => each.revision.body.name === 'P2')!;
-    const occupation = story.occupy('S1', { method: 'overMark', over: { mark: mark.id, revision: mark.revision.id, centringSdMm: 1 } });
+    const occupation = story.occupy('S1', {
+      method: 'overMark',
+      over: { mark: mark.id, revision: mark.revision.id, centringSdMm: 1 },
+    });
     story.stand({ e: 3985, n: 8075, z: 5.5 });
     for (const name of backsights) story.sight(occupation, name);
     const { outcome } = stationDraft(story.state, occupation, {});
     if (!outcome?.ok) throw new Error('no station');
     const draft = stationDraft(story.state, occupation, {});
-    const next = nextSights(story.state, draft, USUALLY_ASKED).map((each) => story.state.control.find((mark) => mark.id === each.name)!.revision.body.name);
+    const next = nextSights(story.state, draft, USUALLY_ASKED).map(
+      (each) => story.state.control.find((mark) => mark.id === each.name)!.revision.body.name,
+    );
     return { ...outcome.value.judgement, next };
   };
 
@@ -171,8 +231,17 @@ describe('a station accepted while it can’t be told what is wrong', () => {
   it('promises its packages no more than the range that was shown', () => {
     const { story, work, solution } = before(['K1', 'K2', 'K3', 'K4']);
     const shown = (goodToMm: number | null): typeof solution => {
-      const judged = { verdict: 'refused', checkability: 'checked', goodToMm, askedMm: { plan: 6, height: 5 }, unnoticed: [] } as const;
-      return { ...solution, decision: { ...solution.decision, body: { ...solution.decision.body, judged: { ...judged, unnoticed: [] } } } };
+      const judged = {
+        verdict: 'refused',
+        checkability: 'checked',
+        goodToMm,
+        askedMm: { plan: 6, height: 5 },
+        unnoticed: [],
+      } as const;
+      return {
+        ...solution,
+        decision: { ...solution.decision, body: { ...solution.decision.body, judged: { ...judged, unnoticed: [] } } },
+      };
     };
     const sure = promiseFor(story.state, solution, work, POLE);
     const unsure = promiseFor(story.state, shown(31), work, POLE);

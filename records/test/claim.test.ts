@@ -1,16 +1,27 @@
 /** What is said of a station is what its evidence shows: by parts, and by how it was decided on. */
 import { describe, expect, it } from '@jest/globals';
 import { clearWords, proofVerdict, stationNotices, unprovenShort, unprovenWords } from '@idle-marker/words';
-import { asBuiltReport, claimOf, coarserClass, cutSheet, exportedPoints, proofAge, proofCandidates, type AcceptedSolution } from '@idle-marker/records';
+import {
+  asBuiltReport,
+  claimOf,
+  coarserClass,
+  cutSheet,
+  exportedPoints,
+  proofAge,
+  proofCandidates,
+  type AcceptedSolution,
+} from '@idle-marker/records';
 import { PLACES, Story } from './story.ts';
 
 const names = (story: Story, solution: AcceptedSolution, wanted: Parameters<typeof proofCandidates>[2] = []) =>
   proofCandidates(story.state, solution, wanted).map(({ mark }) => mark.revision.body.name);
-const ageOf = (story: Story, solution: AcceptedSolution) => proofAge(story.state, story.trust(), solution, new Date(story.instant()))!;
+const ageOf = (story: Story, solution: AcceptedSolution) =>
+  proofAge(story.state, story.trust(), solution, new Date(story.instant()))!;
 const claim = (story: Story, solution: AcceptedSolution) => claimOf(story.state, story.trust(), solution);
 
 /** P1 is known in plan alone, P2 in both. */
-const withPlanOnlyProof = () => new Story().control(['K1', 'K2', 'K3', 'K4', 'P2']).control(['P1'], { useHeight: false, z: null });
+const withPlanOnlyProof = () =>
+  new Story().control(['K1', 'K2', 'K3', 'K4', 'P2']).control(['P1'], { useHeight: false, z: null });
 
 describe('a station that is used for finer work than it was accepted for', () => {
   it('says so on the sheet, and of several works for the finest', () => {
@@ -29,7 +40,12 @@ describe('a station that is used for finer work than it was accepted for', () =>
     });
     expect(coarserClass(story.state, solution.fact, ['earthworks'])).toBeNull();
     const said = 'Station S1 was accepted for earthworks, 50 mm in plan; building grid asks for 6 mm.';
-    const sheet = cutSheet(story.state, story.trust(), { package: work, issuedBy: 'Mara', issuedAt: story.instant(), timeZone: 'UTC' }, null);
+    const sheet = cutSheet(
+      story.state,
+      story.trust(),
+      { package: work, issuedBy: 'Mara', issuedAt: story.instant(), timeZone: 'UTC' },
+      null,
+    );
     expect(sheet.stations.flatMap((each) => stationNotices(each, 'metre'))).toContain(said);
     // For what it was accepted it has nothing to say.
     const fine = story.station('S2');
@@ -53,7 +69,10 @@ describe('a station of which one part is proved', () => {
       text: 'Its plan is proved; nothing independent has shown its height.',
       todo: 'Sight a mark with a height that it did not use before the first stake.',
     });
-    expect(proofVerdict('good', 'notMeasured', true, age.unproven)).toMatchObject({ tone: 'ochre', title: 'The station holds in plan' });
+    expect(proofVerdict('good', 'notMeasured', true, age.unproven)).toMatchObject({
+      tone: 'ochre',
+      title: 'The station holds in plan',
+    });
     const [wish] = story.trust().propose;
     expect(clearWords(wish!, null, 'S1', age.unproven)).toBe(
       'Sight one mark with a height that S1 did not use: nothing independent has proved its height yet.',
@@ -73,7 +92,9 @@ describe('a station of which one part is proved', () => {
     const verdict = proofVerdict('good', 'good', true, unproven, failed);
     expect(verdict).toMatchObject({ tone: 'brick', title: 'This one is good, an earlier one was not' });
     expect(verdict.text).toMatch(/failed in plan: sight a third mark/);
-    expect(unprovenWords({ name: 'S1', basis: 'fits', unproven: ['height'], failed: ['plan'] }).text).not.toMatch(/is proved/);
+    expect(unprovenWords({ name: 'S1', basis: 'fits', unproven: ['height'], failed: ['plan'] }).text).not.toMatch(
+      /is proved/,
+    );
   });
 
   it('is offered marks that can prove that part', () => {
@@ -83,7 +104,8 @@ describe('a station of which one part is proved', () => {
     story.wait(5);
     expect(names(story, solution)[0]).toBe('P1');
     expect(names(story, solution, ['height'])[0]).toBe('P2');
-    const of = (name: string) => proofCandidates(story.state, solution, ['height']).find(({ mark }) => mark.revision.body.name === name)!;
+    const of = (name: string) =>
+      proofCandidates(story.state, solution, ['height']).find(({ mark }) => mark.revision.body.name === name)!;
     expect(of('P1').proves).toEqual(['plan']);
     expect(of('P2').proves).toEqual(['plan', 'height']);
     expect(of('K1').proves).toEqual([]);
@@ -142,7 +164,10 @@ describe('a station that nothing checks', () => {
     const story = new Story().control();
     const solution = story.station('S1', ['K1', 'K2']);
     story.measure(solution, { e: 4000, n: 8000, z: 5.2 }, { name: 'Kerb 1' });
-    const notices = () => asBuiltReport(story.state, story.instant(), story.who).stations.flatMap((station) => stationNotices(station, 'metre'));
+    const notices = () =>
+      asBuiltReport(story.state, story.instant(), story.who).stations.flatMap((station) =>
+        stationNotices(station, 'metre'),
+      );
     expect(ageOf(story, solution)).toMatchObject({ unchecked: true });
     expect(unprovenShort(['plan', 'height'], ageOf(story, solution).unchecked)).toBe('unchecked');
     expect(notices()[0]).toMatch(/^Station S1 is unchecked: a mistake of any size could be hidden in it\.$/);
@@ -163,19 +188,35 @@ describe('what leaves', () => {
     story.prove(solution, 'P1', { e: 0.021 });
     return { story, work };
   }
-  const SAID = ['Station S1 is provisional: wind, tripod on fill.', 'A proof of station S1 failed in plan, and nothing has answered it.'];
+  const SAID = [
+    'Station S1 is provisional: wind, tripod on fill.',
+    'A proof of station S1 failed in plan, and nothing has answered it.',
+  ];
 
   it('carries why its station is provisional, for which class it was accepted, and what has proved it', () => {
     const { story, work } = doubtful();
     const report = asBuiltReport(story.state, story.instant(), story.who);
     expect(report.rows).toMatchObject([
-      { name: 'Kerb 1', station: 'S1', className: 'Building grid', provisionalBecause: 'wind, tripod on fill', standing: 'inDoubt' },
+      {
+        name: 'Kerb 1',
+        station: 'S1',
+        className: 'Building grid',
+        provisionalBecause: 'wind, tripod on fill',
+        standing: 'inDoubt',
+      },
     ]);
-    const sheet = cutSheet(story.state, story.trust(), { package: work, issuedBy: 'Mara', issuedAt: story.instant(), timeZone: 'UTC' }, null);
+    const sheet = cutSheet(
+      story.state,
+      story.trust(),
+      { package: work, issuedBy: 'Mara', issuedAt: story.instant(), timeZone: 'UTC' },
+      null,
+    );
     // The mark is in doubt and kept back, so that nothing on the sheet hangs on the station.
     expect(sheet.rows).toEqual([]);
     const [station] = report.stations;
-    expect(station).toMatchObject({ evidence: { basis: 'provisional', className: 'Building grid', failed: ['plan'], proofs: { good: 0, missed: 1 } } });
+    expect(station).toMatchObject({
+      evidence: { basis: 'provisional', className: 'Building grid', failed: ['plan'], proofs: { good: 0, missed: 1 } },
+    });
     expect(stationNotices(station!, 'metre')).toEqual(expect.arrayContaining(SAID));
   });
 

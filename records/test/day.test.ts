@@ -48,8 +48,14 @@ function day() {
   const after = story.prove(solution, 'P2');
   return { story, work, solution, marks, before, after };
 }
-const asked = (work: Fact<'package'>) => ({ package: work, issuedBy: 'Mara Lindqvist', issuedAt: '2031-05-06T12:00:00.000Z', timeZone: 'Europe/Lisbon' });
-const sheetOf = (story: Story, work: Fact<'package'>, previous: CutSheet | null = null) => cutSheet(story.state, story.trust(), asked(work), previous);
+const asked = (work: Fact<'package'>) => ({
+  package: work,
+  issuedBy: 'Mara Lindqvist',
+  issuedAt: '2031-05-06T12:00:00.000Z',
+  timeZone: 'Europe/Lisbon',
+});
+const sheetOf = (story: Story, work: Fact<'package'>, previous: CutSheet | null = null) =>
+  cutSheet(story.state, story.trust(), asked(work), previous);
 
 describe('a day from perfect readings', () => {
   it('stations where the instrument stands, sets marks where they are planned, and holds them', () => {
@@ -80,7 +86,13 @@ describe('the age of the last proof', () => {
 
   it('counts from the last good one and is due by the clock', () => {
     const { story, after } = day();
-    expect(ageAt(story, 20)).toMatchObject({ minutes: 20, due: null, proven: true, failed: false, lastProof: { id: after.id } });
+    expect(ageAt(story, 20)).toMatchObject({
+      minutes: 20,
+      due: null,
+      proven: true,
+      failed: false,
+      lastProof: { id: after.id },
+    });
     expect(ageAt(story, 61)).toMatchObject({ due: 'CLOCK' });
   });
 
@@ -136,12 +148,19 @@ describe('the round of a package', () => {
   it('goes on round the end, past what is set or blocked', () => {
     const { story, work } = day();
     const plan = work.body.plans[3]!;
-    story.say('obstruction', { package: work.id, key: plan.key, name: plan.name, place: plan.place, what: 'Spoil heap' });
+    story.say('obstruction', {
+      package: work.id,
+      key: plan.key,
+      name: plan.name,
+      place: plan.place,
+      what: 'Spoil heap',
+    });
     const round = roundOf(story.state, story.trust(), work, null);
     const blocked = round.find((stop) => stop.plan.key === plan.key)!;
     expect(blocked.obstruction?.body.what).toBe('Spoil heap');
     const seen: string[] = [];
-    for (let stop = nextOpen(round, null); stop && !seen.includes(stop.plan.key); stop = nextOpen(round, stop.plan.key)) seen.push(stop.plan.key);
+    for (let stop = nextOpen(round, null); stop && !seen.includes(stop.plan.key); stop = nextOpen(round, stop.plan.key))
+      seen.push(stop.plan.key);
     expect(seen).toHaveLength(4);
     expect(seen).not.toContain(plan.key);
   });
@@ -158,14 +177,32 @@ describe('the round of a package', () => {
     story.set(solution, work, 4);
     story.prove(solution, 'P1', { n: 0.05 });
     const open = roundOf(story.state, story.trust(), work, null).filter(isOpen);
-    expect(open.map((stop) => stop.mark?.body.state ?? 'none').sort()).toEqual(['confirmed', 'none', 'none', 'none', 'rough']);
+    expect(open.map((stop) => stop.mark?.body.state ?? 'none').sort()).toEqual([
+      'confirmed',
+      'none',
+      'none',
+      'none',
+      'rough',
+    ]);
   });
 
   it('frees a mark when the obstruction is withdrawn or the mark is moved', () => {
     const { story, work } = day();
     const plan = work.body.plans[5]!;
-    const said = story.say('obstruction', { package: work.id, key: plan.key, name: plan.name, place: plan.place, what: 'Fence' });
-    expect(progressOf(story.state, story.trust())[0]).toMatchObject({ marks: 8, set: 3, held: 3, inDoubt: 0, blocked: 1 });
+    const said = story.say('obstruction', {
+      package: work.id,
+      key: plan.key,
+      name: plan.name,
+      place: plan.place,
+      what: 'Fence',
+    });
+    expect(progressOf(story.state, story.trust())[0]).toMatchObject({
+      marks: 8,
+      set: 3,
+      held: 3,
+      inDoubt: 0,
+      blocked: 1,
+    });
     const [other] = alternativesFor(work, plan, 'metre');
     const moved = story.say('package', withOffset(work, plan.key, other!));
     expect(story.state.obstructions.size).toBe(0);
@@ -212,7 +249,12 @@ describe('a cut sheet', () => {
   it('gives each mark with its station, the proofs before and after it, and how it is used', () => {
     const { story, work, before, after, marks } = day();
     const sheet = sheetOf(story, work);
-    expect(sheet).toMatchObject({ withheld: [], setBy: ['Mara Lindqvist'], setFrom: marks[0]!.at, setTo: marks[2]!.at });
+    expect(sheet).toMatchObject({
+      withheld: [],
+      setBy: ['Mara Lindqvist'],
+      setFrom: marks[0]!.at,
+      setTo: marks[2]!.at,
+    });
     expect(sheet.notSet).toHaveLength(5);
     for (const row of sheet.rows) {
       expect(row).toMatchObject({
@@ -245,7 +287,12 @@ describe('a cut sheet', () => {
     story.set(solution, work, 0);
     const sheet = sheetOf(story, work);
     expect(sheet.stations[0]!.provisionalBecause).toBe('only two in sight');
-    expect(sheet.rows[0]).toMatchObject({ provisional: true, standing: 'unproven', proofBefore: null, proofAfter: null });
+    expect(sheet.rows[0]).toMatchObject({
+      provisional: true,
+      standing: 'unproven',
+      proofBefore: null,
+      proofAfter: null,
+    });
   });
 
   it('does not list a rough mark, nor the hub that it replaced', () => {
@@ -323,7 +370,9 @@ describe('what a station promises', () => {
   it('is met at near marks and not at ones that are asked too much of', () => {
     const { story, work, solution } = day();
     expect(promiseFor(story.state, solution, work, POLE)).toMatchObject({ good: 8, marks: 8 });
-    const strict = new Story({ classes: [{ id: 'grid', name: 'Building grid', planMm: 0.5, heightMm: 0.5, leastMarks: 3 }] }).control();
+    const strict = new Story({
+      classes: [{ id: 'grid', name: 'Building grid', planMm: 0.5, heightMm: 0.5, leastMarks: 3 }],
+    }).control();
     const own = strict.work();
     expect(promiseFor(strict.state, strict.station('S1'), own, POLE)).toMatchObject({ good: 0, marks: 8 });
   });
@@ -337,7 +386,10 @@ describe('the page of a set-up', () => {
     story.say('close', { occupation: solution.occupation.id, note: '' });
     story.say('note', { text: 'rain after lunch' });
     const page = setupPage(story.state, solution.occupation);
-    expect(page.remarks.map((fact) => ('text' in fact.body ? fact.body.text : fact.body.note))).toEqual(['roller', 'K2 stands low, sighted over the fence']);
+    expect(page.remarks.map((fact) => ('text' in fact.body ? fact.body.text : fact.body.note))).toEqual([
+      'roller',
+      'K2 stands low, sighted over the fence',
+    ]);
     expect(page).toMatchObject({ closed: true, leftOut: [], from: solution.occupation.at });
     expect(page.used.map((mark) => mark.name)).toEqual(['K1', 'K2', 'K3', 'K4']);
     for (const mark of page.used) expect(Math.abs(mark.dEMm!)).toBeLessThan(0.01);
@@ -391,7 +443,14 @@ describe('figures of the day', () => {
     const plan = work.body.plans[6]!;
     story.say('obstruction', { package: work.id, key: plan.key, name: plan.name, place: plan.place, what: 'Machine' });
     story.say('event', { occupation: solution.occupation.id, kind: 'battery', note: '' });
-    story.say('handover', { sheet: newId(), number: 1, revision: 2, package: work.id, marks: [newId()], withheld: [newId()] });
+    story.say('handover', {
+      sheet: newId(),
+      number: 1,
+      revision: 2,
+      package: work.id,
+      marks: [newId()],
+      withheld: [newId()],
+    });
     story.say('note', { text: 'Crew told.' });
     story.say('close', { occupation: solution.occupation.id, note: 'packed up' });
     story.say('withdrawal', { record: solution.fact.id, occupation: null, reason: 'slipped' });
@@ -418,7 +477,12 @@ describe('figures of the day', () => {
   it('tell how long the control of a first day takes, less what is done', () => {
     const story = new Story().control(['K1', 'K2', 'K3', 'K4']);
     const all = controlTime(story.state);
-    expect(all).toEqual({ marks: 4, toFind: 4, stands: 2, minutes: 4 * CONTROL_PACE.find + 2 * (CONTROL_PACE.setUp + 4 * CONTROL_PACE.sight) });
+    expect(all).toEqual({
+      marks: 4,
+      toFind: 4,
+      stands: 2,
+      minutes: 4 * CONTROL_PACE.find + 2 * (CONTROL_PACE.setUp + 4 * CONTROL_PACE.sight),
+    });
     story.say('visit', { mark: story.markId('K1'), outcome: 'found', labelRead: true, note: '' });
     expect(controlTime(story.state).minutes).toBe(all.minutes - CONTROL_PACE.find);
     story.station('S1');

@@ -43,7 +43,10 @@ describe('a mark that is dragged', () => {
     const story = new Story();
     const work = story.work();
     const plan = work.body.plans.find(({ key }) => key === 'Hall/A/in')!;
-    const away = { e: plan.design.e + (plan.place.e - plan.design.e) * 1.6, n: plan.design.n + (plan.place.n - plan.design.n) * 1.6 };
+    const away = {
+      e: plan.design.e + (plan.place.e - plan.design.e) * 1.6,
+      n: plan.design.n + (plan.place.n - plan.design.n) * 1.6,
+    };
     expect(draggedOffset(plan, away)).toBeCloseTo(3.2, 6);
     const moved = ownOffset(story.state, plan, 3.2, null)!;
     expect(moved).toMatchObject({ offset: 3, hindrances: [] });
@@ -68,7 +71,9 @@ describe('grids of a site', () => {
     const story = new Story();
     const said = story.say('grid', body());
     expect(bookLine(story.state, said)?.text).toBe('Grid Hall drawn: A to C by 1 to 2');
-    expect(bookLine(story.state, story.say('grid', { ...said.body, retired: true, supersedes: said.id }))?.text).toBe('Grid Hall taken off the plan');
+    expect(bookLine(story.state, story.say('grid', { ...said.body, retired: true, supersedes: said.id }))?.text).toBe(
+      'Grid Hall taken off the plan',
+    );
   });
 
   it('give crossings, ends of lines and corners that marks can be made of', () => {
@@ -80,8 +85,14 @@ describe('grids of a site', () => {
     if (!onLines.ok) throw new Error(onLines.error.code);
     // Three lettered and two numbered lines, two hubs each.
     expect(onLines.value).toHaveLength(10);
-    expect(hubPlans([{ ...item, rule: 'points', corners: crossingsOf(grid) }], 2, 'G')).toMatchObject({ ok: true, value: { length: 6 } });
-    expect(hubPlans([{ ...item, rule: 'outline', corners: gridCorners(grid) }], 2, 'G')).toMatchObject({ ok: true, value: { length: 8 } });
+    expect(hubPlans([{ ...item, rule: 'points', corners: crossingsOf(grid) }], 2, 'G')).toMatchObject({
+      ok: true,
+      value: { length: 6 },
+    });
+    expect(hubPlans([{ ...item, rule: 'outline', corners: gridCorners(grid) }], 2, 'G')).toMatchObject({
+      ok: true,
+      value: { length: 8 },
+    });
   });
 
   it('of one line in a family have no ends across it', () => {
@@ -105,7 +116,10 @@ describe('a place said in words', () => {
   const work = story.work();
   const [first, second] = work.body.items[0]!.corners;
   const middle = { e: (first!.e + second!.e) / 2, n: (first!.n + second!.n) / 2 };
-  const inside = work.body.items[0]!.corners.reduce((sum, { e, n }, _, all) => ({ e: sum.e + e / all.length, n: sum.n + n / all.length }), { e: 0, n: 0 });
+  const inside = work.body.items[0]!.corners.reduce(
+    (sum, { e, n }, _, all) => ({ e: sum.e + e / all.length, n: sum.n + n / all.length }),
+    { e: 0, n: 0 },
+  );
   const away = { e: middle.e * 2 - inside.e, n: middle.n * 2 - inside.n };
 
   it('is not doubted inside or on an outline, or where there is none', () => {
@@ -159,7 +173,10 @@ describe('ground that marks keep out of', () => {
     expect(moved[0]!.hindrances).toEqual([{ name: 'Heap', how: 'inside' }]);
     const next = withProposals(work, proposals);
     expect(next.supersedes).toBe(work.id);
-    expect(next.plans.find((plan) => plan.key === hub.key)).toMatchObject({ offset: moved[0]!.offset, place: moved[0]!.place });
+    expect(next.plans.find((plan) => plan.key === hub.key)).toMatchObject({
+      offset: moved[0]!.offset,
+      place: moved[0]!.place,
+    });
     expect(next.plans.filter((plan, i) => plan !== work.body.plans[i]).map((plan) => plan.key)).toEqual([hub.key]);
     // On the same line through its corner, half a metre at a time.
     expect((moved[0]!.offset! * 2) % 1).toBe(0);
@@ -169,8 +186,12 @@ describe('ground that marks keep out of', () => {
     const { story, work } = begun();
     const hub = work.body.plans[0]!;
     story.say('area', area({ corners: square(hub.place.e, hub.place.n, 0.3) }));
-    expect(offsetProposals(story.state, work, (key) => key === hub.key, 6, null).some((each) => each.key === hub.key)).toBe(false);
-    expect(setInAreas(story.state, work, (key) => key === hub.key)).toEqual([{ key: hub.key, hindrances: [{ name: 'Heap', how: 'inside' }] }]);
+    expect(
+      offsetProposals(story.state, work, (key) => key === hub.key, 6, null).some((each) => each.key === hub.key),
+    ).toBe(false);
+    expect(setInAreas(story.state, work, (key) => key === hub.key)).toEqual([
+      { key: hub.key, hindrances: [{ name: 'Heap', how: 'inside' }] },
+    ]);
     expect(setInAreas(story.state, work, none)).toEqual([]);
   });
 
@@ -184,7 +205,9 @@ describe('ground that marks keep out of', () => {
     expect(keepClearOf(story.state)).toMatchObject([{ name: 'the works at Hall', margin: 1.5, blocksSight: false }]);
     // A hub two metres off is clear of a dig that reaches one and a half, and not of one that reaches two and a half.
     const [latest] = story.state.packages;
-    expect(offsetProposals(story.state, latest!, none, 6, null).every((each) => each.hindrances.length === 0)).toBe(true);
+    expect(offsetProposals(story.state, latest!, none, 6, null).every((each) => each.hindrances.length === 0)).toBe(
+      true,
+    );
     story.say('package', { ...latest!.body, ground: { kind: 'dig', on: null, reach: 2.5 }, supersedes: latest!.id });
     const wider = offsetProposals(story.state, story.state.packages[0]!, none, 6, null);
     expect(wider.every((each) => each.offset !== null && each.offset >= 2.5)).toBe(true);
@@ -195,7 +218,9 @@ describe('ground that marks keep out of', () => {
     const hub = work.body.plans[0]!;
     const all = alternativesFor(work, hub, 'metre');
     story.say('area', area({ corners: square(all[0]!.place.e, all[0]!.place.n, 0.2), margin: 0.1 }));
-    expect(alternativesFor(work, hub, 'metre', keepClearOf(story.state)).map((each) => each.offset)).toEqual(all.slice(1).map((each) => each.offset));
+    expect(alternativesFor(work, hub, 'metre', keepClearOf(story.state)).map((each) => each.offset)).toEqual(
+      all.slice(1).map((each) => each.offset),
+    );
   });
 });
 
@@ -205,7 +230,11 @@ describe('distances between marks that are set', () => {
     const work = story.work();
     const solution = story.station('S1');
     expect(setPairs(story.state, work)).toEqual([]);
-    const [a, b, c] = [story.set(solution, work, 0), story.set(solution, work, 2, { off: { e: 0.012 } }), story.set(solution, work, 4)];
+    const [a, b, c] = [
+      story.set(solution, work, 0),
+      story.set(solution, work, 2, { off: { e: 0.012 } }),
+      story.set(solution, work, 4),
+    ];
     story.set(solution, work, 6, { as: 'rough' });
     const pairs = setPairs(story.state, work);
     const names = (pair: (typeof pairs)[number]) => [pair.from.id, pair.to.id];
@@ -219,7 +248,14 @@ describe('distances between marks that are set', () => {
     }
     expect(names(pairs[0]!)).toContain(b.id);
     const [worst] = pairs;
-    const tape = story.say('tape', { from: worst!.to.id, to: worst!.from.id, taped: worst!.asSet, measured: worst!.asSet, within: true, note: '' });
+    const tape = story.say('tape', {
+      from: worst!.to.id,
+      to: worst!.from.id,
+      taped: worst!.asSet,
+      measured: worst!.asSet,
+      within: true,
+      note: '',
+    });
     expect(setPairs(story.state, work)[0]!.tape?.id).toBe(tape.id);
   });
 });

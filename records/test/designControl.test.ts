@@ -1,5 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
-import { controlCandidates, controlOfCandidates, pickedCandidate, isProvenControl, nextSights, stationDraft } from '@idle-marker/records';
+import {
+  controlCandidates,
+  controlOfCandidates,
+  pickedCandidate,
+  isProvenControl,
+  nextSights,
+  stationDraft,
+} from '@idle-marker/records';
 import { GRID, newId, Story } from './story.ts';
 
 describe('control from the design', () => {
@@ -21,14 +28,22 @@ describe('control from the design', () => {
       place: { e: expect.closeTo(4000, 6), n: expect.closeTo(8000, 6), z: expect.closeTo(5.2, 6) },
     });
     const own = story.say('control', controlOfCandidates(story.state, newId, [kerb!])[0]!);
-    expect(own.body).toMatchObject({ name: 'Kerb 1', from: 'asBuilt', useHeight: true, source: 'measured as it stands from S1' });
+    expect(own.body).toMatchObject({
+      name: 'Kerb 1',
+      from: 'asBuilt',
+      useHeight: true,
+      source: 'measured as it stands from S1',
+    });
     expect(
       isProvenControl(
         story.state,
         story.state.control.find((mark) => mark.id === own.body.mark)!,
       ),
     ).toBe(false);
-    const drawn = story.say('control', controlOfCandidates(story.state, newId, [{ ...of('package')[0]!, name: 'K1' }])[0]!);
+    const drawn = story.say(
+      'control',
+      controlOfCandidates(story.state, newId, [{ ...of('package')[0]!, name: 'K1' }])[0]!,
+    );
     // A name that is taken gets another; a height that is only drawn is listed and not used.
     expect(drawn.body).toMatchObject({ name: 'K1-2', from: 'package', useHeight: false, sdHMm: 5, parent: null });
     expect(drawn.body.z).not.toBeNull();
@@ -43,7 +58,9 @@ describe('control from the design', () => {
     const listed = story.say('control', body!);
     expect(crossing().listedAs).toBe(body!.name);
     expect(controlOfCandidates(story.state, newId, [crossing()])).toEqual([]);
-    const picked = ['C', 'C'].map((name, i) => pickedCandidate(story.state, 'hall.dxf', name, { e: 4100 + i, n: 8000 }));
+    const picked = ['C', 'C'].map((name, i) =>
+      pickedCandidate(story.state, 'hall.dxf', name, { e: 4100 + i, n: 8000 }),
+    );
     expect(controlOfCandidates(story.state, newId, picked).map(({ name, source }) => [name, source])).toEqual([
       ['C', 'point of the drawing hall.dxf'],
       ['C-2', 'point of the drawing hall.dxf'],
@@ -61,6 +78,8 @@ describe('control from the design', () => {
     const occupation = story.occupy('S1');
     for (const name of ['K1', 'K2'] as const) story.sight(occupation, name);
     const asked = { plan: 0.01, height: 0.01, work: [] };
-    expect(nextSights(story.state, stationDraft(story.state, occupation, {}, { asked }), asked).map((each) => each.name)).toContain(fact.body.mark);
+    expect(
+      nextSights(story.state, stationDraft(story.state, occupation, {}, { asked }), asked).map((each) => each.name),
+    ).toContain(fact.body.mark);
   });
 });

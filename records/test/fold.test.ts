@@ -8,7 +8,9 @@ import { GRID, newId, Story } from './story.ts';
 /** Everything in a state, maps with their order. */
 const written = (value: unknown): string =>
   JSON.stringify(value, (_, each: unknown) =>
-    each !== null && typeof each === 'object' && Symbol.iterator in each && !Array.isArray(each) ? { entries: [...(each as Iterable<unknown>)] } : each,
+    each !== null && typeof each === 'object' && Symbol.iterator in each && !Array.isArray(each)
+      ? { entries: [...(each as Iterable<unknown>)] }
+      : each,
   );
 
 /** Two stations on one site with all that may happen to what was set from them. */
@@ -26,17 +28,41 @@ function eventfulSite(): readonly AnyFact[] {
   story.say('writing', { mark: set[2]!.id, stakeText: ['anew'], written: set[2]!.body.written! });
   story.say('report', { mark: set[2]!.id, kind: 'moved', who: 'Jo', text: '' });
   const later = story.work({ name: 'Hall hubs, wider', supersedes: work.id });
-  story.say('obstruction', { package: later.id, key: later.body.plans[4]!.key, name: 'x', place: later.body.plans[4]!.place, what: 'a heap' });
+  story.say('obstruction', {
+    package: later.id,
+    key: later.body.plans[4]!.key,
+    name: 'x',
+    place: later.body.plans[4]!.place,
+    what: 'a heap',
+  });
   story.prove(first, 'P2', { e: 0.04 });
   story.say('close', { occupation: first.occupation.id, note: '' });
   const second = story.station('S2');
   story.prove(second, 'P2');
   story.resight(second, set[2]!);
   const slipped = story.set(second, later, 5);
-  story.say('correction', { what: 'targetHeight', occupation: second.occupation.id, sights: [slipped.body.sight], value: 1.6, reason: 'the pole slipped' });
-  story.say('correction', { what: 'station', occupation: second.occupation.id, sights: [slipped.body.sight], station: first.fact.id, reason: 'it was S1' });
+  story.say('correction', {
+    what: 'targetHeight',
+    occupation: second.occupation.id,
+    sights: [slipped.body.sight],
+    value: 1.6,
+    reason: 'the pole slipped',
+  });
+  story.say('correction', {
+    what: 'station',
+    occupation: second.occupation.id,
+    sights: [slipped.body.sight],
+    station: first.fact.id,
+    reason: 'it was S1',
+  });
   story.say('finding', {
-    ...{ cause: 'controlMoved', revision: story.state.control[0]!.revision.id, plan: true, height: false, reason: 'hit' },
+    ...{
+      cause: 'controlMoved',
+      revision: story.state.control[0]!.revision.id,
+      plan: true,
+      height: false,
+      reason: 'hit',
+    },
     ...{ effects: [{ mark: slipped.id, planMm: 12, heightMm: null }], supersedes: null },
   });
   story.say('withdrawal', { record: set[1]!.id, occupation: null, reason: 'a mistake' });

@@ -33,7 +33,12 @@ function hall(change: Partial<FactBody<'package'>> = {}) {
   story.prove(solution, 'P2');
   return { story, work, solution, marks };
 }
-const asked = (work: Fact<'package'>) => ({ package: work, issuedBy: 'Mara', issuedAt: '2031-05-06T12:00:00.000Z', timeZone: 'UTC' });
+const asked = (work: Fact<'package'>) => ({
+  package: work,
+  issuedBy: 'Mara',
+  issuedAt: '2031-05-06T12:00:00.000Z',
+  timeZone: 'UTC',
+});
 const handOver = (story: Story, work: Fact<'package'>, marks: readonly Fact<'mark'>[], revision = 1) =>
   story.say('handover', {
     sheet: '44444444-4444-4444-8444-44444444444' + revision,
@@ -52,7 +57,12 @@ describe('a stake', () => {
     const off = story.set(solution, work, 0, { off: { e: away.e * 0.004, n: away.n * 0.004 } });
     expect(off.body.offset).toBeCloseTo(plan.offset + 0.004, 3);
     expect(off.body.written).toMatchObject({ convention: 'plainWords', point: 'nail', left: [], right: [] });
-    expect(off.body.written!.front[0]).toEqual({ part: 'offset', text: `${(plan.offset + 0.004).toFixed(3)} m offset`, ruled: true, unusual: false });
+    expect(off.body.written!.front[0]).toEqual({
+      part: 'offset',
+      text: `${(plan.offset + 0.004).toFixed(3)} m offset`,
+      ruled: true,
+      unusual: false,
+    });
     expect(off.body.stakeText).toEqual([...off.body.written!.front, ...off.body.written!.back].map(({ text }) => text));
   });
   it('follows what is written anew everywhere but in the book, which has both', () => {
@@ -63,15 +73,24 @@ describe('a stake', () => {
     // A line that stands on another side is another stake, though the lines in order read the same.
     const { front, back, ...sides } = mark.body.written!;
     const written = { ...sides, front: front.slice(0, -1), back: [front.at(-1)!, ...back] };
-    expect(writingBody(story.state, work, plan, { ...mark, body: { ...mark.body, written } })).toMatchObject({ stakeText: mark.body.stakeText });
+    expect(writingBody(story.state, work, plan, { ...mark, body: { ...mark.body, written } })).toMatchObject({
+      stakeText: mark.body.stakeText,
+    });
     handOver(story, work, marks);
     const issued = cutSheet(story.state, story.trust(), asked(work), null);
     const rules = structuredClone(SHIPPED_CONVENTIONS.plainWords) as FactBody<'convention'>['rules'];
-    story.say('convention', { convention: story.markId('K1'), rules: { ...rules, fill: 'RAISE' }, retired: false, supersedes: null });
+    story.say('convention', {
+      convention: story.markId('K1'),
+      rules: { ...rules, fill: 'RAISE' },
+      retired: false,
+      supersedes: null,
+    });
     story.say('site', { ...story.state.settings, convention: story.markId('K1') });
     expect(sheetNotices(story.state, story.trust())).toEqual([]);
     const body = writingBody(story.state, work, plan, mark)!;
-    expect(body.stakeText.filter((line, i) => line !== mark.body.stakeText[i])).toEqual([expect.stringMatching(/^RAISE 0\.\d{3} m to finished floor$/)]);
+    expect(body.stakeText.filter((line, i) => line !== mark.body.stakeText[i])).toEqual([
+      expect.stringMatching(/^RAISE 0\.\d{3} m to finished floor$/),
+    ]);
     const writing = story.say('writing', body);
     const { state } = story;
     expect(
@@ -83,29 +102,45 @@ describe('a stake', () => {
       ),
     ).toBeNull();
     const crew = crewView(state, story.trust(), { label: 'x', roots: null, who: 'Mara', at: story.instant() });
-    expect(crew.marks.find(({ id }) => id === mark.id)).toMatchObject({ stakeText: body.stakeText, written: { convention: story.markId('K1') } });
+    expect(crew.marks.find(({ id }) => id === mark.id)).toMatchObject({
+      stakeText: body.stakeText,
+      written: { convention: story.markId('K1') },
+    });
     expect(crew.marks.find(({ id }) => id === other.id)!.stakeText).toEqual(other.body.stakeText);
     const sheet = cutSheet(state, story.trust(), asked(work), issued);
-    expect(sheet.rows.find((row) => row.mark === mark.id)).toMatchObject({ stakeText: body.stakeText, hubZ: mark.body.hubZ });
+    expect(sheet.rows.find((row) => row.mark === mark.id)).toMatchObject({
+      stakeText: body.stakeText,
+      hubZ: mark.body.hubZ,
+    });
     expect(sheet.changes).toEqual([{ name: mark.body.name, change: 'writtenAnew' }]);
     expect(sheetNotices(state, story.trust())[0]!.marks).toEqual([{ name: mark.body.name, trouble: 'rewritten' }]);
     expect(state.timeline.find(({ id }) => id === mark.id)!.body).toMatchObject({ stakeText: mark.body.stakeText });
-    expect(bookLine(state, writing).text).toBe(`The stake of ${mark.body.name} is written anew: ${body.stakeText.join(' · ')}`);
+    expect(bookLine(state, writing).text).toBe(
+      `The stake of ${mark.body.name} is written anew: ${body.stakeText.join(' · ')}`,
+    );
     story.say('withdrawal', { record: writing.id, occupation: null, reason: 'the wrong stake' });
-    expect([...story.state.marks.values()].find(({ id }) => id === mark.id)!.body.stakeText).toEqual(mark.body.stakeText);
+    expect([...story.state.marks.values()].find(({ id }) => id === mark.id)!.body.stakeText).toEqual(
+      mark.body.stakeText,
+    );
   });
   it('is off by what it stands off along its way, and by nothing on the thing itself', () => {
     const plan = { place: { e: 2, n: 0 }, design: { e: 0, n: 0 }, offset: 2 };
     expect(offsetAsSet(plan, { e: 2.01, n: 0.5 })).toBeCloseTo(2.01, 12);
     expect(offsetAsSet({ ...plan, offset: 0, place: plan.design }, { e: 0.2, n: 0 })).toBe(0);
     // Off both sides of a corner the way is longer than the offset.
-    expect(offsetAsSet({ place: { e: 2, n: 2 }, design: { e: 0, n: 0 }, offset: 2 }, { e: 2.01, n: 2.01 })).toBeCloseTo(2.01, 12);
+    expect(offsetAsSet({ place: { e: 2, n: 2 }, design: { e: 0, n: 0 }, offset: 2 }, { e: 2.01, n: 2.01 })).toBeCloseTo(
+      2.01,
+      12,
+    );
   });
   it('follows the convention of its package, of its site, or plain words', () => {
     const story = new Story().control();
     const own = story.say('convention', {
       convention: '77777777-7777-4777-8777-777777777777',
-      rules: { ...structuredClone(SHIPPED_CONVENTIONS.pegLevels), name: 'Ours' } as unknown as FactBody<'convention'>['rules'],
+      rules: {
+        ...structuredClone(SHIPPED_CONVENTIONS.pegLevels),
+        name: 'Ours',
+      } as unknown as FactBody<'convention'>['rules'],
       retired: false,
       supersedes: null,
     });
@@ -124,7 +159,12 @@ describe('a stake', () => {
       ['outsideFace', ['face']],
       ['finishedFloor', ['topOfKerb']],
     ]);
-    expect(reading).toMatchObject({ name: work.body.plans[0]!.name, carrier: 'lath', point: 'nail', rounding: { offset: 'hundredth', height: 'hundredth' } });
+    expect(reading).toMatchObject({
+      name: work.body.plans[0]!.name,
+      carrier: 'lath',
+      point: 'nail',
+      rounding: { offset: 'hundredth', height: 'hundredth' },
+    });
     expect(reading.reach.way).toMatch(/^(face|line)$/);
     expect(reading.lines[0]).toHaveLength(3);
     expect(reading.heights).toHaveLength(1);
@@ -142,7 +182,9 @@ describe('a mark that is said to be gone or hit', () => {
     expect(progressOf(state, story.trust())[0]).toMatchObject({ set: marks.length - 1 });
     expect(isOpen(roundOf(state, story.trust(), work, null).find(({ mark }) => mark?.id === marks[0]!.id)!)).toBe(true);
     expect(
-      crewView(state, story.trust(), { label: 'x', roots: null, who: 'Mara', at: story.instant() }).marks.find(({ id }) => id === marks[0]!.id)!.standing,
+      crewView(state, story.trust(), { label: 'x', roots: null, who: 'Mara', at: story.instant() }).marks.find(
+        ({ id }) => id === marks[0]!.id,
+      )!.standing,
     ).toBe('destroyed');
     story.set(solution, work, 0);
     expect(restakeList(story.state)).toEqual([]);
@@ -196,7 +238,9 @@ describe('a sheet that was issued', () => {
     story.set(solution, work, 1, { supersedes: marks[1]!.id });
     expect(sheetNotices(story.state, story.trust())).toEqual([]);
     story.set(solution, work, 0, { off: { e: 0.004, n: 0.003 }, supersedes: marks[0]!.id });
-    expect(sheetNotices(story.state, story.trust())[0]!.marks).toEqual([{ name: marks[0]!.body.name, trouble: 'setAgain' }]);
+    expect(sheetNotices(story.state, story.trust())[0]!.marks).toEqual([
+      { name: marks[0]!.body.name, trouble: 'setAgain' },
+    ]);
   });
   it('can be of a part of the package, says both heights, until when it holds, and what changed by its figures', () => {
     const { story, work } = hall();
@@ -204,15 +248,32 @@ describe('a sheet that was issued', () => {
     const part = cutSheet(
       story.state,
       story.trust(),
-      { ...asked(work), selection: { name: 'north', keys }, bothHeights: true, validUntil: '2031-06-01', givenTo: 'Ada', remarks: 'pour' },
+      {
+        ...asked(work),
+        selection: { name: 'north', keys },
+        bothHeights: true,
+        validUntil: '2031-06-01',
+        givenTo: 'Ada',
+        remarks: 'pour',
+      },
       null,
     );
-    expect(part).toMatchObject({ selection: 'north', bothHeights: true, validUntil: '2031-06-01', givenTo: 'Ada', remarks: 'pour', convention: 'Plain words' });
+    expect(part).toMatchObject({
+      selection: 'north',
+      bothHeights: true,
+      validUntil: '2031-06-01',
+      givenTo: 'Ada',
+      remarks: 'pour',
+      convention: 'Plain words',
+    });
     expect(part.rows).toHaveLength(3);
-    const other = { ...part, rows: part.rows.map((row, i) => (i === 0 ? { ...row, designZ: row.designZ! + 0.1 } : row)) } as CutSheet;
-    expect(cutSheet(story.state, story.trust(), { ...asked(work), selection: { name: 'north', keys } }, other).changes).toEqual([
-      { name: part.rows[0]!.name, change: 'figures' },
-    ]);
+    const other = {
+      ...part,
+      rows: part.rows.map((row, i) => (i === 0 ? { ...row, designZ: row.designZ! + 0.1 } : row)),
+    } as CutSheet;
+    expect(
+      cutSheet(story.state, story.trust(), { ...asked(work), selection: { name: 'north', keys } }, other).changes,
+    ).toEqual([{ name: part.rows[0]!.name, change: 'figures' }]);
   });
 });
 
@@ -220,11 +281,18 @@ describe('the crew’s page', () => {
   it('shows the packages of its link and no others, each mark with how it is read', () => {
     const { story, work, marks } = hall();
     const other = story.work({ name: 'Other hubs' }, 'O');
-    const view = crewView(story.state, story.trust(), { label: 'Formwork', roots: [work.id], who: 'Mara 555', at: story.instant() });
+    const view = crewView(story.state, story.trust(), {
+      label: 'Formwork',
+      roots: [work.id],
+      who: 'Mara 555',
+      at: story.instant(),
+    });
     expect(view.packages).toEqual([work.body.name]);
     expect(view.marks.map(({ id }) => id).sort()).toEqual(marks.map(({ id }) => id).sort());
     expect(view).toMatchObject({ who: 'Mara 555', label: 'Formwork', languages: ['en'] });
-    expect(crewView(story.state, story.trust(), { label: '', roots: null, who: 'x', at: story.instant() }).packages).toContain(other.body.name);
+    expect(
+      crewView(story.state, story.trust(), { label: '', roots: null, who: 'x', at: story.instant() }).packages,
+    ).toContain(other.body.name);
   });
   it('speaks as a crew, in whose name nobody works', () => {
     const story = new Story();

@@ -18,13 +18,20 @@ const outcomeOf = (draft: ReturnType<typeof stationDraft>) => {
   if (!draft.outcome?.ok) throw new Error(draft.outcome?.error.code ?? 'nothing yet');
   return draft.outcome.value;
 };
-const codesOf = (draft: ReturnType<typeof stationDraft>) => outcomeOf(draft).judgement.because.map((reason) => reason.code);
+const codesOf = (draft: ReturnType<typeof stationDraft>) =>
+  outcomeOf(draft).judgement.because.map((reason) => reason.code);
 
 /** Over K1, which is listed so much higher than it stands. */
 function overK1(off = 0, sights: readonly ControlName[] = ['K2', 'K3', 'K4'], more = {}) {
   const story = new Story().control().control(['K1'], { z: PLACES.K1.z + off });
   const mark = story.state.control.find((each) => each.id === story.markId('K1'))!;
-  const occupation = story.stand(PLACES.K1).occupy('S1', { method: 'overMark', over: { mark: mark.id, revision: mark.revision.id, centringSdMm: 1 }, ...more });
+  const occupation = story
+    .stand(PLACES.K1)
+    .occupy('S1', {
+      method: 'overMark',
+      over: { mark: mark.id, revision: mark.revision.id, centringSdMm: 1 },
+      ...more,
+    });
   for (const name of sights) story.sight(occupation, name);
   return { story, occupation, mark };
 }
@@ -34,9 +41,17 @@ describe('the height of a station over a mark', () => {
     const { story, occupation, mark } = overK1(-0.3);
     expect(codesOf(stationDraft(story.state, occupation, {}))).toContain('OCCUPIED_HEIGHT_OFF');
     const solution = story.decide(occupation, 'accepted', {}, '', { heightFrom: 'benchmarks' });
-    expect(solution.fact.body).toMatchObject({ method: 'overMark', heightFrom: 'benchmarks', result: { z: expect.closeTo(PLACES.K1.z, 4) } });
+    expect(solution.fact.body).toMatchObject({
+      method: 'overMark',
+      heightFrom: 'benchmarks',
+      result: { z: expect.closeTo(PLACES.K1.z, 4) },
+    });
     const held = heldUses(solution.fact, occupation);
-    expect(held.filter((use) => use.height).map((use) => use.control)).toEqual([story.markId('K2'), story.markId('K3'), story.markId('K4')]);
+    expect(held.filter((use) => use.height).map((use) => use.control)).toEqual([
+      story.markId('K2'),
+      story.markId('K3'),
+      story.markId('K4'),
+    ]);
     expect(held.find((use) => use.control === mark.id)).toMatchObject({ plan: true, height: false });
     // Later it is computed again from the same, and nothing else.
     const { unnoticed } = reliabilityOf(story.state, solution, { plan: 0.01, height: 0.01, work: [] })!.height!;
@@ -51,7 +66,9 @@ describe('the height of a station over a mark', () => {
     expect(usedBy(solution, story.markId('K2'))).toEqual({ plan: true, height: false });
     const record = trustRecords(story.state).find((each) => each.type === 'solution')!;
     expect(record.uses.filter((use) => use.height).map((use) => use.control)).toEqual([story.markId('K1')]);
-    expect(proofCandidates(story.state, solution, ['height']).find((each) => each.mark.id === story.markId('K2'))!.proves).toEqual(['height']);
+    expect(
+      proofCandidates(story.state, solution, ['height']).find((each) => each.mark.id === story.markId('K2'))!.proves,
+    ).toEqual(['height']);
     const held = story.decide(occupation, 'accepted', {}, '', { heightFrom: 'both' });
     expect(usedBy(held, story.markId('K2'))).toEqual({ plan: true, height: true });
     expect(usedBy(held, story.markId('K1'))).toEqual({ plan: true, height: true });
@@ -101,9 +118,29 @@ describe('the height of a station over a mark', () => {
     const front = { e: 4090, n: 7960, z: 5.4 };
     const mark = newId();
     story.shoot(first.occupation, 'control', { kind: 'control', mark }, front);
-    const listed = { name: 'N1', ...front, z: front.z - 0.2, sdHMm: 2, sdZMm: 2, kind: 'nail', usePlan: true, useHeight: true, forProof: false } as const;
-    const fact = story.say('control', { mark, ...listed, condition: 'usable', note: '', source: '', parent: first.fact.id, supersedes: null });
-    const next = story.stand(front).occupy('S2', { method: 'overMark', over: { mark, revision: fact.id, centringSdMm: 1 } });
+    const listed = {
+      name: 'N1',
+      ...front,
+      z: front.z - 0.2,
+      sdHMm: 2,
+      sdZMm: 2,
+      kind: 'nail',
+      usePlan: true,
+      useHeight: true,
+      forProof: false,
+    } as const;
+    const fact = story.say('control', {
+      mark,
+      ...listed,
+      condition: 'usable',
+      note: '',
+      source: '',
+      parent: first.fact.id,
+      supersedes: null,
+    });
+    const next = story
+      .stand(front)
+      .occupy('S2', { method: 'overMark', over: { mark, revision: fact.id, centringSdMm: 1 } });
     for (const name of ['K2', 'K3'] as const) story.sight(next, name);
     const draft = stationDraft(story.state, next, {}, { heightFrom: 'benchmarks' });
     expect(outcomeOf(draft).result.height!.z).toBeCloseTo(front.z, 4);
@@ -117,11 +154,16 @@ describe('sights with a typed direction', () => {
     const { story, occupation } = overK1(0, ['K2', 'K3'], { assumed });
     const unused = Object.fromEntries([...story.state.sights.keys()].map((id) => [id, { plan: false, height: true }]));
     const draft = stationDraft(story.state, occupation, unused);
-    expect(codesOf(draft)).toEqual(expect.arrayContaining(['ASSUMED_DIRECTION', 'TYPED_DIRECTION_FITS', 'HEIGHTS_AGREE']));
+    expect(codesOf(draft)).toEqual(
+      expect.arrayContaining(['ASSUMED_DIRECTION', 'TYPED_DIRECTION_FITS', 'HEIGHTS_AGREE']),
+    );
     const solution = story.decide(occupation, 'provisional', { plan: false }, 'a yard of its own');
     expect(solution.fact.body.method).toBe('assumed');
     expect(usedBy(solution, story.markId('K2'))).toEqual({ plan: false, height: false });
-    expect(proofCandidates(story.state, solution).find((each) => each.mark.id === story.markId('K2'))!.proves).toEqual(['plan', 'height']);
+    expect(proofCandidates(story.state, solution).find((each) => each.mark.id === story.markId('K2'))!.proves).toEqual([
+      'plan',
+      'height',
+    ]);
   });
 
   it('tell a direction that was typed wrongly, used or not', () => {
@@ -144,7 +186,11 @@ describe('the height of a station on lines', () => {
     const occupation = story.occupy('S1', { method: 'onLines' });
     siteLines(story.state).forEach((line, i) => {
       const f = 0.3 + 0.1 * i;
-      const place = { e: line.from.e + f * (line.to.e - line.from.e), n: line.from.n + f * (line.to.n - line.from.n), z: 5.5 };
+      const place = {
+        e: line.from.e + f * (line.to.e - line.from.e),
+        n: line.from.n + f * (line.to.n - line.from.n),
+        z: 5.5,
+      };
       story.shoot(occupation, 'station', line.target, place);
     });
     const near = { e: 4030, n: 8000 };
@@ -168,7 +214,9 @@ describe('the mark to sight next', () => {
     const occupation = story.occupy('S1');
     for (const name of ['K2', 'K3'] as const) story.sight(occupation, name);
     const asked = { plan: 0.01, height: 0.01, work: [] };
-    const offered = nextSights(story.state, stationDraft(story.state, occupation, {}, { asked }), asked).map((each) => each.name);
+    const offered = nextSights(story.state, stationDraft(story.state, occupation, {}, { asked }), asked).map(
+      (each) => each.name,
+    );
     expect(offered).not.toContain(story.markId('Q1'));
     expect(offered).toContain(story.markId('K4'));
   });

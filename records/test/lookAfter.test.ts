@@ -1,9 +1,21 @@
 import { describe, expect, it } from '@jest/globals';
-import { controlConcerns, controlReport, dayDrift, helpPackage, isOverdue, mayDecide, outsideWork, proofAge, roleOf, stationDraft } from '@idle-marker/records';
+import {
+  controlConcerns,
+  controlReport,
+  dayDrift,
+  helpPackage,
+  isOverdue,
+  mayDecide,
+  outsideWork,
+  proofAge,
+  roleOf,
+  stationDraft,
+} from '@idle-marker/records';
 import { HALL, newId, Story } from './story.ts';
 
 const NOW = new Date('2031-05-06T09:00:00Z');
-const codes = (story: Story, now = NOW) => controlConcerns(story.state, now).map((concern) => `${concern.code} ${concern.mark.revision.body.name}`);
+const codes = (story: Story, now = NOW) =>
+  controlConcerns(story.state, now).map((concern) => `${concern.code} ${concern.mark.revision.body.name}`);
 
 describe('control that wants looking after', () => {
   it('is nothing on a site of firm marks', () => {
@@ -13,7 +25,10 @@ describe('control that wants looking after', () => {
   it('soft marks are told of a week before their day, and after it', () => {
     const story = new Story().control(['K1'], { kind: 'stake', useBefore: '2031-05-12' });
     expect(controlConcerns(story.state, NOW)).toMatchObject([{ code: 'USE_SOON', days: 6 }]);
-    expect(controlConcerns(story.state, new Date('2031-05-14T09:00:00Z'))[0]).toMatchObject({ code: 'USE_SOON', days: -2 });
+    expect(controlConcerns(story.state, new Date('2031-05-14T09:00:00Z'))[0]).toMatchObject({
+      code: 'USE_SOON',
+      days: -2,
+    });
     expect(codes(new Story().control(['K1'], { useBefore: '2031-06-20' }))).toEqual([]);
   });
 
@@ -31,7 +46,9 @@ describe('control that wants looking after', () => {
     const story = new Story().control(['K1'], { kind: 'cross' });
     const later = new Date('2031-05-24T09:00:00Z');
     expect(codes(story, later)).toEqual(['REFRESH K1']);
-    story.wait(17 * 24 * 60).say('visit', { mark: story.markId('K1'), outcome: 'refreshed', labelRead: false, note: '' });
+    story
+      .wait(17 * 24 * 60)
+      .say('visit', { mark: story.markId('K1'), outcome: 'refreshed', labelRead: false, note: '' });
     expect(codes(story, later)).toEqual([]);
   });
 
@@ -53,11 +70,21 @@ describe('the control report', () => {
     const solution = story.decide(occupation);
     story.prove(solution, 'P1', { e: 0.03 });
     const report = controlReport(story.state, story.instant(), story.who);
-    expect(report).toMatchObject({ by: 'Mara Lindqvist', surveyor: 'the survey office', usable: 4, unproven: [], pairs: [] });
+    expect(report).toMatchObject({
+      by: 'Mara Lindqvist',
+      surveyor: 'the survey office',
+      usable: 4,
+      unproven: [],
+      pairs: [],
+    });
     // What a station is worth goes along with what it found.
     expect(report.notices.join(' ')).toMatch(/A proof of station S1 failed in plan, and nothing has answered it/);
     expect(report.rows[0]).toMatchObject({ name: 'P1', propose: 'sightAgain', proof: true, usedBy: [] });
-    expect(report.rows.find((row) => row.name === 'K1')).toMatchObject({ usedBy: ['S1'], leftOutBy: [], propose: 'nothing' });
+    expect(report.rows.find((row) => row.name === 'K1')).toMatchObject({
+      usedBy: ['S1'],
+      leftOutBy: [],
+      propose: 'nothing',
+    });
     expect(report.rows.find((row) => row.name === 'P2')).toMatchObject({ usedBy: [], proof: false, dEMm: null });
   });
 
@@ -133,7 +160,12 @@ describe('a due proof', () => {
     story.prove(solution, 'P1');
     const ask = () => {
       const now = new Date(story.instant());
-      return isOverdue(story.state, proofAge(story.state, story.trust(), story.state.accepted[0]!, now), story.state.accepted[0]!, now);
+      return isOverdue(
+        story.state,
+        proofAge(story.state, story.trust(), story.state.accepted[0]!, now),
+        story.state.accepted[0]!,
+        now,
+      );
     };
     expect(ask()).toBe(false);
     story.wait(70);
@@ -156,7 +188,12 @@ describe('a set-up packed for a colleague', () => {
     story.sight(occupation, 'K2');
     story.control(['K1'], { note: 'surveyed anew' });
     const draft = stationDraft(story.state, occupation, {});
-    const packed = helpPackage(story.state, occupation, { at: story.instant(), question: 'K1?', judgement: draft.contradiction, sentences: ['x'] });
+    const packed = helpPackage(story.state, occupation, {
+      at: story.instant(),
+      question: 'K1?',
+      judgement: draft.contradiction,
+      sentences: ['x'],
+    });
     expect(packed).toMatchObject({ form: 'idle-marker-set-up', station: 'S1', question: 'K1?', sentences: ['x'] });
     expect(packed.facts.filter((fact) => fact.type === 'sight')).toHaveLength(2);
     expect(packed.control.filter((revision) => revision.body.name === 'K1')).toHaveLength(2);

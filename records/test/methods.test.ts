@@ -37,7 +37,10 @@ describe('a station carried forward', () => {
     const mark = newId();
     const sights = [0, 1, 2].map(() => story.shoot(first.occupation, 'control', { kind: 'control', mark }, FRONT));
     const measured = measuredMark(story.state, first, sights)!;
-    const front = story.say('control', ownControlBody(first, measured, { mark, name: 'N1', kind: 'nail', note: '', spot: '' }));
+    const front = story.say(
+      'control',
+      ownControlBody(first, measured, { mark, name: 'N1', kind: 'nail', note: '', spot: '' }),
+    );
     const ground = story.say('control', stationMark(newId(), first.occupation, first.fact.body.result, first.fact.id));
     story.say('close', { occupation: first.occupation.id, note: '' });
     story.stand(FRONT);
@@ -59,7 +62,15 @@ describe('a station carried forward', () => {
     const [[firstVariance]] = first.fact.body.result.covariance as [[number]];
     expect(result.covariance[0]![0]).toBeGreaterThan(firstVariance);
     expect(result.sdOrientation).toBeGreaterThan(0);
-    const body = solutionBody(story.state, next, stationDraft(story.state, next, {}), result, 'grid', () => ({ plan: true, height: true }), null);
+    const body = solutionBody(
+      story.state,
+      next,
+      stationDraft(story.state, next, {}),
+      result,
+      'grid',
+      () => ({ plan: true, height: true }),
+      null,
+    );
     expect(body.method).toBe('carried');
     expect(body.uses.some((use) => use.control === next.body.over!.mark)).toBe(true);
   });
@@ -69,9 +80,14 @@ describe('a station carried forward', () => {
     const { e, n, z } = ground.body;
     story.shoot(next, 'station', { kind: 'control', mark: ground.body.mark }, { e: e!, n: n!, z: z! });
     story.sight(next, 'K2');
-    expect(outcomeOf(stationDraft(story.state, next, {})).judgement.because.map((each) => each.code)).toContain('OVER_SEVERAL_BACKSIGHTS');
+    expect(outcomeOf(stationDraft(story.state, next, {})).judgement.because.map((each) => each.code)).toContain(
+      'OVER_SEVERAL_BACKSIGHTS',
+    );
     const given = new Story().control();
-    const over = given.occupy('S9', { method: 'overMark', over: { mark: given.markId('K1'), revision: given.state.control[0]!.revision.id, centringSdMm: 1 } });
+    const over = given.occupy('S9', {
+      method: 'overMark',
+      over: { mark: given.markId('K1'), revision: given.state.control[0]!.revision.id, centringSdMm: 1 },
+    });
     expect(broughtFrom(given.state, over)).toBeNull();
   });
 });
@@ -107,7 +123,15 @@ describe('a typed direction', () => {
     const draft = stationDraft(story.state, occupation, {});
     const { result, judgement } = outcomeOf(draft);
     expect(judgement.because[0]!.code).toBe('ASSUMED_DIRECTION');
-    const body = solutionBody(story.state, occupation, draft, result, 'grid', () => ({ plan: true, height: true }), null);
+    const body = solutionBody(
+      story.state,
+      occupation,
+      draft,
+      result,
+      'grid',
+      () => ({ plan: true, height: true }),
+      null,
+    );
     expect(body).toMatchObject({ method: 'assumed', uses: [] });
     const solution = story.say('solution', body);
     story.say('decision', { solution: solution.id, verdict: 'provisional', reason: 'a yard of its own' });
@@ -128,9 +152,17 @@ describe('a station on drawn lines', () => {
     const occupation = story.occupy('S1', { method: 'onLines' });
     lines.forEach((line, i) => {
       const f = 0.3 + 0.1 * i;
-      const place = { e: line.from.e + f * (line.to.e - line.from.e), n: line.from.n + f * (line.to.n - line.from.n), z: 5.5 };
+      const place = {
+        e: line.from.e + f * (line.to.e - line.from.e),
+        n: line.from.n + f * (line.to.n - line.from.n),
+        z: 5.5,
+      };
       story.shoot(occupation, 'station', line.target, place);
-      if (i === 1) expect(stationDraft(story.state, occupation, {})).toMatchObject({ outcome: null, lines: [{ residual: null }, { residual: null }] });
+      if (i === 1)
+        expect(stationDraft(story.state, occupation, {})).toMatchObject({
+          outcome: null,
+          lines: [{ residual: null }, { residual: null }],
+        });
     });
     const draft = stationDraft(story.state, occupation, {}, { near: { e: 4030, n: 8000 } });
     const { result } = outcomeOf(draft);
@@ -138,7 +170,9 @@ describe('a station on drawn lines', () => {
     expect(result.n).toBeCloseTo(8000, 3);
     expect(draft).toMatchObject({ alsoHeld: 4 });
     expect(draft.lines.every((each) => Math.abs(each.residual!.off) < 1e-3)).toBe(true);
-    expect(solutionBody(story.state, occupation, draft, result, 'grid', () => ({ plan: true, height: true }), null).method).toBe('onLines');
+    expect(
+      solutionBody(story.state, occupation, draft, result, 'grid', () => ({ plan: true, height: true }), null).method,
+    ).toBe('onLines');
   });
 });
 
@@ -213,10 +247,14 @@ describe('heights alone', () => {
     story.sight(occupation, 'K2', 'station', { z: 0.04 });
     story.sight(occupation, 'K3');
     const draft = heightDraft(story.state, occupation, new Set());
-    const off = draft.outcome?.ok ? draft.outcome.value.points.filter((point) => point.leaveOneOutHeight?.exceeds).map((point) => point.name) : [];
+    const off = draft.outcome?.ok
+      ? draft.outcome.value.points.filter((point) => point.leaveOneOutHeight?.exceeds).map((point) => point.name)
+      : [];
     expect(off).toContain(story.markId('K2'));
     const without = heightDraft(story.state, occupation, new Set([story.markId('K2')]));
-    expect(without.outcome?.ok && without.outcome.value.points.some((point) => point.leaveOneOutHeight?.exceeds)).toBe(false);
+    expect(without.outcome?.ok && without.outcome.value.points.some((point) => point.leaveOneOutHeight?.exceeds)).toBe(
+      false,
+    );
   });
 });
 
@@ -244,7 +282,9 @@ describe('an entry that was wrong', () => {
 
   it('at one of the control marks moves the station, and all marks with it', () => {
     const { story, solution, marks } = slipped();
-    const k1 = [...story.state.sights.values()].find((sight) => sight.body.target.kind === 'control' && sight.body.target.mark === story.markId('K1'))!;
+    const k1 = [...story.state.sights.values()].find(
+      (sight) => sight.body.target.kind === 'control' && sight.body.target.mark === story.markId('K1'),
+    )!;
     const effects = effectsOfCorrection(story.state, correction([k1.id], solution.occupation.id, 1.6));
     expect(effects.map((effect) => effect.mark)).toEqual(marks.map((mark) => mark.id));
     expect(effects[0]!.heightMm).toBeCloseTo(effects[1]!.heightMm!, 3);
@@ -253,7 +293,9 @@ describe('an entry that was wrong', () => {
 
   it('everywhere cancels', () => {
     const { story, solution } = slipped();
-    expect(effectsOfCorrection(story.state, correction([...story.state.sights.keys()], solution.occupation.id, 1.6))).toEqual([]);
+    expect(
+      effectsOfCorrection(story.state, correction([...story.state.sights.keys()], solution.occupation.id, 1.6)),
+    ).toEqual([]);
   });
 
   it('is kept beside what was entered: the raw sight stays, later figures use the right one, and trust follows', () => {
@@ -261,7 +303,15 @@ describe('an entry that was wrong', () => {
     const body = correction([marks[0]!.body.sight], solution.occupation.id, 1.6);
     const effects = effectsOfCorrection(story.state, body);
     story.say('correction', body);
-    story.say('finding', { cause: 'recomputed', revision: null, plan: false, height: true, effects, reason: 'recomputed', supersedes: null });
+    story.say('finding', {
+      cause: 'recomputed',
+      revision: null,
+      plan: false,
+      height: true,
+      effects,
+      reason: 'recomputed',
+      supersedes: null,
+    });
     expect(story.state.sights.get(marks[0]!.body.sight)!.body.targetHeight).toBe(1.6);
     const raw = story.facts.find((fact) => fact.id === marks[0]!.body.sight) as { body: FactBody<'sight'> };
     expect(raw.body.targetHeight).toBe(1.5);
@@ -278,7 +328,9 @@ describe('an entry that was wrong', () => {
     const other = new Story().control();
     const work = other.work();
     const k1 = other.state.control.find((mark) => mark.revision.body.name === 'K1')!;
-    const over = other.stand(PLACES.K1).occupy('S1', { method: 'overMark', over: { mark: k1.id, revision: k1.revision.id, centringSdMm: 1 } });
+    const over = other
+      .stand(PLACES.K1)
+      .occupy('S1', { method: 'overMark', over: { mark: k1.id, revision: k1.revision.id, centringSdMm: 1 } });
     other.sight(over, 'K2');
     other.sight(over, 'K3');
     const station = other.decide(over);
@@ -298,7 +350,14 @@ describe('an entry that was wrong', () => {
       const effects = effectsOfCorrection(story.state, body);
       const supersedes = recomputedBefore(story.state, id)?.id ?? null;
       story.say('correction', body);
-      return story.say('finding', { cause: 'recomputed', revision: null, ...partsOfCorrections(story.state, body), effects, reason: 'x', supersedes });
+      return story.say('finding', {
+        cause: 'recomputed',
+        revision: null,
+        ...partsOfCorrections(story.state, body),
+        effects,
+        reason: 'x',
+        supersedes,
+      });
     };
     const first = keep(correction([marks[0]!.body.sight], id, 1.6));
     const second = keep(correction([marks[0]!.body.sight], id, 1.502));
@@ -323,7 +382,14 @@ describe('an entry that was wrong', () => {
     expect(effects[0]!.planMm).toBeCloseTo(30, 0);
     expect(Math.abs(effects[0]!.heightMm!)).toBeLessThan(5);
     story.say('correction', body);
-    story.say('finding', { cause: 'recomputed', revision: null, ...partsOfCorrections(story.state, body), effects, reason: 'x', supersedes: null });
+    story.say('finding', {
+      cause: 'recomputed',
+      revision: null,
+      ...partsOfCorrections(story.state, body),
+      effects,
+      reason: 'x',
+      supersedes: null,
+    });
     expect(story.state.sights.get(marks[0]!.body.sight)!.body.prismConstantMm).toBe(-30);
     const standing = story.trust().marks.find((mark) => mark.id === marks[0]!.id)!;
     expect(standing.plan).toMatchObject({ standing: 'inDoubt', because: ['RECOMPUTED'] });
@@ -333,7 +399,12 @@ describe('an entry that was wrong', () => {
   it('of the target at all marks of the station cannot be told from the place alone: the fit shows it', () => {
     const { story, solution } = slipped();
     const sights = [...story.state.sights.keys()];
-    const effects = effectsOfCorrection(story.state, { what: 'prismConstant', occupation: solution.occupation.id, sights, value: -0.03 });
+    const effects = effectsOfCorrection(story.state, {
+      what: 'prismConstant',
+      occupation: solution.occupation.id,
+      sights,
+      value: -0.03,
+    });
     // Control all round holds the station where it is; the marks come 30 mm nearer.
     for (const effect of effects) expect(effect.planMm!).toBeGreaterThan(15);
   });
@@ -355,7 +426,10 @@ describe('an entry that was wrong', () => {
       station: second.fact.id,
       reason: 'the legs were hit before',
     };
-    expect([...story.state.sights.values()].filter(canBeRehung).map((sight) => sight.id)).toEqual([sound.body.sight, off.body.sight]);
+    expect([...story.state.sights.values()].filter(canBeRehung).map((sight) => sight.id)).toEqual([
+      sound.body.sight,
+      off.body.sight,
+    ]);
     const effects = effectsOfCorrection(story.state, body);
     expect(effects).toHaveLength(1);
     expect(effects[0]!.mark).toBe(off.id);
@@ -369,8 +443,13 @@ describe('an entry that was wrong', () => {
     const standing = (id: string) => story.trust().marks.find((mark) => mark.id === id)!.plan.standing;
     expect(standing(off.id)).toBe('held');
     expect(standing(sound.id)).not.toBe('held');
-    for (const station of [first, second]) expect(factsOfOccupation(story.state, station.occupation.id).some((fact) => fact.type === 'correction')).toBe(true);
-    expect(bookLine(story.state, story.state.corrections[0]!).text).toBe('S1: 1 sight found to have been taken from S2: the legs were hit before');
+    for (const station of [first, second])
+      expect(factsOfOccupation(story.state, station.occupation.id).some((fact) => fact.type === 'correction')).toBe(
+        true,
+      );
+    expect(bookLine(story.state, story.state.corrections[0]!).text).toBe(
+      'S1: 1 sight found to have been taken from S2: the legs were hit before',
+    );
   });
 
   it('of marks that hang on another station since counts them there, and keeps what was told of the others', () => {
@@ -388,9 +467,24 @@ describe('an entry that was wrong', () => {
       story.say('correction', { ...body, reason: 'x' });
       return story.say('finding', { cause: 'recomputed', revision: null, ...parts, effects, reason: 'x', supersedes });
     };
-    const rose = keep({ what: 'targetHeight', occupation: first.occupation.id, sights: [other.body.sight], value: 1.6 });
-    const rehung = keep({ what: 'station', occupation: first.occupation.id, sights: [off.body.sight], station: second.fact.id });
-    const last = keep({ what: 'targetHeight', occupation: second.occupation.id, sights: [off.body.sight], value: 1.52 });
+    const rose = keep({
+      what: 'targetHeight',
+      occupation: first.occupation.id,
+      sights: [other.body.sight],
+      value: 1.6,
+    });
+    const rehung = keep({
+      what: 'station',
+      occupation: first.occupation.id,
+      sights: [off.body.sight],
+      station: second.fact.id,
+    });
+    const last = keep({
+      what: 'targetHeight',
+      occupation: second.occupation.id,
+      sights: [off.body.sight],
+      value: 1.52,
+    });
     expect([rehung.body.supersedes, last.body.supersedes]).toEqual([rose.id, rehung.id]);
     const told = new Map(last.body.effects.map((effect) => [effect.mark, effect]));
     expect(told.get(off.id)!.heightMm).toBeCloseTo(-20, 0);
@@ -404,7 +498,9 @@ describe('an entry that was wrong', () => {
     const { story, solution } = slipped();
     const measured = story.measure(solution, PLACES.P1, { name: 'Kerb 1' });
     const about = { occupation: solution.occupation.id, value: 1.6 };
-    expect(measuredWith(story.state, { what: 'targetHeight', ...about, sights: measured.body.sights })).toEqual([measured]);
+    expect(measuredWith(story.state, { what: 'targetHeight', ...about, sights: measured.body.sights })).toEqual([
+      measured,
+    ]);
     expect(measuredWith(story.state, { what: 'instrumentHeight', ...about, sights: [] })).toEqual([measured]);
     expect(measuredWith(story.state, { what: 'targetHeight', ...about, sights: [newId()] })).toEqual([]);
   });

@@ -14,7 +14,8 @@ describe('a station whose control was revised since', () => {
     story.control(['K2'], { note: 'repainted' });
     expect(olderControl(story.state, solution)).toBeNull();
     story.control(['K1', 'K2', 'K3', 'K4'], {});
-    for (const name of ['K1', 'K2', 'K3', 'K4'] as const) story.control([name], { e: PLACES[name].e + 0.02, z: PLACES[name].z + 0.01 });
+    for (const name of ['K1', 'K2', 'K3', 'K4'] as const)
+      story.control([name], { e: PLACES[name].e + 0.02, z: PLACES[name].z + 0.01 });
     const [older] = stationsOnOlderControl(story.state);
     expect(older!.marks.map((mark) => mark.name)).toEqual(['K1', 'K2', 'K3', 'K4']);
     expect(older).toMatchObject({
@@ -34,13 +35,19 @@ describe('a station whose control was revised since', () => {
     const story = new Story().control();
     const mark = story.state.control.find((each) => each.id === story.markId('K1'))!;
     story.stand(PLACES.K1);
-    const occupation = story.occupy('S1', { method: 'overMark', over: { mark: mark.id, revision: mark.revision.id, centringSdMm: 1 } });
+    const occupation = story.occupy('S1', {
+      method: 'overMark',
+      over: { mark: mark.id, revision: mark.revision.id, centringSdMm: 1 },
+    });
     for (const name of ['K2', 'K3'] as const) story.sight(occupation, name);
     const solution = story.decide(occupation);
     story.control(['K2'], { z: PLACES.K2.z + 0.1 });
     expect(olderControl(story.state, solution)).toBeNull();
     story.control(['K1'], { z: PLACES.K1.z + 0.1 });
-    expect(olderControl(story.state, solution)).toMatchObject({ marks: [{ name: 'K1', plan: 0 }], change: { height: expect.closeTo(0.1, 6) } });
+    expect(olderControl(story.state, solution)).toMatchObject({
+      marks: [{ name: 'K1', plan: 0 }],
+      change: { height: expect.closeTo(0.1, 6) },
+    });
     story.control(['K1'], { e: null, n: null, usePlan: false });
     const none = olderControl(story.state, solution)!;
     expect(none.change).toBeNull();

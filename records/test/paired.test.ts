@@ -61,7 +61,13 @@ class PairedStory {
 
   begin(classId = 'earthworks'): PairedSolution {
     const { state } = this.story;
-    const { solution, decision } = pairedBodies(state, this.occupation, this.pairing, heightDraft(state, this.occupation, new Set()), classId)!;
+    const { solution, decision } = pairedBodies(
+      state,
+      this.occupation,
+      this.pairing,
+      heightDraft(state, this.occupation, new Set()),
+      classId,
+    )!;
     const fact = this.story.say('solution', solution);
     this.story.say('decision', { solution: fact.id, ...decision }, 0);
     return this.paired;
@@ -71,7 +77,12 @@ class PairedStory {
     return pairedInForce(this.story.state, this.occupation)!;
   }
 
-  position(sight: Fact<'sight'>, place: Shift, shift: Shift, change: Partial<FactBody<'position'>> = {}): Fact<'position'> {
+  position(
+    sight: Fact<'sight'>,
+    place: Shift,
+    shift: Shift,
+    change: Partial<FactBody<'position'>> = {},
+  ): Fact<'position'> {
     return this.story.say(
       'position',
       {
@@ -106,8 +117,18 @@ class PairedStory {
     const { paired } = this;
     const asked = state.classes.find(({ id }) => id === paired.solution.body.class)!;
     const { check, plan, height } = judgePairedProof(state, paired, mark, position, sight, asked);
-    const body = { solution: paired.solution.id, sight: sight.id, position: position.id, control: mark.id, revision: mark.revision.id };
-    return this.story.say('proof', { ...body, class: asked.id, plan, height, result: checkJson(check), supersedes: null }, 0);
+    const body = {
+      solution: paired.solution.id,
+      sight: sight.id,
+      position: position.id,
+      control: mark.id,
+      revision: mark.revision.id,
+    };
+    return this.story.say(
+      'proof',
+      { ...body, class: asked.id, plan, height, result: checkJson(check), supersedes: null },
+      0,
+    );
   }
 
   set(work: Fact<'package'>, i: number, shift: Shift = NO_SHIFT): Fact<'mark'> {
@@ -118,7 +139,17 @@ class PairedStory {
     const position = this.position(sight, place, shift);
     const { state, paired } = { state: this.story.state, paired: this.paired };
     const stake = pairedStake(keptPlace(state, paired, position, sight), plan)!;
-    const setting = { solution: paired.solution, work, plan, sight, position, stake, hubZ: stake.measured.z, groundZ: null, shots: 1 };
+    const setting = {
+      solution: paired.solution,
+      work,
+      plan,
+      sight,
+      position,
+      stake,
+      hubZ: stake.measured.z,
+      groundZ: null,
+      shots: 1,
+    };
     return this.story.say('mark', markBody(state, { ...setting, state: 'confirmed', supersedes: null }), 0);
   }
 }
@@ -192,8 +223,16 @@ describe('plan from a receiver, height from the instrument', () => {
     told.prove('P2', { e: 0.01, n: 0, z: 0 });
     const { rows } = controlReport(told.story.state, told.story.instant(), told.story.who);
     const row = (name: string) => rows.find((each) => each.name === name)!;
-    expect(row('P1')).toMatchObject({ propose: 'nothing', proof: false, dEMm: null, byReceiver: { planMm: expect.closeTo(300, 0), isBeyond: true } });
-    expect(row('P2')).toMatchObject({ propose: 'nothing', byReceiver: { planMm: expect.closeTo(10, 0), isBeyond: false } });
+    expect(row('P1')).toMatchObject({
+      propose: 'nothing',
+      proof: false,
+      dEMm: null,
+      byReceiver: { planMm: expect.closeTo(300, 0), isBeyond: true },
+    });
+    expect(row('P2')).toMatchObject({
+      propose: 'nothing',
+      byReceiver: { planMm: expect.closeTo(10, 0), isBeyond: false },
+    });
     expect(row('P2').byReceiver!.radius95Mm!).toBeGreaterThan(10);
     expect(row('K1').byReceiver).toBeNull();
   });
@@ -239,11 +278,20 @@ describe('plan from a receiver, height from the instrument', () => {
     expect(standing(told, mark).standing).toBe('held');
     expect(mark.body.position).toBeDefined();
     const { state } = told.story;
-    const sheet = cutSheet(state, told.story.trust(), { package: work, issuedBy: 'Mara', issuedAt: told.story.instant(), timeZone: 'UTC' }, null);
-    expect(sheet.stations).toEqual([expect.objectContaining({ name: 'S1', method: 'paired', radius95Mm: null, marks: ['K1', 'K2'] })]);
+    const sheet = cutSheet(
+      state,
+      told.story.trust(),
+      { package: work, issuedBy: 'Mara', issuedAt: told.story.instant(), timeZone: 'UTC' },
+      null,
+    );
+    expect(sheet.stations).toEqual([
+      expect.objectContaining({ name: 'S1', method: 'paired', radius95Mm: null, marks: ['K1', 'K2'] }),
+    ]);
     expect(sheet.rows[0]).toMatchObject({ station: 'S1', standing: 'held' });
     const book = told.story.facts.map((fact) => bookLine(state, fact).text);
-    expect(book).toContain('S1: plan from receiver Receiver 7 (Pole 2), offset 0.120 m, antenna 1.620 m; fitted to the site within 5 mm plan, 15 mm height');
+    expect(book).toContain(
+      'S1: plan from receiver Receiver 7 (Pole 2), offset 0.120 m, antenna 1.620 m; fitted to the site within 5 mm plan, 15 mm height',
+    );
     expect(book.some((line) => /^S1: heights from K1, K2, plan from the receiver/.test(line))).toBe(true);
   });
 
@@ -263,10 +311,17 @@ describe('plan from a receiver, height from the instrument', () => {
     expect(effect!.heightMm!).toBeGreaterThan(-20);
     // All but the sight to the mark itself were taken with 1.6 m instead of 1.5.
     const sights = [...state.sights.values()].filter(({ body }) => body.purpose === 'station').map(({ id }) => id);
-    const [corrected] = effectsOfCorrection(state, { what: 'targetHeight', occupation: told.occupation.id, sights, value: HT + 0.1 });
+    const [corrected] = effectsOfCorrection(state, {
+      what: 'targetHeight',
+      occupation: told.occupation.id,
+      sights,
+      value: HT + 0.1,
+    });
     expect(corrected).toMatchObject({ mark: mark.id, planMm: null, heightMm: 100 });
     // Heights refer to the axis: the instrument's own height does not come into it.
-    expect(effectsOfCorrection(state, { what: 'instrumentHeight', occupation: told.occupation.id, sights: [], value: 1.7 })).toEqual([]);
+    expect(
+      effectsOfCorrection(state, { what: 'instrumentHeight', occupation: told.occupation.id, sights: [], value: 1.7 }),
+    ).toEqual([]);
   });
 
   it('goes on with the newest pair of the placing, and reads older positions with the one they were taken with', () => {

@@ -47,7 +47,11 @@ describe('raw sights', () => {
     expect(back).toEqual(raw);
     const again = stationOfRaw(back);
     if (!again?.ok) throw new Error('no station');
-    const { points: _points, observations: _observations, ...figures } = resectionJson(again.value) as Record<string, unknown>;
+    const {
+      points: _points,
+      observations: _observations,
+      ...figures
+    } = resectionJson(again.value) as Record<string, unknown>;
     for (const key of ['e', 'n', 'z', 'orientationDeg', 'covariance', 'ellipse95', 'sdTrunnionZMm'])
       expect([key, figures[key]]).toEqual([key, solution.fact.body.result[key]]);
     expect(back.sights.filter(({ used }) => used === null)).not.toEqual([]);
@@ -58,7 +62,9 @@ describe('raw sights', () => {
     const raw = read(rawSightsText(rawSightsOf(story.state, solution.occupation)));
     const other = new Story({ combinedScaleFactor: 0.9998712 });
     for (const { type, id, body } of factsOfRaw(other.state, raw, newId)) other.say(type, body, 1, id);
-    expect(other.state.control.map((mark) => mark.revision.body.name).sort()).toEqual(raw.control.map(({ name }) => name).sort());
+    expect(other.state.control.map((mark) => mark.revision.body.name).sort()).toEqual(
+      raw.control.map(({ name }) => name).sort(),
+    );
     const [occupation] = other.state.occupations;
     const flags = Object.fromEntries(
       [...other.state.sights.values()]
@@ -73,17 +79,24 @@ describe('raw sights', () => {
     // A mark of the same name that lies elsewhere is told.
     const moved = new Story().control(['K1'], { z: 9 });
     expect(controlElsewhere(moved.state, raw).map(({ name }) => name)).toEqual(['K1']);
-    expect(factsOfRaw(moved.state, raw, newId).filter(({ type }) => type === 'control')).toHaveLength(raw.control.length - 1);
+    expect(factsOfRaw(moved.state, raw, newId).filter(({ type }) => type === 'control')).toHaveLength(
+      raw.control.length - 1,
+    );
   });
   it('come with what was left out, and with where the height came from', () => {
     const story = new Story().control().control(['K1'], { z: PLACES.K1.z - 0.3 });
     const mark = story.state.control.find((each) => each.id === story.markId('K1'))!;
     story.stand(PLACES.K1);
-    const occupation = story.occupy('S1', { method: 'overMark', over: { mark: mark.id, revision: mark.revision.id, centringSdMm: 1 } });
+    const occupation = story.occupy('S1', {
+      method: 'overMark',
+      over: { mark: mark.id, revision: mark.revision.id, centringSdMm: 1 },
+    });
     for (const name of ['K2', 'K3'] as const) story.sight(occupation, name);
     const bad = story.sight(occupation, 'K4', 'station', { e: 0.08 });
     const unused = { plan: false, height: false };
-    const { result } = outcomeOf(stationDraft(story.state, occupation, { [bad.id]: unused }, { heightFrom: 'benchmarks' }));
+    const { result } = outcomeOf(
+      stationDraft(story.state, occupation, { [bad.id]: unused }, { heightFrom: 'benchmarks' }),
+    );
     const usageOf = (sight: Fact<'sight'>) => (sight.id === bad.id ? unused : { plan: true, height: true });
     const draft = stationDraft(story.state, occupation, { [bad.id]: unused }, { heightFrom: 'benchmarks' });
     const fact = story.say('solution', solutionBody(story.state, occupation, draft, result, 'grid', usageOf, null));
@@ -93,10 +106,18 @@ describe('raw sights', () => {
     const facts = factsOfRaw(other.state, raw, newId);
     for (const { type, id, body } of facts) other.say(type, body, 1, id);
     const { flags, freeScale, planOnly, heightFrom } = usesOfRaw(raw, facts);
-    expect({ freeScale, planOnly, heightFrom }).toEqual({ freeScale: false, planOnly: false, heightFrom: 'benchmarks' });
-    const here = outcomeOf(stationDraft(other.state, other.state.occupations[0]!, flags, { freeScale, heightFrom: heightFrom! }));
+    expect({ freeScale, planOnly, heightFrom }).toEqual({
+      freeScale: false,
+      planOnly: false,
+      heightFrom: 'benchmarks',
+    });
+    const here = outcomeOf(
+      stationDraft(other.state, other.state.occupations[0]!, flags, { freeScale, heightFrom: heightFrom! }),
+    );
     const { e, n, z, orientationDeg } = resectionJson(here.result);
-    expect([e, n, z, orientationDeg]).toEqual(['e', 'n', 'z', 'orientationDeg'].map((field) => fact.body.result[field]));
+    expect([e, n, z, orientationDeg]).toEqual(
+      ['e', 'n', 'z', 'orientationDeg'].map((field) => fact.body.result[field]),
+    );
     expect(stationOfRaw(raw)).toMatchObject({ ok: true, value: { e, n } });
   });
 
@@ -104,7 +125,10 @@ describe('raw sights', () => {
     const story = new Story().control();
     const occupation = story.occupy('S1');
     for (const name of ['K1', 'K2', 'K3'] as const) story.sight(occupation, name);
-    expect(stationOfRaw(rawSightsOf(story.state, occupation))).toMatchObject({ ok: true, value: { e: expect.closeTo(story.standsAt.e, 4) } });
+    expect(stationOfRaw(rawSightsOf(story.state, occupation))).toMatchObject({
+      ok: true,
+      value: { e: expect.closeTo(story.standsAt.e, 4) },
+    });
   });
 
   it('tell wall targets that were given the height of a pole', () => {
@@ -118,7 +142,8 @@ describe('raw sights', () => {
     const { story, solution } = morning();
     const lines = rawSightsText(rawSightsOf(story.state, solution.occupation)).trim().split('\n');
     const at = lines.findIndex((line) => line.startsWith('{"sight"'));
-    const broken = (i: number, change: (line: string) => string) => readRawSights(lines.map((line, k) => (k === i ? change(line) : line)).join('\n'));
+    const broken = (i: number, change: (line: string) => string) =>
+      readRawSights(lines.map((line, k) => (k === i ? change(line) : line)).join('\n'));
     const cases = [
       [readRawSights(''), /no file of raw sights/],
       [readRawSights('name,e,n\nK1,1,2'), /no file of raw sights/],
@@ -127,7 +152,10 @@ describe('raw sights', () => {
       [broken(at, (line) => line.slice(0, 40)), new RegExp(`^Line ${at + 1} is no whole JSON`)],
       [broken(at, (line) => line.replace('"face":1', '"face":3')), new RegExp(`^Line ${at + 1}, sight/face: `)],
       [broken(at, (line) => line.replace('"purpose"', '"purposes"')), new RegExp(`^Line ${at + 1}, sight/`)],
-      [broken(at, (line) => line.replace(/"name":"K\d"/, '"name":"K99"')), /names the control mark K99, but the file does not say/],
+      [
+        broken(at, (line) => line.replace(/"name":"K\d"/, '"name":"K99"')),
+        /names the control mark K99, but the file does not say/,
+      ],
       [readRawSights([...lines, lines.find((line) => line.startsWith('{"setup"'))!].join('\n')), /a second setup/],
       [readRawSights(lines.filter((line) => !line.startsWith('{"setup"')).join('\n')), /has no set-up/],
       [readRawSights([...lines, '{"poem":{}}'].join('\n')), /is no header, control, setup, sight or station/],
@@ -146,7 +174,9 @@ describe('what is handed to other programs', () => {
     const { story } = morning();
     const points = exportedPoints(story.state, story.trust());
     const of = (group: string) => points.filter((point) => point.group === group);
-    expect([of('control').length, of('marks').length, of('planned').length, of('stations').length]).toEqual([6, 1, 7, 1]);
+    expect([of('control').length, of('marks').length, of('planned').length, of('stations').length]).toEqual([
+      6, 1, 7, 1,
+    ]);
     expect(of('marks')[0]).toMatchObject({ code: 'Hall hubs', station: 'S1', z: expect.closeTo(5.9, 2) });
     expect(exportedLines(story.state)).toMatchObject([{ closed: true }]);
     const [setup] = exportedSetups(story.state);
@@ -167,10 +197,19 @@ describe('observations of a LandXML file', () => {
   it('that this application wrote give the same station within the digits of the file, on another site', () => {
     for (const unit of ['metre', 'usSurveyFoot'] as const) {
       const { story, solution } = morning();
-      const file = survey(siteLandXml(exportedPoints(story.state, story.trust()), exportedSetups(story.state), unit, about));
+      const file = survey(
+        siteLandXml(exportedPoints(story.state, story.trust()), exportedSetups(story.state), unit, about),
+      );
       const other = new Story({ combinedScaleFactor: 0.9998712 });
       const raw = read(rawSightsText(rawOfSurvey(other.state, file, file.setups[0]!, '2031-05-06T08:00:00.000Z')));
-      expect(raw.sights.map(({ purpose }) => purpose)).toEqual(['station', 'station', 'station', 'station', 'proof', 'spot']);
+      expect(raw.sights.map(({ purpose }) => purpose)).toEqual([
+        'station',
+        'station',
+        'station',
+        'station',
+        'proof',
+        'spot',
+      ]);
       expect(raw.sights[0]!.read.keyed).toBeNull();
       for (const { type, id, body } of factsOfRaw(other.state, raw, newId)) other.say(type, body, 1, id);
       const { outcome } = stationDraft(other.state, other.state.occupations[0]!, {});
@@ -207,15 +246,25 @@ describe('observations of a LandXML file', () => {
       return found.ok ? '' : landXmlFaultWords(found.error);
     };
     const setup = '<InstrumentSetup id="1" stationName="A" instrumentHeight="1.6"/>';
-    const sight = (attributes: string, target = '<TargetPoint name="K1"/>') => `${setup}<RawObservation setupID="1" ${attributes}>${target}</RawObservation>`;
-    expect(wrong(sight('horizAngle="ten" zenithAngle="90"'))).toContain('RawObservation 1 (line 1 of the file) has “ten” where a number is needed');
+    const sight = (attributes: string, target = '<TargetPoint name="K1"/>') =>
+      `${setup}<RawObservation setupID="1" ${attributes}>${target}</RawObservation>`;
+    expect(wrong(sight('horizAngle="ten" zenithAngle="90"'))).toContain(
+      'RawObservation 1 (line 1 of the file) has “ten” where a number is needed',
+    );
     expect(wrong(sight('horizAngle="10"'))).toContain('has no zenithAngle');
     expect(wrong(sight('horizAngle="10" zenithAngle="90"', ''))).toContain('has no TargetPoint');
-    expect(wrong('<RawObservation setupID="9" horizAngle="1" zenithAngle="90"/>')).toContain('has setupID “9”, which is not known here');
+    expect(wrong('<RawObservation setupID="9" horizAngle="1" zenithAngle="90"/>')).toContain(
+      'has setupID “9”, which is not known here',
+    );
     expect(wrong(setup + setup)).toContain('has the id 1, which another InstrumentSetup has already');
     expect(wrong(setup, '')).toContain('no Units');
-    expect(wrong(setup, '<Units><Metric linearUnit="meter" angularUnit="mils"/></Units>')).toContain('has angularUnit “mils”');
-    expect(readLandXmlSurvey('<!DOCTYPE x [<!ENTITY a "b">]><LandXML/>')).toMatchObject({ ok: false, error: { code: 'XML_DOCTYPE' } });
+    expect(wrong(setup, '<Units><Metric linearUnit="meter" angularUnit="mils"/></Units>')).toContain(
+      'has angularUnit “mils”',
+    );
+    expect(readLandXmlSurvey('<!DOCTYPE x [<!ENTITY a "b">]><LandXML/>')).toMatchObject({
+      ok: false,
+      error: { code: 'XML_DOCTYPE' },
+    });
     expect(readLandXmlSurvey('<kml/>')).toMatchObject({ ok: false, error: { code: 'XML_OTHER_ROOT' } });
     expect(readLandXmlSurvey('<LandXML><Units>')).toMatchObject({ ok: false, error: { code: 'XML_BROKEN' } });
   });

@@ -18,7 +18,9 @@ describe('control that two tablets have revised', () => {
   it('is in force by the later one, and both are named', () => {
     const { story, mara, later, k1 } = told();
     expect(k1().revision.id).toBe(later.id);
-    expect(revisedTwice(story.state)).toMatchObject([{ kind: 'control', name: 'K1', revisions: [{ id: mara.id }, { id: later.id }] }]);
+    expect(revisedTwice(story.state)).toMatchObject([
+      { kind: 'control', name: 'K1', revisions: [{ id: mara.id }, { id: later.id }] },
+    ]);
   });
 
   it('is as it was decided: all that the other one said is withdrawn, and stays among the revisions', () => {
@@ -45,7 +47,8 @@ describe('control that two tablets have revised', () => {
     const { story, mara, later } = told();
     const { fact } = story.station('S1');
     expect(fact.body.uses.some(({ revision }) => revision === later.id)).toBe(true);
-    for (const { body } of thisRevisionStands(story.state, revisedTwice(story.state)[0]!, mara, 'Mara')) story.say('withdrawal', body as never);
+    for (const { body } of thisRevisionStands(story.state, revisedTwice(story.state)[0]!, mara, 'Mara'))
+      story.say('withdrawal', body as never);
     const station = story.state.accepted.find((each) => each.fact.id === fact.id)!;
     expect(olderControl(story.state, station)).toMatchObject({ marks: [{ name: 'K1' }] });
   });
@@ -72,7 +75,8 @@ describe('a work package that two tablets have revised', () => {
     const jo = story.say('package', { ...work.body, crew: 'South crew', supersedes: work.id });
     const mark = story.set(solution, jo, 0);
     expect(revisedTwice(story.state)).toMatchObject([{ kind: 'package', name: 'Hall' }]);
-    for (const { body } of thisRevisionStands(story.state, revisedTwice(story.state)[0]!, mara, 'Mara')) story.say('withdrawal', body as never);
+    for (const { body } of thisRevisionStands(story.state, revisedTwice(story.state)[0]!, mara, 'Mara'))
+      story.say('withdrawal', body as never);
     const { packages, marks } = siteState(story.facts);
     expect(packages.map(({ id, body }) => [id, body.crew])).toEqual([[mara.id, 'North crew']]);
     expect([...marks]).toMatchObject([[`${work.id}/${mark.body.key}`, { id: mark.id }]]);

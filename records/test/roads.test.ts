@@ -1,7 +1,21 @@
 import { describe, expect, it } from '@jest/globals';
-import { angleAlong, elementsAlong, planDistance, sectionHeight, stationsShown, type StationListRule } from '@idle-marker/core';
+import {
+  angleAlong,
+  elementsAlong,
+  planDistance,
+  sectionHeight,
+  stationsShown,
+  type StationListRule,
+} from '@idle-marker/core';
 import { invalidFact, type FactBody } from '@idle-marker/contract';
-import { catchMoveWords, hubPlaceWords, shortStation, slopeStakeWords, stakeTextOf, stationReasonWords } from '@idle-marker/words';
+import {
+  catchMoveWords,
+  hubPlaceWords,
+  shortStation,
+  slopeStakeWords,
+  stakeTextOf,
+  stationReasonWords,
+} from '@idle-marker/words';
 import {
   againstRoad,
   alignmentPart,
@@ -60,8 +74,24 @@ const BODY: FactBody<'alignment'> = {
       { station: 100, z: 5, rounding: null },
     ],
   },
-  strings: [{ name: 'right edge', from: null, offset: [{ station: 0, value: 3 }], height: { rule: 'fall', values: [{ station: 0, value: 2 }] } }],
-  kerbs: [{ name: 'kerb', flowLine: 'right edge', faceOffset: 0.02, topHeight: [{ station: 0, value: 0.12 }], backOffset: 0.15, backHeight: null }],
+  strings: [
+    {
+      name: 'right edge',
+      from: null,
+      offset: [{ station: 0, value: 3 }],
+      height: { rule: 'fall', values: [{ station: 0, value: 2 }] },
+    },
+  ],
+  kerbs: [
+    {
+      name: 'kerb',
+      flowLine: 'right edge',
+      faceOffset: 0.02,
+      topHeight: [{ station: 0, value: 0.12 }],
+      backOffset: 0.15,
+      backHeight: null,
+    },
+  ],
   corridor: 20,
   shift: 0,
   source: 'landing-road.xml',
@@ -76,7 +106,16 @@ function made(change: Partial<FactBody<'alignment'>> = {}): Road {
   return road.value;
 }
 const style = { unit: 'metre', format: 'thousand' } as const;
-const RULE: StationListRule = { from: 0, to: 60, interval: 20, byRadius: [], equalParts: null, special: true, extra: [], direction: 'up' };
+const RULE: StationListRule = {
+  from: 0,
+  to: 60,
+  interval: 20,
+  byRadius: [],
+  equalParts: null,
+  special: true,
+  extra: [],
+  direction: 'up',
+};
 const work = (change: Partial<RoadWork> = {}): RoadWork => ({
   name: 'Kerb',
   string: 'kerb.back',
@@ -101,7 +140,11 @@ describe('a road of the site', () => {
     });
     const shifted = made({ shift: -0.5 });
     expect(againstRoad(shifted, place).nearest.offset).toBeCloseTo(3, 9);
-    expect(placeOnRoad(shifted, { station: 30, extraOffset: 3 })).toMatchObject({ n: expect.closeTo(7977.5, 9), offset: 3, stringOffset: 0 });
+    expect(placeOnRoad(shifted, { station: 30, extraOffset: 3 })).toMatchObject({
+      n: expect.closeTo(7977.5, 9),
+      offset: 3,
+      stringOffset: 0,
+    });
     expect(placeBeyondRoad(shifted, -5, 1)).toMatchObject({ e: expect.closeTo(3995, 9), n: expect.closeTo(7979.5, 9) });
   });
 
@@ -109,7 +152,11 @@ describe('a road of the site', () => {
     const far = againstRoad(made(), { e: 4030, n: 7950 });
     expect(far).toMatchObject({ outside: true, feet: [] });
     const beyond = againstRoad(made(), { e: 3990, n: 7980 });
-    expect(beyond).toMatchObject({ nearest: { status: 'beyondStart', extension: expect.closeTo(10, 9) }, profileZ: null, on: null });
+    expect(beyond).toMatchObject({
+      nearest: { status: 'beyondStart', extension: expect.closeTo(10, 9) },
+      profileZ: null,
+      on: null,
+    });
     expect(placeOnRoad(made(), { station: 105 })).toMatchObject({ z: null });
     expect(roadRemarks(made())).toEqual([
       { code: 'PROFILE_ENDS_EARLY', by: expect.closeTo(10, 6), station: 100 },
@@ -120,7 +167,9 @@ describe('a road of the site', () => {
   });
 
   it('is cut across with every string once, from left to right', () => {
-    expect(crossSection(made(), 10).map(({ name, offset, z }) => [name, Number(offset.toFixed(2)), Number(z!.toFixed(4))])).toEqual([
+    expect(
+      crossSection(made(), 10).map(({ name, offset, z }) => [name, Number(offset.toFixed(2)), Number(z!.toFixed(4))]),
+    ).toEqual([
       ['centreline', 0, 5.1667],
       ['right edge', 3, 5.1067],
       ['kerb.face', 3.02, 5.2267],
@@ -136,9 +185,21 @@ describe('a road of the site', () => {
       toolFor({ elements: [curve!], equations: [] }),
       toolFor({ elements: [spiral!], equations: [] }),
     ]).toEqual(['road', 'referenceLine', 'referenceArc', 'road']);
-    expect(roadOf({ ...BODY, elements: [] })).toMatchObject({ ok: false, error: { code: 'ALIGNMENT_WITHOUT_ELEMENTS' } });
-    expect(roadOf({ ...BODY, kerbs: [{ ...BODY.kerbs[0]!, flowLine: 'nothing' }] })).toMatchObject({ ok: false, error: { code: 'STRING_UNKNOWN' } });
-    expect(alignmentPart({ definition: { startStation: 5, elements: BODY.elements, equations: [] }, crossSections: [], profiles: [] }).profile).toBeNull();
+    expect(roadOf({ ...BODY, elements: [] })).toMatchObject({
+      ok: false,
+      error: { code: 'ALIGNMENT_WITHOUT_ELEMENTS' },
+    });
+    expect(roadOf({ ...BODY, kerbs: [{ ...BODY.kerbs[0]!, flowLine: 'nothing' }] })).toMatchObject({
+      ok: false,
+      error: { code: 'STRING_UNKNOWN' },
+    });
+    expect(
+      alignmentPart({
+        definition: { startStation: 5, elements: BODY.elements, equations: [] },
+        crossSections: [],
+        profiles: [],
+      }).profile,
+    ).toBeNull();
   });
 });
 
@@ -179,13 +240,21 @@ describe('work along a road', () => {
     expect(first!.place.n).toBeCloseTo(7980 - 3.17 - 1, 9);
     expect(own).toMatchObject({ offset: 3, place: { n: expect.closeTo(7980 - 6.17, 9) } });
     const on = hubPlans([item({ side: 'on' })], 1, 'RK');
-    expect(on.ok && on.value.every((plan) => plan.offset === 0 && planDistance(plan.place, plan.design) === 0)).toBe(true);
-    expect(hubPlans([{ ...item(), road: undefined } as never], 1, 'RK')).toMatchObject({ ok: false, error: { code: 'RULE_INCOMPLETE', needs: 'road' } });
+    expect(on.ok && on.value.every((plan) => plan.offset === 0 && planDistance(plan.place, plan.design) === 0)).toBe(
+      true,
+    );
+    expect(hubPlans([{ ...item(), road: undefined } as never], 1, 'RK')).toMatchObject({
+      ok: false,
+      error: { code: 'RULE_INCOMPLETE', needs: 'road' },
+    });
   });
 
   it('can be asked again, and tells when its road was changed since', () => {
     const kept = item({ own: [{ station: 20, offset: 3 }] });
-    expect(roadWorkOf(kept)).toMatchObject({ options: { string: 'kerb.back', rule: RULE }, own: [{ station: 20, offset: 3 }] });
+    expect(roadWorkOf(kept)).toMatchObject({
+      options: { string: 'kerb.back', rule: RULE },
+      own: [{ station: 20, offset: 3 }],
+    });
     expect(roadWorkOf({ ...kept, rule: 'points' })).toBeNull();
     const plans = hubPlans([kept], 1, 'RK');
     if (!plans.ok) throw new Error(plans.error.code);
@@ -194,7 +263,9 @@ describe('work along a road', () => {
     expect(roadOfItem(story.state, kept)?.fact.id).toBe(road.id);
     const newer = story.say('alignment', { ...BODY, shift: 0.3, shiftReason: 'services', supersedes: road.id });
     expect(olderRoads(story.state, made1).map(({ id }) => id)).toEqual([newer.id]);
-    expect(bookLine(story.state, newer).text).toBe('Road Landing Road changed: 3 elements, from landing-road.xml; shifted 0.300 m to the right');
+    expect(bookLine(story.state, newer).text).toBe(
+      'Road Landing Road changed: 3 elements, from landing-road.xml; shifted 0.300 m to the right',
+    );
   });
 
   it('stands two hubs outside of an angle, one to each line, and one inside that is off both', () => {
@@ -203,11 +274,19 @@ describe('work along a road', () => {
     if (!bent.ok) throw new Error(bent.error.code);
     const corner = { e: 4040, n: 7980 };
     const ahead = { e: corner.e + 40 * Math.cos(Math.PI / 3), n: corner.n + 40 * Math.sin(Math.PI / 3) };
-    const road = { elements: [...bent.value, { kind: 'line' as const, start: corner, end: ahead }], equations: [], profile: null };
+    const road = {
+      elements: [...bent.value, { kind: 'line' as const, start: corner, end: ahead }],
+      equations: [],
+      profile: null,
+    };
     const rule = { ...RULE, to: null, interval: null };
     const plansOf = (side: 'left' | 'right' | 'on', offset = 2) => {
       const fact = new Story().say('alignment', { ...BODY, ...road });
-      const item = roadItem(fact, made(road), work({ side, rule, string: 'right edge', gradeString: 'right edge', alsoString: null }));
+      const item = roadItem(
+        fact,
+        made(road),
+        work({ side, rule, string: 'right edge', gradeString: 'right edge', alsoString: null }),
+      );
       if (!item.ok) throw new Error(item.error.code);
       const plans = hubPlans([item.value], offset, 'K');
       if (!plans.ok) throw new Error(plans.error.code);
@@ -238,7 +317,9 @@ describe('work along a road', () => {
     expect(one.offset).toBe(2);
     expect(one.road!.angle!.toCorner).toBeCloseTo(2 / Math.cos(Math.PI / 6), 9);
     expect(planDistance(one.place, one.design)).toBeCloseTo(one.road!.angle!.toCorner, 9);
-    expect(hubPlaceWords(one, 'metre')).toMatch(/off both lines: to the corner it is 2\.309 m, not the offset\. Strap along both lines$/);
+    expect(hubPlaceWords(one, 'metre')).toMatch(
+      /off both lines: to the corner it is 2\.309 m, not the offset\. Strap along both lines$/,
+    );
     const written = stakeOf(new Story().state, new Story().work().body, one, null);
     expect(stakeTextOf(written.faces)).toContain('OFF BOTH LINES, corner at 2.309 m');
 
@@ -259,7 +340,9 @@ describe('work along a road', () => {
 
   it('compares two sources of heights, the worst first', () => {
     const two = item({ rule: { ...RULE, special: false } });
-    const under = two.corners.map((corner, i) => (i === 0 ? null : corner.z! + (i === 2 ? 0.05 : i === 1 ? -0.02 : 0.001)));
+    const under = two.corners.map((corner, i) =>
+      i === 0 ? null : corner.z! + (i === 2 ? 0.05 : i === 1 ? -0.02 : 0.001),
+    );
     expect(crossCheck(two, under, 0.006).map(({ name, difference }) => [name, Number(difference.toFixed(3))])).toEqual([
       ['0+040', -0.05],
       ['0+020', 0.02],
@@ -300,12 +383,24 @@ describe('slopes of a road', () => {
   it('lead the pole out or in, and are written from what was found', () => {
     const hinge = hingeAt(road, slope, 30)!;
     const there = atSlope(road, slope, 30, 6, hinge.z + 2)!;
-    expect(there).toMatchObject({ kind: 'cut', distance: 3, wanted: expect.closeTo(4, 9), move: expect.closeTo(1, 9), overHinge: expect.closeTo(2, 9) });
-    expect(catchMoveWords(there.move, 'metre', 0.05)).toBe('Out 1.00 m, and shoot again: the ground changes on the way.');
+    expect(there).toMatchObject({
+      kind: 'cut',
+      distance: 3,
+      wanted: expect.closeTo(4, 9),
+      move: expect.closeTo(1, 9),
+      overHinge: expect.closeTo(2, 9),
+    });
+    expect(catchMoveWords(there.move, 'metre', 0.05)).toBe(
+      'Out 1.00 m, and shoot again: the ground changes on the way.',
+    );
     expect(catchMoveWords(-0.2, 'metre', 0.05)).toBe('In 0.20 m, and shoot again: the ground changes on the way.');
     const caught = atSlope(road, slope, 30, 7, hinge.z + 2)!;
     expect(catchMoveWords(caught.move, 'metre', 0.05)).toBe('On the catch point: the slope meets the ground here.');
-    expect(slopeStakeWords(caught, 'right edge', 2, 'metre')).toEqual(['SLOPE STAKE, cut 1 in 2', '4.000 m to right edge', 'CUT 2.000 m to right edge']);
+    expect(slopeStakeWords(caught, 'right edge', 2, 'metre')).toEqual([
+      'SLOPE STAKE, cut 1 in 2',
+      '4.000 m to right edge',
+      'CUT 2.000 m to right edge',
+    ]);
     const below = atSlope(road, slope, 30, 4.5, hinge.z - 1)!;
     expect(slopeStakeWords(below, 'kerb.face', 1.5, 'metre')).toEqual([
       'SLOPE STAKE, fill 1 in 1.5',
@@ -332,14 +427,33 @@ describe('kerb returns between two roads', () => {
         { station: 50, z: 6.5, rounding: null },
       ],
     },
-    strings: [{ name: 'left edge', from: null, offset: [{ station: 0, value: -3 }], height: { rule: 'fall', values: [{ station: 0, value: 2 }] } }],
+    strings: [
+      {
+        name: 'left edge',
+        from: null,
+        offset: [{ station: 0, value: -3 }],
+        height: { rule: 'fall', values: [{ station: 0, value: 2 }] },
+      },
+    ],
     kerbs: [],
   };
-  const main = { ...BODY, equations: [], strings: [{ ...BODY.strings[0]!, name: 'left edge', offset: [{ station: 0, value: -3 }] }], kerbs: [] };
+  const main = {
+    ...BODY,
+    equations: [],
+    strings: [{ ...BODY.strings[0]!, name: 'left edge', offset: [{ station: 0, value: -3 }] }],
+    kerbs: [],
+  };
   const side = (body: FactBody<'alignment'>, station: number, way: 'up' | 'down') => {
     const road = roadOf(body);
     if (!road.ok) throw new Error(road.error.code);
-    return { fact: { id: body.alignment, body }, road: road.value, string: 'left edge', gradeString: 'left edge', station, way };
+    return {
+      fact: { id: body.alignment, body },
+      road: road.value,
+      string: 'left edge',
+      gradeString: 'left edge',
+      station,
+      way,
+    };
   };
 
   it('touch both strings, straight or curved, wherever they are looked for near the corner', () => {
@@ -348,9 +462,16 @@ describe('kerb returns between two roads', () => {
       if (!found.ok) throw new Error(found.error.code);
       const { arc, begin, end, beginZ, endZ } = found.value;
       expect(arc.delta).toBeLessThan(0);
-      expect(planDistance(placeOnRoad(side(main, 0, 'up').road, { station: begin, string: 'left edge' })!, arc.points[0]!)).toBeLessThan(1e-4);
-      expect(planDistance(placeOnRoad(side(laneBody, 0, 'up').road, { station: end, string: 'left edge' })!, arc.points[4]!)).toBeLessThan(1e-4);
-      expect([beginZ, endZ]).toEqual([expect.closeTo(5 + begin / 60 - 0.06, 6), expect.closeTo(5.5 + end / 50 - 0.06, 6)]);
+      expect(
+        planDistance(placeOnRoad(side(main, 0, 'up').road, { station: begin, string: 'left edge' })!, arc.points[0]!),
+      ).toBeLessThan(1e-4);
+      expect(
+        planDistance(placeOnRoad(side(laneBody, 0, 'up').road, { station: end, string: 'left edge' })!, arc.points[4]!),
+      ).toBeLessThan(1e-4);
+      expect([beginZ, endZ]).toEqual([
+        expect.closeTo(5 + begin / 60 - 0.06, 6),
+        expect.closeTo(5.5 + end / 50 - 0.06, 6),
+      ]);
       for (const place of drawnReturn(found.value)) expect(planDistance(place, arc.radiusPoint)).toBeCloseTo(6, 9);
     }
     // On the curve of the main road, from a lane that ends there.
@@ -370,7 +491,14 @@ describe('kerb returns between two roads', () => {
     const both = returnItem(from, to, found.value, { name: 'West return', side: 'left', marks: 'both' });
     const plans = hubPlans([both], 1, 'W');
     if (!plans.ok) throw new Error(plans.error.code);
-    expect(plans.value.map(({ name }) => name)).toEqual(['W-begin', 'W-quarter', 'W-middle', 'W-3 quarter', 'W-end', 'W-radius point']);
+    expect(plans.value.map(({ name }) => name)).toEqual([
+      'W-begin',
+      'W-quarter',
+      'W-middle',
+      'W-3 quarter',
+      'W-end',
+      'W-radius point',
+    ]);
     const { arc, beginZ, endZ } = found.value;
     expect(plans.value[2]).toMatchObject({
       designZ: expect.closeTo((beginZ! + endZ!) / 2, 9),
@@ -423,7 +551,10 @@ describe('designed cross sections of a road', () => {
     const many = { ...read, crossSections: Array.from({ length: 2001 }, (_, i) => ({ station: i, lines: [line(5)] })) };
     expect(alignmentPart(many).sections).toBeUndefined();
     expect(keepsSections([])).toBe(false);
-    const wide = { station: 0, lines: [{ name: 'Ground', points: Array.from({ length: 501 }, (_, i) => ({ offset: i, z: 0 })) }] };
+    const wide = {
+      station: 0,
+      lines: [{ name: 'Ground', points: Array.from({ length: 501 }, (_, i) => ({ offset: i, z: 0 })) }],
+    };
     expect(keepsSections([wide])).toBe(false);
   });
 });
@@ -435,7 +566,13 @@ describe('what is measured along a road', () => {
     const story = new Story();
     const fact = story.say('alignment', BODY);
     const shot = roadShot(fact, made(), 'right edge', { e: 4020, n: 7975, z: 5 })!;
-    expect(shot).toMatchObject({ kind: 'road', line: LINE, name: 'Landing Road', station: expect.closeTo(20, 9), offset: expect.closeTo(5, 9) });
+    expect(shot).toMatchObject({
+      kind: 'road',
+      line: LINE,
+      name: 'Landing Road',
+      station: expect.closeTo(20, 9),
+      offset: expect.closeTo(5, 9),
+    });
     // 5 + 20 / 60 on the centreline, and 2 % down over 3 m.
     expect(shot.designZ).toBeCloseTo(5 + 1 / 3 - 0.06, 9);
     expect(shot.slope).toBeUndefined();
@@ -470,7 +607,11 @@ describe('what is measured along a road', () => {
     const fact = story.say('alignment', BODY);
     const solution = story.station('S1');
     const at = (name: string, e: number, n: number) =>
-      story.measure(solution, { e, n, z: 5.1 }, { name, code: 'ground', against: roadShot(fact, made(), 'centreline', { e, n, z: 5.1 }) });
+      story.measure(
+        solution,
+        { e, n, z: 5.1 },
+        { name, code: 'ground', against: roadShot(fact, made(), 'centreline', { e, n, z: 5.1 }) },
+      );
     at('G1', 4030, 7975);
     at('G2', 4010.3, 7984);
     at('G3', 4010, 7976);
@@ -481,7 +622,9 @@ describe('what is measured along a road', () => {
     expect(measuredAt(measured, 10, 1).map(({ fact: each }) => each.body.name)).toEqual(['G3', 'G2']);
     expect(measuredAlong(state, story.who)).toEqual([]);
     expect(heightOverRoad(measured[0]!.fact.body)).toBeCloseTo(5.1 - (5 + 1 / 6), 3);
-    expect(bookLine(state, measured[0]!.fact).text).toMatch(/^G3 \(ground\) measured along Landing Road at 0\+010\.000, 4\.000 m right: E/);
+    expect(bookLine(state, measured[0]!.fact).text).toMatch(
+      /^G3 \(ground\) measured along Landing Road at 0\+010\.000, 4\.000 m right: E/,
+    );
     const row = asBuiltReport(state, story.instant(), story.who).rows.find(({ name }) => name === 'G3')!;
     expect(row.against).toBe('0+010.000, 4.000 m right along Landing Road');
     expect(row.dZ).toBeCloseTo(5.1 - (5 + 1 / 6), 3);

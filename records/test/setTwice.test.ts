@@ -1,7 +1,19 @@
 /** Two tablets set the same mark: both stay, the later is in force, and everybody is told until somebody decides. */
 import { describe, expect, it } from '@jest/globals';
 import type { AnyFact, Fact } from '@idle-marker/contract';
-import { allSetAnew, crewView, cutSheet, markKey, memberName, setTwice, sheetNotices, siteState, thisOneStands, trustOf, twiceAt } from '@idle-marker/records';
+import {
+  allSetAnew,
+  crewView,
+  cutSheet,
+  markKey,
+  memberName,
+  setTwice,
+  sheetNotices,
+  siteState,
+  thisOneStands,
+  trustOf,
+  twiceAt,
+} from '@idle-marker/records';
 import { openCautionWords, sheetTroubleWords } from '@idle-marker/words';
 import { Story } from './story.ts';
 
@@ -17,7 +29,12 @@ function told(off = 0) {
   return { story, work, mara, jo, key: markKey(work.id, jo.body.key) };
 }
 const sheetOf = (story: Story, work: Fact<'package'>) =>
-  cutSheet(story.state, story.trust(), { package: work, issuedBy: 'Mara', issuedAt: story.instant(), timeZone: 'UTC' }, null);
+  cutSheet(
+    story.state,
+    story.trust(),
+    { package: work, issuedBy: 'Mara', issuedAt: story.instant(), timeZone: 'UTC' },
+    null,
+  );
 
 describe('a mark that two tablets have set', () => {
   it('is in force by the later one, and both are named with how far they are apart', () => {
@@ -34,7 +51,9 @@ describe('a mark that two tablets have set', () => {
 
   it('is not built from by a crew where the two lie farther apart than the work allows', () => {
     const view = ({ story }: ReturnType<typeof told>) =>
-      crewView(story.state, story.trust(), { label: 'x', roots: null, who: 'y', at: story.instant() }).marks.map(({ standing }) => standing);
+      crewView(story.state, story.trust(), { label: 'x', roots: null, who: 'y', at: story.instant() }).marks.map(
+        ({ standing }) => standing,
+      );
     expect(view(told(0.004))).not.toContain('inDoubt');
     expect(view(told(0.05))).toContain('inDoubt');
   });
@@ -44,16 +63,23 @@ describe('a mark that two tablets have set', () => {
     const handover = { sheet: jo.id, number: 1, revision: 1, package: work.id, marks: [mara.id], withheld: [] };
     story.say('handover', handover);
     const [notice] = sheetNotices(story.state, story.trust());
-    expect(sheetTroubleWords(notice!.marks)).toBe(`${jo.body.name}: set twice: ask which stake stands before building from it.`);
+    expect(sheetTroubleWords(notice!.marks)).toBe(
+      `${jo.body.name}: set twice: ask which stake stands before building from it.`,
+    );
   });
 
   it('is decided by what stands on the ground, or by setting it anew', () => {
     const { story, work, mara, jo, key } = told();
     const decided = (said: ReturnType<typeof thisOneStands>): AnyFact[] => {
       const later = new Story();
-      return [...story.facts, ...said.map((each) => ({ ...later.say('note', { text: 'x' }), at: story.instant(5), ...each }) as AnyFact)];
+      return [
+        ...story.facts,
+        ...said.map((each) => ({ ...later.say('note', { text: 'x' }), at: story.instant(5), ...each }) as AnyFact),
+      ];
     };
-    const stands = siteState(decided(thisOneStands(story.state, setTwice(story.state)[0]!, mara, memberName(story.state, mara.by))));
+    const stands = siteState(
+      decided(thisOneStands(story.state, setTwice(story.state)[0]!, mara, memberName(story.state, mara.by))),
+    );
     expect([stands.marks.get(key)!.id, setTwice(stands)]).toEqual([mara.id, []]);
     expect(stands.timeline.some(({ id }) => id === jo.id)).toBe(true);
     expect(() => trustOf(stands, story.instant(6))).not.toThrow();

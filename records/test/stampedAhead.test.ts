@@ -13,7 +13,13 @@ function told() {
   const before = story.say('note', { text: 'before' });
   const own = story.say('note', { text: 'of the wrong clock' });
   const after = story.say('note', { text: 'after' });
-  const ahead = { ...own, at: later(own.at, DAY), device: 'tablet ahead', receivedAt: own.at, orderedAt: own.at } as unknown as StoredFact;
+  const ahead = {
+    ...own,
+    at: later(own.at, DAY),
+    device: 'tablet ahead',
+    receivedAt: own.at,
+    orderedAt: own.at,
+  } as unknown as StoredFact;
   const facts: AnyFact[] = story.facts.map((fact) => (fact.id === own.id ? ahead : fact));
   return { facts, before, after, ahead, now: story.instant(1) };
 }
@@ -32,8 +38,12 @@ describe('an entry that was stamped a day ahead', () => {
     const { facts, after, ahead } = told();
     const state = siteState(facts);
     const placed = state.timeline.find(({ id }) => id === ahead.id)!;
-    expect(bookLine(state, placed).text).toBe('of the wrong clock [stamped 24 h ahead by a wrong clock; it stands where the server received it]');
-    expect(stampedAhead(state)).toEqual([{ device: 'tablet ahead', by: ahead.by, entries: [placed], ahead: DAY, passed: [after] }]);
+    expect(bookLine(state, placed).text).toBe(
+      'of the wrong clock [stamped 24 h ahead by a wrong clock; it stands where the server received it]',
+    );
+    expect(stampedAhead(state)).toEqual([
+      { device: 'tablet ahead', by: ahead.by, entries: [placed], ahead: DAY, passed: [after] },
+    ]);
     expect(stampedAhead(siteState(facts.filter(({ id }) => id !== ahead.id)))).toEqual([]);
   });
 });

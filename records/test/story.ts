@@ -137,7 +137,10 @@ export class Story {
     return fact;
   }
 
-  control(names: readonly ControlName[] = ['K1', 'K2', 'K3', 'K4', 'P1', 'P2'], change: Partial<FactBody<'control'>> = {}): this {
+  control(
+    names: readonly ControlName[] = ['K1', 'K2', 'K3', 'K4', 'P1', 'P2'],
+    change: Partial<FactBody<'control'>> = {},
+  ): this {
     for (const name of names) {
       const mark = this.#marks.get(name) ?? newId();
       this.#marks.set(name, mark);
@@ -219,10 +222,22 @@ export class Story {
     };
   }
 
-  sight(occupation: Fact<'occupation'>, name: ControlName, purpose: 'station' | 'proof' = 'station', off: Partial<Place> = {}): Fact<'sight'> {
-    const place = { e: PLACES[name].e + (off.e ?? 0), n: PLACES[name].n + (off.n ?? 0), z: PLACES[name].z + (off.z ?? 0) };
+  sight(
+    occupation: Fact<'occupation'>,
+    name: ControlName,
+    purpose: 'station' | 'proof' = 'station',
+    off: Partial<Place> = {},
+  ): Fact<'sight'> {
+    const place = {
+      e: PLACES[name].e + (off.e ?? 0),
+      n: PLACES[name].n + (off.n ?? 0),
+      z: PLACES[name].z + (off.z ?? 0),
+    };
     const pole = { targetHeight: HT, legs: true };
-    return this.say('sight', sightBody(occupation, purpose, { kind: 'control', mark: this.markId(name) }, this.#read(place), pole));
+    return this.say(
+      'sight',
+      sightBody(occupation, purpose, { kind: 'control', mark: this.markId(name) }, this.#read(place), pole),
+    );
   }
 
   /** Sights the marks and decides on the station. */
@@ -252,7 +267,10 @@ export class Story {
     const draft = stationDraft(state, occupation, flags, options);
     if (!draft.outcome?.ok) throw new Error('no station');
     const before = state.accepted.filter((each) => each.occupation.id === occupation.id).at(-1)?.fact.id ?? null;
-    const fact = this.say('solution', solutionBody(state, occupation, draft, draft.outcome.value.result, accepted, usageOf, before));
+    const fact = this.say(
+      'solution',
+      solutionBody(state, occupation, draft, draft.outcome.value.result, accepted, usageOf, before),
+    );
     const decision = this.say('decision', { solution: fact.id, verdict, reason }, 0);
     return { fact, decision, occupation, withdrawn: false };
   }
@@ -286,7 +304,10 @@ export class Story {
     const { e, n } = mark.body.place;
     const place = { e: e + (off.e ?? 0), n: n + (off.n ?? 0), z: (mark.body.hubZ ?? 5.9) + (off.z ?? 0) };
     const pole = { targetHeight: HT, legs: true };
-    const sight = this.say('sight', sightBody(solution.occupation, 'resight', { kind: 'mark', mark: mark.id }, this.#read(place), pole));
+    const sight = this.say(
+      'sight',
+      sightBody(solution.occupation, 'resight', { kind: 'mark', mark: mark.id }, this.#read(place), pole),
+    );
     const judged = judgeResight(this.state, solution, mark, sight);
     if (!judged.ok) throw new Error(judged.error.code);
     const { plan, height, check } = judged.value;
@@ -311,7 +332,10 @@ export class Story {
     place: Place,
     { slip = 0, tracking = false }: { readonly slip?: number; readonly tracking?: boolean } = {},
   ): Fact<'sight'> {
-    return this.say('sight', sightBody(occupation, purpose, target, this.#read(place), { targetHeight: HT + slip, legs: true }, tracking));
+    return this.say(
+      'sight',
+      sightBody(occupation, purpose, target, this.#read(place), { targetHeight: HT + slip, legs: true }, tracking),
+    );
   }
 
   get standsAt(): Place {
@@ -329,31 +353,64 @@ export class Story {
     solution: AcceptedSolution,
     work: Fact<'package'>,
     i: number,
-    { as = 'confirmed', off = {}, supersedes = null }: { as?: 'rough' | 'set' | 'confirmed'; off?: Partial<Place>; supersedes?: string | null } = {},
+    {
+      as = 'confirmed',
+      off = {},
+      supersedes = null,
+    }: { as?: 'rough' | 'set' | 'confirmed'; off?: Partial<Place>; supersedes?: string | null } = {},
   ): Fact<'mark'> {
     const plan = work.body.plans[i]!;
     const place = { e: plan.place.e + (off.e ?? 0), n: plan.place.n + (off.n ?? 0), z: 5.9 + (off.z ?? 0) };
     const target = { kind: 'plan', package: work.id, key: plan.key } as const;
     const purpose = as === 'confirmed' ? 'driven' : 'mark';
-    const sight = this.say('sight', sightBody(solution.occupation, purpose, target, this.#read(place), { targetHeight: HT, legs: true }));
+    const sight = this.say(
+      'sight',
+      sightBody(solution.occupation, purpose, target, this.#read(place), { targetHeight: HT, legs: true }),
+    );
     const stake = stakeAt(this.state, solution, plan, readingOf(sight.body));
     if (!stake.ok) throw new Error(stake.error.code);
     const hubZ = as === 'confirmed' ? stake.value.measured.z : null;
-    const setting = { solution: solution.fact, work, plan, sight, stake: stake.value, hubZ, groundZ: stake.value.measured.z, shots: 2 };
+    const setting = {
+      solution: solution.fact,
+      work,
+      plan,
+      sight,
+      stake: stake.value,
+      hubZ,
+      groundZ: stake.value.measured.z,
+      shots: 2,
+    };
     return this.say('mark', markBody(this.state, { ...setting, state: as, supersedes }), 0);
   }
 
   /** Measures something that stands at `place`, `shots` times; each further shot lies 2 mm farther east. */
-  measure(solution: AcceptedSolution, place: Place, about: Partial<FactBody<'asBuilt'>> & { readonly name: string }, shots = 1): Fact<'asBuilt'> {
+  measure(
+    solution: AcceptedSolution,
+    place: Place,
+    about: Partial<FactBody<'asBuilt'>> & { readonly name: string },
+    shots = 1,
+  ): Fact<'asBuilt'> {
     const sights = Array.from({ length: shots }, (_, i) =>
-      this.shoot(solution.occupation, 'asBuilt', { kind: 'spot', name: about.name }, { ...place, e: place.e + i * 0.002 }),
+      this.shoot(
+        solution.occupation,
+        'asBuilt',
+        { kind: 'spot', name: about.name },
+        { ...place, e: place.e + i * 0.002 },
+      ),
     );
     const mean = meanPlace(this.state, solution, sights)!;
-    return this.say('asBuilt', asBuiltBody(solution, sights, mean, { code: '', against: null, note: '', supersedes: null, ...about }));
+    return this.say(
+      'asBuilt',
+      asBuiltBody(solution, sights, mean, { code: '', against: null, note: '', supersedes: null, ...about }),
+    );
   }
 }
 
-const OWN = { N1: { e: 4090, n: 7960, z: 5.4 }, N2: { e: 3975, n: 8035, z: 5.2 }, N3: { e: 3990, n: 7940, z: 5.1 } } as const;
+const OWN = {
+  N1: { e: 4090, n: 7960, z: 5.4 },
+  N2: { e: 3975, n: 8035, z: 5.2 },
+  N3: { e: 3990, n: 7940, z: 5.1 },
+} as const;
 
 /** Three marks of one's own from S1, and a fresh station S2 from these alone. */
 export function ownStation() {
@@ -362,7 +419,16 @@ export function ownStation() {
   const ids = Object.entries(OWN).map(([name, place]) => {
     const mark = newId();
     const sights = [0, 1, 2].map(() => story.shoot(first.occupation, 'control', { kind: 'control', mark }, place));
-    story.say('control', ownControlBody(first, measuredMark(story.state, first, sights)!, { mark, name, kind: 'nail', note: '', spot: '' }));
+    story.say(
+      'control',
+      ownControlBody(first, measuredMark(story.state, first, sights)!, {
+        mark,
+        name,
+        kind: 'nail',
+        note: '',
+        spot: '',
+      }),
+    );
     return mark;
   });
   story.say('close', { occupation: first.occupation.id, note: '' });

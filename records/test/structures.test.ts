@@ -85,7 +85,12 @@ describe('rules of items', () => {
       { name: 'W1', e: 0, n: 0, z: 5 },
       { name: 'W2', e: 0, n: 12, z: 6.2 },
     ];
-    const wall = item({ rule: 'along', corners, designZ: null, along: { spacing: { interval: 5 }, side: 'right', closed: false } });
+    const wall = item({
+      rule: 'along',
+      corners,
+      designZ: null,
+      along: { spacing: { interval: 5 }, side: 'right', closed: false },
+    });
     const plans = plansOf([wall], 1);
     expect(plans.map(({ name, designZ }) => [name, designZ])).toEqual([
       ['X-W1', 5],
@@ -94,13 +99,16 @@ describe('rules of items', () => {
       ['X-W2', 6.2],
     ]);
     expect(plans[1]).toMatchObject({ place: { e: expect.closeTo(1, 9), n: expect.closeTo(5, 9) }, offset: 1 });
-    expect(plansOf([{ ...wall, along: { spacing: { parts: 2 }, side: 'on', closed: false } }], 1, 'foot').map(({ name }) => name)).toEqual([
-      'X-W1',
-      'X-W1+19.69',
-      'X-W2',
-    ]);
+    expect(
+      plansOf([{ ...wall, along: { spacing: { parts: 2 }, side: 'on', closed: false } }], 1, 'foot').map(
+        ({ name }) => name,
+      ),
+    ).toEqual(['X-W1', 'X-W1+19.69', 'X-W2']);
     const { along: _, ...without } = wall;
-    expect(hubPlans([without], 1, 'X')).toMatchObject({ ok: false, error: { code: 'RULE_INCOMPLETE', needs: 'along' } });
+    expect(hubPlans([without], 1, 'X')).toMatchObject({
+      ok: false,
+      error: { code: 'RULE_INCOMPLETE', needs: 'along' },
+    });
   });
 
   it('draw arcs as they are, and bolts and piles by their marks alone', () => {
@@ -122,18 +130,33 @@ describe('rules of items', () => {
       { name: '1', e: 4000, n: 8000 },
       { name: '2', e: 4000, n: 8010 },
     ];
-    const piles = item({ name: 'Piles', rule: 'rakedPiles', designZ: 3, corners, rake: { azimuthDeg: 90, ratio: 4, workingZ: 5 } });
+    const piles = item({
+      name: 'Piles',
+      rule: 'rakedPiles',
+      designZ: 3,
+      corners,
+      rake: { azimuthDeg: 90, ratio: 4, workingZ: 5 },
+    });
     const plans = plansOf([piles]);
     expect(plans).toHaveLength(6);
     // Two metres above the heads the axis stands half a metre away from the toe.
-    expect(plans[0]).toMatchObject({ place: { e: expect.closeTo(3999.5, 9), n: 8000 }, designZ: 5, rake: { azimuthDeg: 90, ratio: 4 } });
+    expect(plans[0]).toMatchObject({
+      place: { e: expect.closeTo(3999.5, 9), n: 8000 },
+      designZ: 5,
+      rake: { azimuthDeg: 90, ratio: 4 },
+    });
     expect(plans[1]!.rake).toBeUndefined();
     expect(placeAtGround(plans[0]!, 5.4).e).toBeCloseTo(3999.4, 9);
     expect(placeAtGround(plans[0]!, null)).toEqual(plans[0]!.place);
     const story = new Story().control();
     const work = story.work({ items: [piles] });
     const station = story.station('S1');
-    const sight = story.shoot(station.occupation, 'mark', { kind: 'plan', package: work.id, key: work.body.plans[0]!.key }, { e: 3999.4, n: 8000, z: 5.4 });
+    const sight = story.shoot(
+      station.occupation,
+      'mark',
+      { kind: 'plan', package: work.id, key: work.body.plans[0]!.key },
+      { e: 3999.4, n: 8000, z: 5.4 },
+    );
     const stake = stakeAt(story.state, station, work.body.plans[0]!, readingOf(sight.body));
     if (!stake.ok) throw new Error(stake.error.code);
     expect(Math.hypot(stake.value.deltaE, stake.value.deltaN)).toBeLessThan(0.001);
@@ -147,12 +170,20 @@ describe('what was measured as it stands', () => {
     const first = measure(story, station, { e: 4005, n: 8003, z: 6 }, { name: 'C1', code: 'cover' }, 3);
     expect(first.body.place.e).toBeCloseTo(4005.002, 3);
     expect(first.body.spread.planMm).toBeCloseTo(2, 0);
-    const again = measure(story, station, { e: 4005.01, n: 8003, z: 6 }, { name: 'C1', code: 'cover', supersedes: first.id });
+    const again = measure(
+      story,
+      station,
+      { e: 4005.01, n: 8003, z: 6 },
+      { name: 'C1', code: 'cover', supersedes: first.id },
+    );
     expect(story.state.asBuilt.map(({ id }) => id)).toEqual([again.id]);
     expect(usedCodes(story.state)).toEqual(['cover']);
     expect(nextName(story.state, 'C1')).toBe('C2');
     expect(nextName(story.state, 'C09')).toBe('C10');
-    expect(bookLine(story.state, again)).toMatchObject({ topic: 'mark', text: expect.stringContaining('C1 (cover) measured as it stands') });
+    expect(bookLine(story.state, again)).toMatchObject({
+      topic: 'mark',
+      text: expect.stringContaining('C1 (cover) measured as it stands'),
+    });
     story.say('withdrawal', { record: again.id, occupation: null, reason: 'wrong cover' });
     expect(story.state.asBuilt.map(({ id }) => id)).toEqual([first.id]);
   });
@@ -160,8 +191,16 @@ describe('what was measured as it stands', () => {
   it('says how much room is left to what is to be built, and when they overlap', () => {
     const story = new Story();
     story.work();
-    expect(clearanceOf(story.state, { e: 4012, n: 8000 }, 5)).toEqual({ item: 'Hall', distance: expect.closeTo(2, 9), inside: false });
-    expect(clearanceOf(story.state, { e: 4009.9, n: 8000 }, 5)).toEqual({ item: 'Hall', distance: expect.closeTo(0.1, 9), inside: true });
+    expect(clearanceOf(story.state, { e: 4012, n: 8000 }, 5)).toEqual({
+      item: 'Hall',
+      distance: expect.closeTo(2, 9),
+      inside: false,
+    });
+    expect(clearanceOf(story.state, { e: 4009.9, n: 8000 }, 5)).toEqual({
+      item: 'Hall',
+      distance: expect.closeTo(0.1, 9),
+      inside: true,
+    });
     expect(clearanceOf(story.state, { e: 4100, n: 8000 }, 5)).toBeNull();
   });
 
@@ -171,7 +210,14 @@ describe('what was measured as it stands', () => {
     const pin = measure(story, station, { e: 4005, n: 8003, z: 6 }, { name: 'N7', code: 'pin in slab' }, 2);
     const mark = newId();
     const body = controlFromBuilt(story.state, pin, mark)!;
-    expect(body).toMatchObject({ mark, name: 'N7', spot: 'pin in slab', parent: station.fact.id, source: 'measured, station S1', e: pin.body.place.e });
+    expect(body).toMatchObject({
+      mark,
+      name: 'N7',
+      spot: 'pin in slab',
+      parent: station.fact.id,
+      source: 'measured, station S1',
+      e: pin.body.place.e,
+    });
     expect(body.sdHMm).toBeGreaterThan(0);
     story.say('control', body);
     expect(story.state.control.find(({ id }) => id === mark)!.revision.body.name).toBe('N7');
@@ -179,9 +225,25 @@ describe('what was measured as it stands', () => {
 
   it('is told against the design, and bolts as a group', () => {
     const story = new Story().control();
-    const pattern = { kind: 'rectangle', along: 0.4, across: 0.3, alongCount: 2, acrossCount: 2, azimuthDeg: 0 } as const;
+    const pattern = {
+      kind: 'rectangle',
+      along: 0.4,
+      across: 0.3,
+      alongCount: 2,
+      acrossCount: 2,
+      azimuthDeg: 0,
+    } as const;
     const work = story.work({
-      items: [item({ name: 'Base', rule: 'bolts', meaning: 'centre', corners: [{ name: 'B1', e: 4005, n: 8003 }], designZ: 6, pattern })],
+      items: [
+        item({
+          name: 'Base',
+          rule: 'bolts',
+          meaning: 'centre',
+          corners: [{ name: 'B1', e: 4005, n: 8003 }],
+          designZ: 6,
+          pattern,
+        }),
+      ],
       offset: 0.5,
     });
     const station = story.station('S1');
@@ -209,7 +271,11 @@ describe('what was measured as it stands', () => {
       ['B1.4', false, 'S1'],
     ]);
     // A revision of the package moves what it is compared with.
-    story.work({ ...work.body, items: [{ ...work.body.items[0]!, corners: [{ name: 'B1', e: 4005.003, n: 8003 }] }], supersedes: work.id });
+    story.work({
+      ...work.body,
+      items: [{ ...work.body.items[0]!, corners: [{ name: 'B1', e: 4005.003, n: 8003 }] }],
+      supersedes: work.id,
+    });
     const moved = story.state.packages[0]!;
     expect(designDifferences(story.state)[0]!.work.id).toBe(moved.id);
   });
@@ -225,7 +291,19 @@ describe('what was measured as it stands', () => {
         story,
         station,
         { ...place, z: 5.5 },
-        { name: `A-1 ${edge} low`, against: { kind: 'face', grid: GRID.grid, line: 'A', crossing: '1', edge, level: 'low', targetOffset: 0.01, width } },
+        {
+          name: `A-1 ${edge} low`,
+          against: {
+            kind: 'face',
+            grid: GRID.grid,
+            line: 'A',
+            crossing: '1',
+            edge,
+            level: 'low',
+            targetOffset: 0.01,
+            width,
+          },
+        },
       );
     };
     shoot('first', -0.15, 0.16, 0.3);
@@ -248,7 +326,12 @@ describe('what was measured as it stands', () => {
   it('is read along and off a line, and above it where the line has heights', () => {
     const story = new Story().control();
     const station = story.station('S1');
-    const line = { kind: 'line', name: 'line A', from: { e: 4000, n: 8000, z: 5 }, to: { e: 4010, n: 8000, z: 6 } } as const;
+    const line = {
+      kind: 'line',
+      name: 'line A',
+      from: { e: 4000, n: 8000, z: 5 },
+      to: { e: 4010, n: 8000, z: 6 },
+    } as const;
     measure(story, station, { e: 4005, n: 7999.85, z: 5.52 }, { name: 'F1', against: line });
     const [found] = lineDifferences(story.state);
     expect(found).toMatchObject({ name: 'line A', position: 'on' });
@@ -267,7 +350,12 @@ describe('what was measured as it stands', () => {
       to: { e: 4010, n: 8010, z: null },
       bulge: Math.tan(Math.PI / 8),
     } as const;
-    measure(story, station, { e: 4000 + 9.8 * Math.sin(1), n: 8010 - 9.8 * Math.cos(1), z: 5.5 }, { name: 'R1', against: arc });
+    measure(
+      story,
+      station,
+      { e: 4000 + 9.8 * Math.sin(1), n: 8010 - 9.8 * Math.cos(1), z: 5.5 },
+      { name: 'R1', against: arc },
+    );
     const [found] = lineDifferences(story.state);
     expect(found).toMatchObject({ position: 'on', heightDifference: null });
     expect(found!.chainage).toBeCloseTo(10, 2);
@@ -280,14 +368,21 @@ describe('what was measured as it stands', () => {
     const station = story.station('S1');
     const against = { kind: 'surface', drawing: newId(), name: 'Finished', z: 5.4 } as const;
     const over = measure(story, station, { e: 4005, n: 8003, z: 5.52 }, { name: 'G1', against });
-    const off = measure(story, station, { e: 4006, n: 8003, z: 5.52 }, { name: 'G2', against: { ...against, z: null } });
+    const off = measure(
+      story,
+      station,
+      { e: 4006, n: 8003, z: 5.52 },
+      { name: 'G2', against: { ...against, z: null } },
+    );
     expect(heightOverSurface(over.body)).toBeCloseTo(0.12, 3);
     expect(heightOverSurface(off.body)).toBeNull();
     const { rows } = asBuiltReport(story.state, '2031-05-06T10:00:00Z', over.by);
-    expect(rows.map(({ name, against: what, dZ }) => [name, what, dZ === null ? null : Number(dZ.toFixed(2))])).toEqual([
-      ['G1', 'surface Finished', 0.12],
-      ['G2', 'off the surface Finished', null],
-    ]);
+    expect(rows.map(({ name, against: what, dZ }) => [name, what, dZ === null ? null : Number(dZ.toFixed(2))])).toEqual(
+      [
+        ['G1', 'surface Finished', 0.12],
+        ['G2', 'off the surface Finished', null],
+      ],
+    );
     expect(bookLine(story.state, over).text).toMatch(/against the surface Finished, 5\.400 m there/);
   });
 });
@@ -323,11 +418,13 @@ describe('cautions about the instrument', () => {
     const station = story.station('S1');
     const now = new Date(station.fact.at);
     const { e, n } = station.fact.body.result;
-    const codes = (away: number) => cautionsFor(story.state, work, { e: e + away, n }, station, now).map(({ code }) => code);
+    const codes = (away: number) =>
+      cautionsFor(story.state, work, { e: e + away, n }, station, now).map(({ code }) => code);
     expect(codes(60)).toEqual(['services']);
     expect(codes(90)).toEqual(['services', 'unattended']);
     expect(laserCaution(story.state, station, now)).toMatchObject({ code: 'laser', about: station.occupation.id });
-    for (const what of ['unattended', 'laser'] as const) story.say('care', { what, about: station.occupation.id, text: '' });
+    for (const what of ['unattended', 'laser'] as const)
+      story.say('care', { what, about: station.occupation.id, text: '' });
     expect(codes(90)).toEqual(['services']);
     expect(laserCaution(story.state, station, now)).toBeNull();
     const tomorrow = new Date(now.getTime() + 24 * 3600e3);
@@ -366,7 +463,10 @@ describe('half-way between crossings', () => {
     ] as const) {
       const at = middles.find(({ name }) => name === middle)!;
       expect(planDistance(at, crossings.get(one)!)).toBeCloseTo(planDistance(at, crossings.get(two)!), 9);
-      expect(planDistance(crossings.get(one)!, crossings.get(two)!)).toBeCloseTo(2 * planDistance(at, crossings.get(one)!), 9);
+      expect(planDistance(crossings.get(one)!, crossings.get(two)!)).toBeCloseTo(
+        2 * planDistance(at, crossings.get(one)!),
+        9,
+      );
     }
   });
 });
@@ -425,8 +525,16 @@ describe('a drawing that was replaced', () => {
     const first = drawing(story);
     const work = story.work({ items: [item({ drawing: first.id })] });
     const own = work.body.plans.findIndex(({ key }) => key === 'Hall/B/out');
-    const moved = { ...work.body.plans[own]!, offset: 3, place: { e: work.body.plans[own]!.place.e + 1, n: work.body.plans[own]!.place.n } };
-    const later = story.say('package', { ...work.body, plans: work.body.plans.map((plan, i) => (i === own ? moved : plan)), supersedes: work.id });
+    const moved = {
+      ...work.body.plans[own]!,
+      offset: 3,
+      place: { e: work.body.plans[own]!.place.e + 1, n: work.body.plans[own]!.place.n },
+    };
+    const later = story.say('package', {
+      ...work.body,
+      plans: work.body.plans.map((plan, i) => (i === own ? moved : plan)),
+      supersedes: work.id,
+    });
     const station = story.station('S1');
     const mark = story.set(
       station,
@@ -451,7 +559,10 @@ describe('a drawing that was replaced', () => {
     const first = drawing(story);
     const onFirst = (point: { e: number }) => (point.e === 4010 ? null : 5 + point.e / 1000);
     const heights = surfacePlaces(item({}), 2, 'metre').map(({ key, at }) => ({ key, z: onFirst(at) }));
-    const work = story.work({ items: [item({ surface: { drawing: first.id, name: 'Finished', heights } })], heightReference: 'surface' });
+    const work = story.work({
+      items: [item({ surface: { drawing: first.id, name: 'Finished', heights } })],
+      heightReference: 'surface',
+    });
     expect(work.body.plans.find(({ corner }) => corner === 'A')).toMatchObject({ designZ: 5 + 3.99 });
     expect(work.body.plans.find(({ corner }) => corner === 'B')).toMatchObject({ designZ: null });
     const mark = story.set(story.station('S1'), work, 0);
@@ -459,13 +570,21 @@ describe('a drawing that was replaced', () => {
     const same = (point: { e: number; n: number }) => point;
     const [unasked] = affectedPackages(story.state, first.body.drawing, second.id, same);
     expect(unasked!.marks).toEqual([]);
-    expect([...heightsToAsk(story.state, first.body.drawing, [unasked!]).get('Finished')!]).toEqual(surfacePlaces(item({}), 2, 'metre').map(({ at }) => at));
+    expect([...heightsToAsk(story.state, first.body.drawing, [unasked!]).get('Finished')!]).toEqual(
+      surfacePlaces(item({}), 2, 'metre').map(({ at }) => at),
+    );
     const [affected] = affectedPackages(story.state, first.body.drawing, second.id, same, (surface, at) =>
       surface === 'Finished' ? 5.05 + at.e / 1000 : undefined,
     );
     expect(affected).toMatchObject({ moved: 0, lost: [] });
-    expect(affected!.marks.find((each) => each.mark)).toMatchObject({ name: mark.body.name, by: 0, rises: expect.closeTo(0.05, 9) });
-    expect(affected!.marks.filter(({ rises }) => rises === null)).toHaveLength(work.body.plans.filter(({ designZ }) => designZ === null).length);
+    expect(affected!.marks.find((each) => each.mark)).toMatchObject({
+      name: mark.body.name,
+      by: 0,
+      rises: expect.closeTo(0.05, 9),
+    });
+    expect(affected!.marks.filter(({ rises }) => rises === null)).toHaveLength(
+      work.body.plans.filter(({ designZ }) => designZ === null).length,
+    );
     if (!affected!.next.ok) throw new Error('no package');
     expect(affected!.next.value.items[0]!.surface).toMatchObject({ drawing: second.id });
   });
@@ -474,7 +593,9 @@ describe('a drawing that was replaced', () => {
     const story = new Story().control();
     const first = drawing(story);
     const work = story.work({ items: [item({ drawing: first.id })] });
-    const [affected] = affectedPackages(story.state, first.body.drawing, first.id, (point) => (point.e === 4010 && point.n === 8010 ? null : point));
+    const [affected] = affectedPackages(story.state, first.body.drawing, first.id, (point) =>
+      point.e === 4010 && point.n === 8010 ? null : point,
+    );
     expect(affected).toMatchObject({ moved: 0, lost: ['C'], marks: [] });
     expect(fromRetired(story.state, work)).toEqual([]);
     story.say('drawing', { ...first.body, retired: true, supersedes: first.id });
@@ -491,7 +612,13 @@ describe('what nobody has answered', () => {
     const solution = story.decide(occupation);
     story.set(solution, work, 0);
     story.prove(solution, 'P1');
-    const sheet = () => cutSheet(story.state, story.trust(), { package: work, issuedBy: 'Mara', issuedAt: story.instant(), timeZone: 'UTC' }, null);
+    const sheet = () =>
+      cutSheet(
+        story.state,
+        story.trust(),
+        { package: work, issuedBy: 'Mara', issuedAt: story.instant(), timeZone: 'UTC' },
+        null,
+      );
     expect(sheet().open).toEqual([{ code: 'services', marks: [work.body.plans[0]!.name] }]);
     expect(sheet().open!.map(openCautionWords)).toEqual([
       `Nobody said that buried services were located before they were driven: ${work.body.plans[0]!.name}.`,

@@ -45,7 +45,10 @@ describe('a set mark sighted again', () => {
     const { story, mark, second } = evening();
     const resight = story.resight(second, mark, { e: 0.02 });
     expect(resight.body.plan).toBe('outside');
-    expect(standingOf(story, mark.id)).toMatchObject({ standing: 'inDoubt', plan: { because: ['PROOF_FAILED'], evidence: resight.id } });
+    expect(standingOf(story, mark.id)).toMatchObject({
+      standing: 'inDoubt',
+      plan: { because: ['PROOF_FAILED'], evidence: resight.id },
+    });
   });
 
   it('compares no height where the hub was never shot', () => {
@@ -82,7 +85,11 @@ describe('a control mark found moved', () => {
       reason: 'K3 was run over',
       supersedes: null,
     });
-    expect(standingOf(story, mark.id).plan).toEqual({ standing: 'inDoubt', because: ['CONTROL_MOVED'], evidence: finding.id });
+    expect(standingOf(story, mark.id).plan).toEqual({
+      standing: 'inDoubt',
+      because: ['CONTROL_MOVED'],
+      evidence: finding.id,
+    });
     story.say('withdrawal', { record: finding.id, occupation: null, reason: 'it was the pole' });
     expect(standingOf(story, mark.id).plan.standing).toBe('held');
   });
@@ -93,7 +100,9 @@ describe('a control mark found moved', () => {
     const solution = story.station('S1', ['K1', 'K3']);
     const mark = story.set(solution, work, 0);
     const revision = story.state.control.find((each) => each.id === story.markId('K1'))!.revision;
-    expect(effectsOfMove(story.state, revision, { plan: true, height: true })).toEqual([{ mark: mark.id, planMm: null, heightMm: null }]);
+    expect(effectsOfMove(story.state, revision, { plan: true, height: true })).toEqual([
+      { mark: mark.id, planMm: null, heightMm: null },
+    ]);
   });
 });
 
@@ -104,9 +113,17 @@ describe('the history of a mark', () => {
     story.prove(solution, 'P1');
     expect(markTrend(markHistory(story.state, story.markId('P1'))).propose).toBe('nothing');
     const first = story.prove(solution, 'P1', { z: 0.012 });
-    expect(markTrend(markHistory(story.state, story.markId('P1')))).toEqual({ since: first.at, part: 'height', propose: 'sightAgain' });
+    expect(markTrend(markHistory(story.state, story.markId('P1')))).toEqual({
+      since: first.at,
+      part: 'height',
+      propose: 'sightAgain',
+    });
     story.prove(solution, 'P1', { z: 0.013 });
-    expect(markTrend(markHistory(story.state, story.markId('P1')))).toEqual({ since: first.at, part: 'height', propose: 'leaveOutOfHeight' });
+    expect(markTrend(markHistory(story.state, story.markId('P1')))).toEqual({
+      since: first.at,
+      part: 'height',
+      propose: 'leaveOutOfHeight',
+    });
     expect(markHistory(story.state, story.markId('K1')).map((look) => look.as)).toEqual(['used']);
   });
 });
@@ -120,7 +137,9 @@ describe('control pair by pair', () => {
     const pairs = pairsOf(story.state, occupation);
     expect(pairs).toHaveLength(6);
     expect([pairs[0]!.from, pairs[0]!.to]).toContain(story.markId('K2'));
-    expect(pairs.filter((pair) => pair.exceeds).every((pair) => [pair.from, pair.to].includes(story.markId('K2')))).toBe(true);
+    expect(
+      pairs.filter((pair) => pair.exceeds).every((pair) => [pair.from, pair.to].includes(story.markId('K2'))),
+    ).toBe(true);
   });
 });
 
@@ -131,11 +150,21 @@ describe('control of one’s own', () => {
     const sights = [0, 1, 2].map(() => story.sight(solution.occupation, 'P2', 'proof'));
     const measured = measuredMark(story.state, solution, sights)!;
     expect(measured.e).toBeCloseTo(PLACES.P2.e, 3);
-    const body = ownControlBody(solution, measured, { mark: newId(), name: 'N1', kind: 'nail', note: '', spot: 'dimple' });
+    const body = ownControlBody(solution, measured, {
+      mark: newId(),
+      name: 'N1',
+      kind: 'nail',
+      note: '',
+      spot: 'dimple',
+    });
     const fact = story.say('control', body);
     const mark = () => story.state.control.find((each) => each.revision.id === fact.id)!;
     expect(body.sdHMm!).toBeGreaterThan(solution.fact.body.result.ellipse95.bMm / 2.4477);
-    expect(familyOf(story.state, mark())).toMatchObject({ generation: 1, station: 'S1', parents: ['K1', 'K2', 'K3', 'K4'] });
+    expect(familyOf(story.state, mark())).toMatchObject({
+      generation: 1,
+      station: 'S1',
+      parents: ['K1', 'K2', 'K3', 'K4'],
+    });
     expect(isProvenControl(story.state, mark())).toBe(false);
     expect(
       isProvenControl(
@@ -143,7 +172,15 @@ describe('control of one’s own', () => {
         story.state.control.find((each) => each.id === story.markId('K1'))!,
       ),
     ).toBe(true);
-    const proofBody = { class: 'grid', plan: 'good', height: 'good', result: {}, supersedes: null, control: body.mark, revision: fact.id } as const;
+    const proofBody = {
+      class: 'grid',
+      plan: 'good',
+      height: 'good',
+      result: {},
+      supersedes: null,
+      control: body.mark,
+      revision: fact.id,
+    } as const;
     const own = story.sight(solution.occupation, 'P2', 'proof');
     story.say('proof', { ...proofBody, solution: solution.fact.id, sight: own.id });
     expect(isProvenControl(story.state, mark())).toBe(false);
@@ -159,14 +196,20 @@ describe('a station over a mark', () => {
     const story = new Story().control();
     const k1 = story.state.control.find((each) => each.id === story.markId('K1'))!;
     story.stand({ ...PLACES.K1 });
-    const occupation = story.occupy('S1', { method: 'overMark', over: { mark: k1.id, revision: k1.revision.id, centringSdMm: 1 } });
+    const occupation = story.occupy('S1', {
+      method: 'overMark',
+      over: { mark: k1.id, revision: k1.revision.id, centringSdMm: 1 },
+    });
     expect(stationDraft(story.state, occupation, {}).outcome).toBeNull();
     story.sight(occupation, 'K3');
     const one = stationDraft(story.state, occupation, {});
     expect(one.over).toBe(k1.id);
     if (!one.outcome?.ok) throw new Error('no station');
     expect(one.outcome.value.result.e).toBe(PLACES.K1.e);
-    expect(one.outcome.value.judgement).toMatchObject({ verdict: 'unchecked', because: [{ code: 'OVER_ONE_BACKSIGHT' }, { code: 'HEIGHTS_AGREE' }] });
+    expect(one.outcome.value.judgement).toMatchObject({
+      verdict: 'unchecked',
+      because: [{ code: 'OVER_ONE_BACKSIGHT' }, { code: 'HEIGHTS_AGREE' }],
+    });
     story.sight(occupation, 'K2', 'station', { n: 0.05 });
     const two = stationDraft(story.state, occupation, {});
     if (!two.outcome?.ok) throw new Error('no station');
@@ -199,10 +242,16 @@ describe('one station accepted on two devices', () => {
 
 describe('what a station can promise', () => {
   it('names the worst mark, and what would meet the class there', () => {
-    const story = new Story({ classes: [{ id: 'grid', name: 'Tight', planMm: 5, heightMm: 5, leastMarks: 3 }] }).control();
+    const story = new Story({
+      classes: [{ id: 'grid', name: 'Tight', planMm: 5, heightMm: 5, leastMarks: 3 }],
+    }).control();
     const work = story.work();
     const solution = story.station('S1');
-    const pole = (targetHeight: number, targetCentringSd: number) => ({ targetHeight, targetHeightSd: 0.001, targetCentringSd });
+    const pole = (targetHeight: number, targetCentringSd: number) => ({
+      targetHeight,
+      targetHeightSd: 0.001,
+      targetCentringSd,
+    });
     expect(promiseFor(story.state, solution, work, pole(0.3, 0.0007))).toMatchObject({ good: 8, marks: 8, cure: null });
     const loose = promiseFor(story.state, solution, work, pole(1.5, 0.0025));
     expect(loose.good).toBe(0);
@@ -219,7 +268,14 @@ describe('a far direction', () => {
     story.work();
     const solution = story.station('S1');
     const turn = (seconds: number) => judgeTurn(story.state, solution, (seconds / 3600) * (Math.PI / 180)).outcome;
-    expect([2, -4, 12, -12, 90, 3600].map(turn)).toEqual(['good', 'good', 'moreThanChance', 'moreThanChance', 'outside', 'outside']);
+    expect([2, -4, 12, -12, 90, 3600].map(turn)).toEqual([
+      'good',
+      'good',
+      'moreThanChance',
+      'moreThanChance',
+      'outside',
+      'outside',
+    ]);
   });
 });
 
@@ -227,7 +283,8 @@ describe('leaving out and putting back', () => {
   it('is the identity, whatever was left out in between', () => {
     const story = new Story().control();
     const occupation = story.occupy('S1');
-    for (const name of ['K1', 'K2', 'K3', 'K4', 'P1'] as const) story.sight(occupation, name, 'station', { e: 0.003, z: -0.002 });
+    for (const name of ['K1', 'K2', 'K3', 'K4', 'P1'] as const)
+      story.sight(occupation, name, 'station', { e: 0.003, z: -0.002 });
     const sights = [...story.state.sights.keys()];
     const before = stationDraft(story.state, occupation, {});
     fc.assert(

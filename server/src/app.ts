@@ -57,7 +57,13 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly, archives }: 
   const arrival = () => (now === null ? new Date() : null);
   const api = express.Router();
   // The upload routes take their own bodies, with their own limit.
-  api.use(controlRoutes(orm, arrival), imageRoutes(orm), sourceRoutes(orm), archiveRoutes(orm, archives), rawSightsRoutes());
+  api.use(
+    controlRoutes(orm, arrival),
+    imageRoutes(orm),
+    sourceRoutes(orm),
+    archiveRoutes(orm, archives),
+    rawSightsRoutes(),
+  );
   api.use(express.json({ limit: LARGEST_BODY_BYTES, type: ['application/json', 'application/merge-patch+json'] }));
   api.get('/clock', (_request, response) => {
     response.json({ now: now ?? new Date().toISOString(), fixed: now !== null });
@@ -118,7 +124,10 @@ export function createCrewApp({ orm, log, webFolder, now }: Omit<AppOptions, 'lo
   api.use(crewRoutes(orm, clock));
   app.use('/api/v1', api);
   if (webFolder !== null) {
-    app.use('/assets', express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+    app.use(
+      '/assets',
+      express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    );
     app.get(['/crew/:token', '/crew/:token/:name'], (_request, response) => {
       response.sendFile(join(webFolder, 'index.html'));
     });

@@ -4,7 +4,13 @@ export interface Configuration {
   readonly port: number;
   /** Where the crew’s pages are served, and nothing else, beside the application itself; null where they are not. */
   readonly crew: { readonly host: string; readonly port: number } | null;
-  readonly database: { readonly host: string; readonly port: number; readonly name: string; readonly user: string; readonly password: string };
+  readonly database: {
+    readonly host: string;
+    readonly port: number;
+    readonly name: string;
+    readonly user: string;
+    readonly password: string;
+  };
   /** Folder of the built application; null serves the API alone. */
   readonly webFolder: string | null;
   readonly demoFolder: string | null;
@@ -28,7 +34,8 @@ function hostOf(value: string | undefined): string {
 function portOf(value: string | undefined, fallback: number, name: string): number {
   if (value === undefined || value === '') return fallback;
   const port = Number(value);
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new ConfigurationError(`${name} must be a port from 1 to 65535, but is ${value}`);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new ConfigurationError(`${name} must be a port from 1 to 65535, but is ${value}`);
   return port;
 }
 
@@ -38,7 +45,9 @@ export function readConfiguration(environment: NodeJS.ProcessEnv): Configuration
   return {
     host: hostOf(environment['IDLE_HOST']),
     port: portOf(environment['IDLE_PORT'], 4180, 'IDLE_PORT'),
-    crew: environment['IDLE_CREW_HOST'] ? { host: environment['IDLE_CREW_HOST'], port: portOf(environment['IDLE_CREW_PORT'], 4181, 'IDLE_CREW_PORT') } : null,
+    crew: environment['IDLE_CREW_HOST']
+      ? { host: environment['IDLE_CREW_HOST'], port: portOf(environment['IDLE_CREW_PORT'], 4181, 'IDLE_CREW_PORT') }
+      : null,
     database: {
       host: '127.0.0.1',
       port: portOf(environment['IDLE_PG_PORT'], 54180, 'IDLE_PG_PORT'),

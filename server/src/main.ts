@@ -17,7 +17,14 @@ const configuration = configurationOrEnd();
 const orm = await openedOrEnd(configuration);
 if (configuration.demoFolder !== null) await loadDemos(orm, configuration.demoFolder, configuration.now, log);
 const archives = threadReader(new URL('archiveThread.mjs', import.meta.url), configuration.database);
-const app = createApp({ orm, log, webFolder: configuration.webFolder, now: configuration.now, loopbackOnly: true, archives });
+const app = createApp({
+  orm,
+  log,
+  webFolder: configuration.webFolder,
+  now: configuration.now,
+  loopbackOnly: true,
+  archives,
+});
 const server = app.listen(configuration.port, configuration.host, (error?: Error) => {
   if (error) endWith(listenWords(error, configuration));
   log.info(`Idle Marker answers on http://${configuration.host}:${configuration.port}`);
@@ -33,8 +40,10 @@ async function openedOrEnd({ database }: Configuration): Promise<MikroORM> {
   try {
     return await openDatabaseWhenReady(database);
   } catch (error) {
-    if (isDatabaseAway(error)) endWith(`The database on port ${database.port} does not answer. Is it running? Start everything with ./start.`);
-    if (isOutOfRoom(error)) endWith('The database can’t write: its disk is full, or takes nothing any more. Make room, and start again.');
+    if (isDatabaseAway(error))
+      endWith(`The database on port ${database.port} does not answer. Is it running? Start everything with ./start.`);
+    if (isOutOfRoom(error))
+      endWith('The database can’t write: its disk is full, or takes nothing any more. Make room, and start again.');
     throw error;
   }
 }
@@ -65,7 +74,10 @@ function openCrewDoor({ host, port }: NonNullable<typeof configuration.crew>): {
   const open = (): void => {
     const { database, webFolder, now } = configuration;
     const door: CrewDoor = { database, webFolder, now, host, port, logLevel: log.level };
-    thread = new Worker(new URL('crewThread.mjs', import.meta.url), { workerData: door, resourceLimits: { maxOldGenerationSizeMb: MOST_CREW_MEMORY_MB } });
+    thread = new Worker(new URL('crewThread.mjs', import.meta.url), {
+      workerData: door,
+      resourceLimits: { maxOldGenerationSizeMb: MOST_CREW_MEMORY_MB },
+    });
     thread.on('message', (told: { readonly failed?: string }) => {
       if (told.failed === undefined) log.info(`Pages for crews are served on http://${host}:${port}`);
       else log.error(`The crew’s pages can not be served on ${host}:${port} (${told.failed}).`);

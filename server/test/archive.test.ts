@@ -34,14 +34,21 @@ const binary = (response: request.Response, done: (error: Error | null, bytes: B
   stream.on('end', () => done(null, Buffer.concat(parts)));
 };
 const out = async (harness: Harness): Promise<Buffer> =>
-  (await request(harness.app).get(`/api/v1/sites/${SITE}/archive`).buffer(true).parse(binary).expect(200)).body as Buffer;
-const into = (bytes: Buffer, harness = to) => request(harness.app).post('/api/v1/archives').set('Content-Type', 'application/zip').send(bytes);
-const sites = async (harness: Harness): Promise<unknown[]> => (await request(harness.app).get('/api/v1/sites')).body.sites as unknown[];
+  (await request(harness.app).get(`/api/v1/sites/${SITE}/archive`).buffer(true).parse(binary).expect(200))
+    .body as Buffer;
+const into = (bytes: Buffer, harness = to) =>
+  request(harness.app).post('/api/v1/archives').set('Content-Type', 'application/zip').send(bytes);
+const sites = async (harness: Harness): Promise<unknown[]> =>
+  (await request(harness.app).get('/api/v1/sites')).body.sites as unknown[];
 
 beforeAll(async () => {
   [from, to] = [await startHarness('archive_from'), await startHarness('archive_to')];
   await loadDemo(from.orm, DEMO, NOW, pino({ level: 'silent' }));
-  await request(from.app).put(`/api/v1/sites/${SITE}/images/${id()}`).set('Content-Type', 'image/jpeg').send(PHOTO).expect(201);
+  await request(from.app)
+    .put(`/api/v1/sites/${SITE}/images/${id()}`)
+    .set('Content-Type', 'image/jpeg')
+    .send(PHOTO)
+    .expect(201);
   const facts = (await request(from.app).get(`/api/v1/sites/${SITE}/facts`)).body.facts as AnyFact[];
   const by = facts.find(({ type }) => type === 'member')!.id;
   // Of every package that has marks: hubs, lines, a road.
@@ -58,7 +65,8 @@ afterAll(async () => {
 });
 
 /** The archive with one file changed, and its list of contents put right for it when asked to. */
-const edited = (path: string, change: (text: string) => string, listed = false): Buffer => editedOf(archive, path, change, listed);
+const edited = (path: string, change: (text: string) => string, listed = false): Buffer =>
+  editedOf(archive, path, change, listed);
 
 function editedOf(bytes: Buffer, path: string, change: (text: string) => string, listed: boolean): Buffer {
   const files = unzipSync(new Uint8Array(bytes));
@@ -72,7 +80,13 @@ function editedOf(bytes: Buffer, path: string, change: (text: string) => string,
   return Buffer.from(zipSync({ 'manifest.json': first!, ...rest }, { level: 0 }));
 }
 
-type Sheet = { id: string; number: number; revision: number; issuedAt: string; content: Record<string, unknown> & { rows: Record<string, unknown>[] } };
+type Sheet = {
+  id: string;
+  number: number;
+  revision: number;
+  issuedAt: string;
+  content: Record<string, unknown> & { rows: Record<string, unknown>[] };
+};
 const changedSheet = (change: (sheet: Sheet) => void): Buffer =>
   edited(
     'sheets.jsonl',
@@ -101,8 +115,16 @@ const MADE_UP_SHEETS: readonly ((sheet: Sheet) => void)[] = [
 
 /** A ZIP of one file that comes to far more than it is. */
 const bomb = (path: string, bytes: number): Buffer => {
-  const manifest = { format: 'idle-marker site archive', version: 1, site: id(), name: 'x', files: { [path]: '0'.repeat(64) } };
-  return Buffer.from(zipSync({ 'manifest.json': strToU8(JSON.stringify(manifest)), [path]: new Uint8Array(bytes).fill(32) }));
+  const manifest = {
+    format: 'idle-marker site archive',
+    version: 1,
+    site: id(),
+    name: 'x',
+    files: { [path]: '0'.repeat(64) },
+  };
+  return Buffer.from(
+    zipSync({ 'manifest.json': strToU8(JSON.stringify(manifest)), [path]: new Uint8Array(bytes).fill(32) }),
+  );
 };
 
 describe('an archive', () => {
@@ -110,12 +132,16 @@ describe('an archive', () => {
     for (const path of ['facts.jsonl', 'sheets.jsonl', `images/${id()}`, 'manifest.json']) {
       const bytes = bomb(path, 8 * 1024 * 1024);
       expect(bytes.length).toBeLessThan(100_000);
-      expect((await into(bytes).expect(422)).body.detail).toMatch(/unpacks to far more|larger than such a file may be|list of contents/);
+      expect((await into(bytes).expect(422)).body.detail).toMatch(
+        /unpacks to far more|larger than such a file may be|list of contents/,
+      );
     }
   });
 
   it('is only taken as what it is, and one at a time', async () => {
-    expect((await request(to.app).post('/api/v1/archives').set('Content-Type', 'text/csv').send('x').expect(415)).body.code).toBe('UNSUPPORTED_TYPE');
+    expect(
+      (await request(to.app).post('/api/v1/archives').set('Content-Type', 'text/csv').send('x').expect(415)).body.code,
+    ).toBe('UNSUPPORTED_TYPE');
     let now = 0;
     let most = 0;
     const queue = new ArchiveQueue(async () => {
@@ -124,7 +150,9 @@ describe('an archive', () => {
       now--;
       return { site: SITE, name: 'x', facts: 0, files: 0 };
     });
-    const told = await Promise.allSettled(Array.from({ length: 8 }, () => queue.take(Readable.from([archive]), new AbortController().signal)));
+    const told = await Promise.allSettled(
+      Array.from({ length: 8 }, () => queue.take(Readable.from([archive]), new AbortController().signal)),
+    );
     expect([most, told.filter(({ status }) => status === 'fulfilled').length]).toEqual([1, 5]);
     expect(told.find(({ status }) => status === 'rejected')).toMatchObject({ reason: { code: 'TOO_MANY' } });
     expect(await queue.take(Readable.from([archive]), new AbortController().signal)).toMatchObject({ site: SITE });
@@ -151,7 +179,13 @@ describe('an archive', () => {
          setTimeout(() => { throw new Error('the connection is gone'); }, 50);
        });`,
     );
-    const read = threadReader(pathToFileURL(script), { host: '127.0.0.1', port: 1, name: 'x', user: 'x', password: 'x' });
+    const read = threadReader(pathToFileURL(script), {
+      host: '127.0.0.1',
+      port: 1,
+      name: 'x',
+      user: 'x',
+      password: 'x',
+    });
     const first = await read('a', new AbortController().signal);
     await new Promise((resolve) => setTimeout(resolve, 300));
     const second = await read('b', new AbortController().signal);
@@ -162,17 +196,37 @@ describe('an archive', () => {
 
   it('that was changed, cut short or is none is refused with its reason, and nothing is written', async () => {
     const cases: readonly (readonly [Buffer, RegExp])[] = [
-      [edited('facts.jsonl', (text) => text.replace('Ternhaven', 'Elsewhere')), /facts\.jsonl is not as it was written/],
+      [
+        edited('facts.jsonl', (text) => text.replace('Ternhaven', 'Elsewhere')),
+        /facts\.jsonl is not as it was written/,
+      ],
       [edited('facts.jsonl', (text) => `${text}{"id":1}\n`, true), /facts\.jsonl, line \d+: /],
-      [edited('facts.jsonl', (text) => text.replace('"type":"site"', '"type":"palace"'), true), /facts\.jsonl, line \d+: /],
+      [
+        edited('facts.jsonl', (text) => text.replace('"type":"site"', '"type":"palace"'), true),
+        /facts\.jsonl, line \d+: /,
+      ],
       [edited('facts.jsonl', () => 'not json\n', true), /line 1, is not JSON/],
       [edited('facts.jsonl', (text) => `null\n${text}`, true), /facts\.jsonl, line 1: /],
-      [edited('facts.jsonl', (text) => text.replace(/"at":"\d{4}/, '"at":"0000'), true), /facts\.jsonl, line \d+: at is not a date/],
-      [edited('facts.jsonl', (text) => `${text}"${'x'.repeat(3 * 1024 * 1024)}`, true), /line \d+, is longer than such a line/],
+      [
+        edited('facts.jsonl', (text) => text.replace(/"at":"\d{4}/, '"at":"0000'), true),
+        /facts\.jsonl, line \d+: at is not a date/,
+      ],
+      [
+        edited('facts.jsonl', (text) => `${text}"${'x'.repeat(3 * 1024 * 1024)}`, true),
+        /line \d+, is longer than such a line/,
+      ],
       [edited('sheets.jsonl', () => '{"id":"x"}\n', true), /sheets\.jsonl, line 1, is no sheet/],
-      ...['null', '[]', '7', '"sheet"'].map((text) => [edited('sheets.jsonl', () => text, true), /sheets\.jsonl, line 1, is no sheet/] as const),
-      ...MADE_UP_SHEETS.map((change) => [changedSheet(change), /sheets\.jsonl, line 1(, is no sheet|: no entry says that cut sheet)/] as const),
-      [edited('facts.jsonl', (text) => text.replace(/^.*"type":"occupation".*\n/m, ''), true), /An entry in facts\.jsonl refers to another that is neither/],
+      ...['null', '[]', '7', '"sheet"'].map(
+        (text) => [edited('sheets.jsonl', () => text, true), /sheets\.jsonl, line 1, is no sheet/] as const,
+      ),
+      ...MADE_UP_SHEETS.map(
+        (change) =>
+          [changedSheet(change), /sheets\.jsonl, line 1(, is no sheet|: no entry says that cut sheet)/] as const,
+      ),
+      [
+        edited('facts.jsonl', (text) => text.replace(/^.*"type":"occupation".*\n/m, ''), true),
+        /An entry in facts\.jsonl refers to another that is neither/,
+      ],
       [edited('images/extra.php', () => '<?php', true), /nothing that belongs in an archive/],
       [edited('images/extra.php', () => '<?php'), /is not on the archive’s list/],
       [edited('manifest.json', (text) => text.replace('"version":1', '"version":3')), /later version/],
@@ -223,9 +277,11 @@ describe('an archive', () => {
       });
     });
     const open = () =>
-      query<{ count: string }>(from.orm.em.fork(), `select count(*) from pg_stat_activity where datname = ? and state like 'idle in transaction%'`, [
-        from.database.name,
-      ]);
+      query<{ count: string }>(
+        from.orm.em.fork(),
+        `select count(*) from pg_stat_activity where datname = ? and state like 'idle in transaction%'`,
+        [from.database.name],
+      );
     let left = '';
     for (let tries = 0; tries < 50 && left !== '0'; tries++) {
       await new Promise((resolve) => setTimeout(resolve, 50));
@@ -254,7 +310,8 @@ describe('an archive', () => {
     expect(facts.map(({ orderedAt }) => orderedAt !== undefined)).toEqual([false, false, false, true]);
     expect(Math.abs(Date.parse(facts[3]!.orderedAt!) - Date.parse(facts[3]!.receivedAt))).toBeLessThan(5000);
     const get = async (harness: Harness) =>
-      (await request(harness.app).get(`/api/v1/sites/${site}/archive`).buffer(true).parse(binary).expect(200)).body as Buffer;
+      (await request(harness.app).get(`/api/v1/sites/${site}/archive`).buffer(true).parse(binary).expect(200))
+        .body as Buffer;
     const written = await get(running);
     expect(JSON.parse(strFromU8(unzipSync(new Uint8Array(written))['manifest.json']!))).toMatchObject({ version: 2 });
     await into(written, elsewhere).expect(201);
@@ -281,7 +338,19 @@ describe('an archive', () => {
     const said = (seq: number, type: string, body: object, factId = id()): AnyFact =>
       ({ id: factId, type, at: NOW, device: 'tablet', seq, by: member, body }) as AnyFact;
     const control = (name: string, change: object) => ({
-      ...{ mark: id(), name, e: 10, n: 20, z: 3, sdHMm: 2, sdZMm: 2, kind: 'pin', usePlan: true, useHeight: true, forProof: false },
+      ...{
+        mark: id(),
+        name,
+        e: 10,
+        n: 20,
+        z: 3,
+        sdHMm: 2,
+        sdZMm: 2,
+        kind: 'pin',
+        usePlan: true,
+        useHeight: true,
+        forProof: false,
+      },
       ...{ condition: 'secure', note: '', source: 'list', supersedes: null, ...change },
     });
     const sound = [said(0, 'member', { name: 'Mara' }, member), said(1, 'site', SITE_BODY)];
@@ -292,13 +361,22 @@ describe('an archive', () => {
       said(5, 'control', control('K5', { n: 1e300, z: -1e300 })),
     ];
     const ids = new Set(poisoned.map((fact) => fact.id));
-    await expect(appendFacts(running.orm.em.fork(), site, [...sound, ...poisoned], orderedOnArrival(null))).rejects.toMatchObject({ code: 'INVALID_INPUT' });
-    await appendFacts(running.orm.em.fork(), site, [...sound, ...poisoned], orderedOnArrival(null), { quarantined: ids });
+    await expect(
+      appendFacts(running.orm.em.fork(), site, [...sound, ...poisoned], orderedOnArrival(null)),
+    ).rejects.toMatchObject({ code: 'INVALID_INPUT' });
+    await appendFacts(running.orm.em.fork(), site, [...sound, ...poisoned], orderedOnArrival(null), {
+      quarantined: ids,
+    });
     const listed = async (harness: Harness) =>
-      ((await request(harness.app).get(`/api/v1/sites/${site}/quarantine`).expect(200)).body as { quarantined: { id: string; path: string }[] }).quarantined;
+      (
+        (await request(harness.app).get(`/api/v1/sites/${site}/quarantine`).expect(200)).body as {
+          quarantined: { id: string; path: string }[];
+        }
+      ).quarantined;
     expect((await listed(running)).map(({ path }) => path)).toEqual(['/body/e', '/body/note', '/body/name', '/body/n']);
     const get = async (harness: Harness) =>
-      (await request(harness.app).get(`/api/v1/sites/${site}/archive`).buffer(true).parse(binary).expect(200)).body as Buffer;
+      (await request(harness.app).get(`/api/v1/sites/${site}/archive`).buffer(true).parse(binary).expect(200))
+        .body as Buffer;
     const written = await get(running);
     await into(written, elsewhere).expect(201);
     expect(Buffer.compare(await get(elsewhere), written)).toBe(0);
@@ -306,9 +384,13 @@ describe('an archive', () => {
     const report = { at: NOW, by: member, timeZone: 'UTC' };
     await request(elsewhere.app).get(`/api/v1/sites/${site}/control-report`).query(report).expect(200);
     // What is not on its list is refused as ever, and what is on it has to be what it says.
-    expect((await into(editedOf(written, 'manifest.json', (text) => text.replace(/"quarantined":\[[^\]]*\],/, ''), false)).expect(422)).body.detail).toMatch(
-      /line 3: /,
-    );
+    expect(
+      (
+        await into(
+          editedOf(written, 'manifest.json', (text) => text.replace(/"quarantined":\[[^\]]*\],/, ''), false),
+        ).expect(422)
+      ).body.detail,
+    ).toMatch(/line 3: /);
     const shapeless = editedOf(written, 'facts.jsonl', (text) => text.replace('"kind":"pin"', '"kind":null'), true);
     expect((await into(shapeless).expect(422)).body.detail).toMatch(/line 3: kind/);
     await running.stop();
@@ -325,7 +407,15 @@ describe('an archive', () => {
     const item = { name: 'Hall', meaning: 'gridLine', designZ: null, rule: 'points', corners, source: 'typed' };
     const work = (seq: number, grid: string) =>
       said(seq, 'package', {
-        ...{ name: `Hall ${seq}`, crew: 'Formwork', class: 'grid', heightReference: 'finishedFloor', offset: 2, items: [{ ...item, grid }], plans: [] },
+        ...{
+          name: `Hall ${seq}`,
+          crew: 'Formwork',
+          class: 'grid',
+          heightReference: 'finishedFloor',
+          offset: 2,
+          items: [{ ...item, grid }],
+          plans: [],
+        },
         supersedes: null,
       });
     const family = { azimuthDeg: 0, labels: ['A'], spacings: [] };
@@ -333,7 +423,13 @@ describe('an archive', () => {
       4,
       'grid',
       {
-        ...{ grid: id(), name: 'Hall', origin: { e: 0, n: 0 }, letters: family, numbers: { ...family, azimuthDeg: 90 } },
+        ...{
+          grid: id(),
+          name: 'Hall',
+          origin: { e: 0, n: 0 },
+          letters: family,
+          numbers: { ...family, azimuthDeg: 90 },
+        },
         ...{ spacingMeasured: 'perpendicular', source: 'typed', retired: false, supersedes: null },
       },
       gridId,
@@ -342,20 +438,31 @@ describe('an archive', () => {
     const first = [said(0, 'member', { name: 'Mara' }, member), said(1, 'site', SITE_BODY)];
     const append = (facts: readonly AnyFact[], keptBefore: KeptBefore | null) =>
       appendFacts(running.orm.em.fork(), site, facts, orderedOnArrival(null), keptBefore);
-    await expect(append([...first, loose], null)).rejects.toMatchObject({ code: 'MISSING_REFERENCE', field: '/body/items/0/grid' });
+    await expect(append([...first, loose], null)).rejects.toMatchObject({
+      code: 'MISSING_REFERENCE',
+      field: '/body/items/0/grid',
+    });
     // As an earlier version has kept them: the package before its grid, and one whose grid never came.
     const before = { quarantined: new Set<string>() };
     await append([...first, late, loose], before);
     await append([grid], before);
     const referenced = async (harness: Harness) =>
-      query<{ from: string }>(harness.orm.em.fork(), 'select from_id as "from" from fact_reference where to_id = ?', [gridId]);
+      query<{ from: string }>(harness.orm.em.fork(), 'select from_id as "from" from fact_reference where to_id = ?', [
+        gridId,
+      ]);
     const listed = async (harness: Harness) =>
-      ((await request(harness.app).get(`/api/v1/sites/${site}/quarantine`).expect(200)).body as { quarantined: { id: string; path: string }[] }).quarantined;
+      (
+        (await request(harness.app).get(`/api/v1/sites/${site}/quarantine`).expect(200)).body as {
+          quarantined: { id: string; path: string }[];
+        }
+      ).quarantined;
     expect(await referenced(running)).toEqual([]);
     await query(running.orm.em.fork(), insertLaterReferences());
     expect(await referenced(running)).toEqual([{ from: late.id }]);
     expect(await listed(running)).toMatchObject([{ id: loose.id, path: '/body/items/0/grid' }]);
-    const written = (await request(running.app).get(`/api/v1/sites/${site}/archive`).buffer(true).parse(binary).expect(200)).body as Buffer;
+    const written = (
+      await request(running.app).get(`/api/v1/sites/${site}/archive`).buffer(true).parse(binary).expect(200)
+    ).body as Buffer;
     // An archive of before has no such list.
     const older = editedOf(written, 'manifest.json', (text) => text.replace(/"quarantined":\[[^\]]*\],/, ''), false);
     await into(older, elsewhere).expect(201);
@@ -366,7 +473,10 @@ describe('an archive', () => {
   }, 60_000);
 
   it('keeps no key of a crew’s page', async () => {
-    const { body } = await request(from.app).put(`/api/v1/sites/${SITE}/crew-links/${id()}`).send({ label: 'x', who: 'y', roots: null, days: 1 }).expect(201);
+    const { body } = await request(from.app)
+      .put(`/api/v1/sites/${SITE}/crew-links/${id()}`)
+      .send({ label: 'x', who: 'y', roots: null, days: 1 })
+      .expect(201);
     const files = unzipSync(new Uint8Array(await out(from)));
     for (const file of Object.values(files)) expect(strFromU8(file, true)).not.toContain(String(body.token));
   });
@@ -375,7 +485,9 @@ describe('an archive', () => {
     const other = edited('facts.jsonl', (text) => text.replace('Mara Lindqvist', 'Somebody else'), true);
     const { body } = await into(other, from).expect(409);
     expect(body.code).toBe('CONFLICT');
-    expect(body.detail).toMatch(/^This site is here already, and tells something else than the archive \(line \d+ of facts\.jsonl: member of .* UTC\)\./);
+    expect(body.detail).toMatch(
+      /^This site is here already, and tells something else than the archive \(line \d+ of facts\.jsonl: member of .* UTC\)\./,
+    );
     await request(from.app).get(`/api/v1/sites/${id()}/archive`).expect(404);
   });
 
@@ -391,7 +503,9 @@ describe('an archive', () => {
     );
     expect((await into(renamed, from).expect(409)).body).toMatchObject({
       code: 'SEQUENCE_TAKEN',
-      detail: expect.stringMatching(/^This site is here already, and tells something else than the archive\. Entries are never changed/),
+      detail: expect.stringMatching(
+        /^This site is here already, and tells something else than the archive\. Entries are never changed/,
+      ),
     });
   });
 });

@@ -77,7 +77,10 @@ describe('what stands there', () => {
   it('is asked for with whom and when, of a site that is there', async () => {
     await ask('as-built.csv', { timeZone: 'Nowhere/At' }).expect(422);
     await ask('as-built.csv', { at: 'today' }).expect(422);
-    await request(harness.app).get(`/api/v1/sites/${id()}/as-built.csv`).query({ at: NOW, by: member(), timeZone: 'UTC' }).expect(404);
+    await request(harness.app)
+      .get(`/api/v1/sites/${id()}/as-built.csv`)
+      .query({ at: NOW, by: member(), timeZone: 'UTC' })
+      .expect(404);
   });
 });
 
@@ -105,8 +108,11 @@ describe('notes and drawings that were laid over pins', () => {
     await put('drawing', { ...drawing.body, placing, supersedes: drawing.id }, 1);
     const csv = await ask('as-built.csv').expect(200);
     expect(csv.text).toContain('fence 0.30 behind');
-    const after = (await request(harness.app).get(`/api/v1/sites/${SITE}/facts?after=0`).expect(200)).body.facts as AnyFact[];
-    expect(asBuiltReport(siteState(after), NOW, member()).laid).toEqual([{ drawing: drawing.body.name, scale: 1.00002, misfits: placing.misfits }]);
+    const after = (await request(harness.app).get(`/api/v1/sites/${SITE}/facts?after=0`).expect(200)).body
+      .facts as AnyFact[];
+    expect(asBuiltReport(siteState(after), NOW, member()).laid).toEqual([
+      { drawing: drawing.body.name, scale: 1.00002, misfits: placing.misfits },
+    ]);
     expect(((await ask('as-built.pdf').expect(200)).body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
   });
 });
@@ -114,14 +120,20 @@ describe('notes and drawings that were laid over pins', () => {
 describe('the file of a design', () => {
   const DXF = Buffer.from('0\nSECTION\n2\nENTITIES\n0\nLINE\n8\nA\n10\n0\n20\n0\n11\n1\n21\n0\n0\nENDSEC\n0\nEOF\n');
   const send = (file: string, bytes: Buffer, at = SITE) =>
-    request(harness.app).put(`/api/v1/sites/${at}/sources/${file}`).set('Content-Type', 'application/octet-stream').send(bytes);
+    request(harness.app)
+      .put(`/api/v1/sites/${at}/sources/${file}`)
+      .set('Content-Type', 'application/octet-stream')
+      .send(bytes);
 
   it('is kept whole, once, and given back to be saved', async () => {
     const file = id();
     expect((await send(file, DXF).expect(201)).body).toMatchObject({ id: file, bytes: DXF.length });
     await send(file, DXF).expect(200);
     expect((await send(file, Buffer.concat([DXF, DXF])).expect(409)).body).toMatchObject({ code: 'CONFLICT' });
-    const answer = await request(harness.app).get(`/api/v1/sites/${SITE}/sources/${file}`).responseType('blob').expect(200);
+    const answer = await request(harness.app)
+      .get(`/api/v1/sites/${SITE}/sources/${file}`)
+      .responseType('blob')
+      .expect(200);
     expect(answer.headers['content-disposition']).toBe('attachment');
     expect(Buffer.compare(answer.body as Buffer, DXF)).toBe(0);
   });
@@ -137,7 +149,10 @@ describe('the file of a design', () => {
   it('of the demo is there as it is shipped', async () => {
     const drawing = facts.find((fact) => fact.type === 'drawing');
     if (drawing?.type !== 'drawing') throw new Error('no drawing');
-    const answer = await request(harness.app).get(`/api/v1/sites/${SITE}/sources/${drawing.body.file}`).responseType('blob').expect(200);
+    const answer = await request(harness.app)
+      .get(`/api/v1/sites/${SITE}/sources/${drawing.body.file}`)
+      .responseType('blob')
+      .expect(200);
     expect((answer.body as Buffer).length).toBe(drawing.body.bytes);
   });
 });

@@ -38,7 +38,9 @@ const send = (text: string | Buffer, change: object = {}, list = id()) =>
     .set('Content-Type', 'text/csv')
     .send(text as string);
 const controls = async () =>
-  ((await request(harness.app).get(`/api/v1/sites/${site}/facts`)).body.facts as AnyFact[]).filter((fact) => fact.type === 'control');
+  ((await request(harness.app).get(`/api/v1/sites/${site}/facts`)).body.facts as AnyFact[]).filter(
+    (fact) => fact.type === 'control',
+  );
 
 describe('control lists', () => {
   it('that come before their site are refused as that', async () => {
@@ -79,7 +81,15 @@ describe('control lists', () => {
     expect((await send(text, {}, list).expect(200)).body).toEqual({ written: 2, rows: 2 });
     expect((await send(text, {}, list).expect(200)).body).toEqual({ written: 0, rows: 2 });
     const [first, second] = await controls();
-    expect(first!.body).toMatchObject({ name: 'K1', n: 304.8, e: 609.6, z: 3.048, usePlan: true, useHeight: true, forProof: false });
+    expect(first!.body).toMatchObject({
+      name: 'K1',
+      n: 304.8,
+      e: 609.6,
+      z: 3.048,
+      usePlan: true,
+      useHeight: true,
+      forProof: false,
+    });
     expect(second!.body).toMatchObject({ name: 'P1', z: null, useHeight: false, forProof: true });
   });
 
@@ -88,7 +98,11 @@ describe('control lists', () => {
     await send('name,E,N\nK1,10,20\n').expect(200);
     await send('name,E,N\nk1,10.010,20\n', { at: '2031-05-06T09:00:00.000Z' }).expect(200);
     const [first, second] = await controls();
-    expect(second!.body).toMatchObject({ mark: (first as AnyFact & { body: { mark: string } }).body.mark, supersedes: first!.id, e: 10.01 });
+    expect(second!.body).toMatchObject({
+      mark: (first as AnyFact & { body: { mark: string } }).body.mark,
+      supersedes: first!.id,
+      e: 10.01,
+    });
   });
 
   it.each([
@@ -113,7 +127,9 @@ describe('control lists', () => {
 
   it('are refused at a time that does not exist', async () => {
     await freshSite();
-    expect((await send('name,E,N\nK1,10,20\n', { at: '2031-02-30T08:00:00Z' }).expect(422)).body.field).toBe('/options/at');
+    expect((await send('name,E,N\nK1,10,20\n', { at: '2031-02-30T08:00:00Z' }).expect(422)).body.field).toBe(
+      '/options/at',
+    );
     expect(await controls()).toEqual([]);
   });
 

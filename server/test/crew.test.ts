@@ -20,8 +20,12 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => harness.stop());
 
-const facts = async (): Promise<AnyFact[]> => (await request(harness.app).get(`/api/v1/sites/${SITE}/facts`)).body.facts as AnyFact[];
-const hubs = async () => (await facts()).find((fact): fact is Fact<'package'> => fact.type === 'package' && fact.body.name === 'Ticket hall hubs')!;
+const facts = async (): Promise<AnyFact[]> =>
+  (await request(harness.app).get(`/api/v1/sites/${SITE}/facts`)).body.facts as AnyFact[];
+const hubs = async () =>
+  (await facts()).find(
+    (fact): fact is Fact<'package'> => fact.type === 'package' && fact.body.name === 'Ticket hall hubs',
+  )!;
 const ASKED = { label: 'Formwork', who: 'Mara, 555 0100', roots: null as string[] | null, days: 30 };
 const make = async (change: object = {}): Promise<{ id: string; token: string }> =>
   (
@@ -36,13 +40,16 @@ const view = async (token: string): Promise<CrewView> => (await open(token).expe
 describe('a link', () => {
   it('is made once under its id, with a token that nobody guesses', async () => {
     const link = id();
-    const first = (await request(harness.app).put(`/api/v1/sites/${SITE}/crew-links/${link}`).send(ASKED).expect(201)).body as {
+    const first = (await request(harness.app).put(`/api/v1/sites/${SITE}/crew-links/${link}`).send(ASKED).expect(201))
+      .body as {
       token: string;
       expiresAt: string;
     };
     expect(first.token).toMatch(/^[A-Za-z0-9_-]{22}$/);
     expect(first.expiresAt).toBe('2031-06-05T08:00:00.000Z');
-    expect((await request(harness.app).put(`/api/v1/sites/${SITE}/crew-links/${link}`).send(ASKED).expect(200)).body).toEqual(first);
+    expect(
+      (await request(harness.app).put(`/api/v1/sites/${SITE}/crew-links/${link}`).send(ASKED).expect(200)).body,
+    ).toEqual(first);
     expect((await make()).token).not.toBe(first.token);
   });
   it('opens the packages that it is for, and tells no secret of the site', async () => {
@@ -60,7 +67,8 @@ describe('a link', () => {
   it('that was closed, has run out or never was gets one answer', async () => {
     const closed = await make();
     await request(harness.app).delete(`/api/v1/sites/${SITE}/crew-links/${closed.id}`).expect(200);
-    const again = (await request(harness.app).delete(`/api/v1/sites/${SITE}/crew-links/${closed.id}`).expect(200)).body as { revokedAt: string };
+    const again = (await request(harness.app).delete(`/api/v1/sites/${SITE}/crew-links/${closed.id}`).expect(200))
+      .body as { revokedAt: string };
     expect(again.revokedAt).toBe(NOW);
     const short = await make({ days: 1 });
     const later = createApp({
@@ -72,10 +80,18 @@ describe('a link', () => {
       archives: harness.archives,
     });
     await open(short.token).expect(200);
-    const answers = [await open(closed.token), await open(short.token, later), await open('A'.repeat(22)), await open("x' or 1=1")];
+    const answers = [
+      await open(closed.token),
+      await open(short.token, later),
+      await open('A'.repeat(22)),
+      await open("x' or 1=1"),
+    ];
     for (const answer of answers) {
       expect(answer.status).toBe(410);
-      expect(answer.body).toMatchObject({ code: 'LINK_ENDED', detail: 'This page has been closed. Ask the layout crew for a new link.' });
+      expect(answer.body).toMatchObject({
+        code: 'LINK_ENDED',
+        detail: 'This page has been closed. Ask the layout crew for a new link.',
+      });
     }
     const report = { mark: id(), kind: 'destroyed', who: '', text: '' };
     await request(harness.app).put(`/api/v1/crew/${closed.token}/reports/${id()}`).send(report).expect(410);
@@ -111,10 +127,16 @@ describe('a report', () => {
     await report(token, mark.id, {}, reportId).expect(201);
     await report(token, mark.id, {}, reportId).expect(201);
     const state = siteState(await facts());
-    expect(state.reports.get(mark.id)).toMatchObject({ id: reportId, body: { kind: 'destroyed', who: 'Jo', text: 'loader' } });
+    expect(state.reports.get(mark.id)).toMatchObject({
+      id: reportId,
+      body: { kind: 'destroyed', who: 'Jo', text: 'loader' },
+    });
     const crew = state.members.find(({ id: member }) => member === state.reports.get(mark.id)!.by)!;
     expect(crew.body).toEqual({ name: 'Formwork', crew: true });
-    expect((await view(token)).marks.find(({ id: each }) => each === mark.id)).toMatchObject({ standing: 'destroyed', report: { kind: 'destroyed' } });
+    expect((await view(token)).marks.find(({ id: each }) => each === mark.id)).toMatchObject({
+      standing: 'destroyed',
+      report: { kind: 'destroyed' },
+    });
   });
   it('is taken for marks of its own page alone', async () => {
     const work = await hubs();
@@ -140,7 +162,15 @@ describe('what the network is served', () => {
     const { token } = await make();
     await open(token, crew).expect(200);
     await request(crew).get('/api/v1/clock').expect(200);
-    for (const path of ['/', '/sites', '/api/v1/sites', `/api/v1/sites/${SITE}/facts`, `/api/v1/sites/${SITE}/crew-links`, '/api/v1/openapi.json', '/healthz'])
+    for (const path of [
+      '/',
+      '/sites',
+      '/api/v1/sites',
+      `/api/v1/sites/${SITE}/facts`,
+      `/api/v1/sites/${SITE}/crew-links`,
+      '/api/v1/openapi.json',
+      '/healthz',
+    ])
       expect([path, (await request(crew).get(path)).status]).toEqual([path, 404]);
     await request(crew).put(`/api/v1/sites/${SITE}/crew-links/${id()}`).send(ASKED).expect(404);
     const [mark] = (await view(token)).marks;
@@ -165,15 +195,22 @@ describe('what the network is served', () => {
     expect([asked.slice(0, 240).every((status) => status === 200), asked.slice(240)]).toEqual([true, [429, 429]]);
     const third = createCrewApp({ orm: harness.orm, log: silent, webFolder: null, now: NOW });
     const told: number[] = [];
-    for (let i = 0; i < 22; i++) told.push((await request(third).put(`/api/v1/crew/${token}/reports/${id()}`).send({})).status);
+    for (let i = 0; i < 22; i++)
+      told.push((await request(third).put(`/api/v1/crew/${token}/reports/${id()}`).send({})).status);
     expect([told.slice(0, 20).every((status) => status === 422), told.slice(20)]).toEqual([true, [429, 429]]);
   }, 60_000);
   it('shows what has changed since it was asked for', async () => {
     const { token } = await make();
     const [mark] = (await view(token)).marks;
     await view(token);
-    await request(harness.app).put(`/api/v1/crew/${token}/reports/${id()}`).send({ mark: mark!.id, kind: 'moved', who: '', text: '' }).expect(201);
-    expect((await view(token)).marks.find((each) => each.id === mark!.id)).toMatchObject({ standing: 'inDoubt', report: { kind: 'moved' } });
+    await request(harness.app)
+      .put(`/api/v1/crew/${token}/reports/${id()}`)
+      .send({ mark: mark!.id, kind: 'moved', who: '', text: '' })
+      .expect(201);
+    expect((await view(token)).marks.find((each) => each.id === mark!.id)).toMatchObject({
+      standing: 'inDoubt',
+      report: { kind: 'moved' },
+    });
   });
   it('has no photo that is not of a mark on the page', async () => {
     const { token } = await make();

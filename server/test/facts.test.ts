@@ -9,7 +9,8 @@ beforeAll(async () => {
 });
 afterAll(() => harness.stop());
 
-const put = (site: string, fact: AnyFact) => request(harness.app).put(`/api/v1/sites/${site}/facts/${fact.id}`).send(fact);
+const put = (site: string, fact: AnyFact) =>
+  request(harness.app).put(`/api/v1/sites/${site}/facts/${fact.id}`).send(fact);
 
 async function newSite() {
   const site = id();
@@ -41,10 +42,13 @@ describe('the ledger', () => {
 
   it('takes many together, each once, and tells what came of each', async () => {
     const { site, make } = await newSite();
-    const post = (facts: readonly unknown[]) => request(harness.app).post(`/api/v1/sites/${site}/facts`).send({ facts });
+    const post = (facts: readonly unknown[]) =>
+      request(harness.app).post(`/api/v1/sites/${site}/facts`).send({ facts });
     const notes = Array.from({ length: 200 }, (_, i) => make('note', { text: `${i}` }));
     expect((await post(notes).expect(200)).body.results).toEqual(notes.map((note) => ({ id: note.id, written: true })));
-    expect((await post(notes.slice(0, 2)).expect(200)).body.results).toEqual(notes.slice(0, 2).map((note) => ({ id: note.id, written: false })));
+    expect((await post(notes.slice(0, 2)).expect(200)).body.results).toEqual(
+      notes.slice(0, 2).map((note) => ({ id: note.id, written: false })),
+    );
     // One that is wrong keeps back what refers to it, and nothing else.
     const [before, occupation, close, after] = [
       make('note', { text: 'before' }),
@@ -71,9 +75,13 @@ describe('the ledger', () => {
       { problem: { status: 422, field: '/type' } },
       { id: after.id, written: true },
     ]);
-    const kept = (await request(harness.app).get(`/api/v1/sites/${site}/facts?after=0`).expect(200)).body as { facts: AnyFact[]; more: boolean };
+    const kept = (await request(harness.app).get(`/api/v1/sites/${site}/facts?after=0`).expect(200)).body as {
+      facts: AnyFact[];
+      more: boolean;
+    };
     expect(kept.facts.slice(2).map((fact) => fact.id)).toEqual([...notes, before, after].map((fact) => fact.id));
-    for (const facts of [[], Array.from({ length: 201 }, () => notes[0])]) expect((await post(facts).expect(422)).body).toMatchObject({ field: '/facts' });
+    for (const facts of [[], Array.from({ length: 201 }, () => notes[0])])
+      expect((await post(facts).expect(422)).body).toMatchObject({ field: '/facts' });
     await request(harness.app).post(`/api/v1/sites/${site}/facts`).send([notes[0]]).expect(422);
   });
 
@@ -133,7 +141,9 @@ describe('the ledger', () => {
     const { site, make } = await newSite();
     const first = await request(harness.app).get(`/api/v1/sites/${site}/facts`);
     for (let i = 0; i < 3; i++) await put(site, make('note', { text: `note ${i}` }));
-    const { body } = await request(harness.app).get(`/api/v1/sites/${site}/facts?after=${first.body.cursor}`).expect(200);
+    const { body } = await request(harness.app)
+      .get(`/api/v1/sites/${site}/facts?after=${first.body.cursor}`)
+      .expect(200);
     expect(body.facts.map((fact: Fact<'note'>) => fact.body.text)).toEqual(['note 0', 'note 1', 'note 2']);
     expect(body.ledger).toBe(first.body.ledger);
     await request(harness.app).get(`/api/v1/sites/${site}/facts?after=x`).expect(422);
@@ -212,7 +222,16 @@ describe('bad bodies', () => {
       purpose: 'station',
       target: { kind: 'control', mark: id() },
       face: 1,
-      read: { circle: 10, zenith: 90, slope: 0, angleUnit: 'degree', lengthUnit: 'metre', angleDecimals: 4, lengthDecimals: 3, keyed: null },
+      read: {
+        circle: 10,
+        zenith: 90,
+        slope: 0,
+        angleUnit: 'degree',
+        lengthUnit: 'metre',
+        angleDecimals: 4,
+        lengthDecimals: 3,
+        keyed: null,
+      },
       targetHeight: 1.5,
       targetHeightSdMm: 1,
       targetCentringSdMm: 1,
@@ -230,7 +249,11 @@ describe('bad bodies', () => {
     expect(large.body).toMatchObject({ code: 'BODY_TOO_LARGE' });
     expect(large.body.detail).toContain('2 MB');
     expect(large.headers['content-type']).toContain('application/problem+json');
-    const broken = await request(harness.app).put(`/api/v1/sites/${site}/facts/${note.id}`).set('Content-Type', 'application/json').send('{"id":').expect(400);
+    const broken = await request(harness.app)
+      .put(`/api/v1/sites/${site}/facts/${note.id}`)
+      .set('Content-Type', 'application/json')
+      .send('{"id":')
+      .expect(400);
     expect(broken.body.code).toBe('INVALID_JSON');
   });
 

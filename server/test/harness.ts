@@ -22,7 +22,13 @@ export interface Harness {
 export async function startHarness(name: string, now: string | null = '2031-05-06T08:00:00.000Z'): Promise<Harness> {
   const password = process.env['IDLE_PG_PASSWORD'];
   if (!password) throw new Error('IDLE_PG_PASSWORD is not set: run the tests with ./test');
-  const database = { host: '127.0.0.1', port: Number(process.env['IDLE_PG_PORT']), name: `idle_${name}_${process.pid}`, user: 'idle', password };
+  const database = {
+    host: '127.0.0.1',
+    port: Number(process.env['IDLE_PG_PORT']),
+    name: `idle_${name}_${process.pid}`,
+    user: 'idle',
+    password,
+  };
   const orm = await openDatabase(database);
   const archives: ArchiveReader = (file) => readArchive(orm, createReadStream(file));
   const app = createApp({
@@ -60,5 +66,13 @@ export function device(by: string) {
   let seq = 0;
   const name = `tablet ${id()}`;
   return (type: AnyFact['type'], body: object, factId = id()): AnyFact =>
-    ({ id: factId, type, at: new Date(Date.UTC(2031, 4, 6, 7, 0, seq)).toISOString(), device: name, seq: seq++, by, body }) as AnyFact;
+    ({
+      id: factId,
+      type,
+      at: new Date(Date.UTC(2031, 4, 6, 7, 0, seq)).toISOString(),
+      device: name,
+      seq: seq++,
+      by,
+      body,
+    }) as AnyFact;
 }

@@ -27,7 +27,11 @@ const send = (image: string, bytes: Buffer, type = 'image/jpeg', at = site) =>
 describe('a photo', () => {
   it('is kept whole, once, and given back as what it is', async () => {
     const image = id();
-    expect((await send(image, JPEG).expect(201)).body).toEqual({ id: image, mediaType: 'image/jpeg', bytes: JPEG.length });
+    expect((await send(image, JPEG).expect(201)).body).toEqual({
+      id: image,
+      mediaType: 'image/jpeg',
+      bytes: JPEG.length,
+    });
     await send(image, JPEG).expect(200);
     const answer = await request(harness.app).get(`/api/v1/sites/${site}/images/${image}`).expect(200);
     expect(answer.headers['content-type']).toBe('image/jpeg');
@@ -38,9 +42,13 @@ describe('a photo', () => {
 
   it('is what its bytes say, whatever it is called', async () => {
     expect([JPEG, PNG, WEBP].map(imageTypeOf)).toEqual(['image/jpeg', 'image/png', 'image/webp']);
-    expect([Buffer.from('<svg onload="x">'), Buffer.from('GIF89a'), Buffer.from([0xff, 0xd8])].map(imageTypeOf)).toEqual([null, null, null]);
+    expect(
+      [Buffer.from('<svg onload="x">'), Buffer.from('GIF89a'), Buffer.from([0xff, 0xd8])].map(imageTypeOf),
+    ).toEqual([null, null, null]);
     expect((await send(id(), PNG, 'image/jpeg').expect(201)).body).toMatchObject({ mediaType: 'image/png' });
-    expect((await send(id(), Buffer.from('<html>'), 'image/png').expect(415)).body).toMatchObject({ code: 'UNSUPPORTED_TYPE' });
+    expect((await send(id(), Buffer.from('<html>'), 'image/png').expect(415)).body).toMatchObject({
+      code: 'UNSUPPORTED_TYPE',
+    });
   });
 
   it('is refused empty, too large, for a site that is not there, and under an id with another one', async () => {
@@ -91,7 +99,9 @@ describe('the control report', () => {
 
   it('is refused with the field that is wrong', async () => {
     expect((await report({ ...good(), at: 'today' }).expect(422)).body).toMatchObject({ field: '/at' });
-    expect((await report({ ...good(), timeZone: 'Nowhere/Town' }).expect(422)).body).toMatchObject({ field: '/timeZone' });
+    expect((await report({ ...good(), timeZone: 'Nowhere/Town' }).expect(422)).body).toMatchObject({
+      field: '/timeZone',
+    });
     expect((await report({ ...good(), more: 1 }).expect(422)).body).toMatchObject({ field: '/more' });
     await request(harness.app).get(`/api/v1/sites/${id()}/control-report`).query(good()).expect(404);
   });

@@ -30,11 +30,16 @@ beforeAll(async () => {
   harness = await startHarness('papers');
   await loadDemo(harness.orm, DEMO, NOW, pino({ level: 'silent' }));
   facts = (await request(harness.app).get(`/api/v1/sites/${SITE}/facts`)).body.facts as AnyFact[];
-  work = facts.find((fact): fact is Fact<'package'> => fact.type === 'package' && fact.body.name === 'Ticket hall hubs')!;
+  work = facts.find(
+    (fact): fact is Fact<'package'> => fact.type === 'package' && fact.body.name === 'Ticket hall hubs',
+  )!;
   who = facts.find((fact) => fact.type === 'member')!.id;
   const linkId = id();
-  link = (await request(harness.app).put(`/api/v1/sites/${SITE}/crew-links/${linkId}`).send({ label: 'Formwork', who: 'Mara', roots: null, days: 30 }))
-    .body as typeof link;
+  link = (
+    await request(harness.app)
+      .put(`/api/v1/sites/${SITE}/crew-links/${linkId}`)
+      .send({ label: 'Formwork', who: 'Mara', roots: null, days: 30 })
+  ).body as typeof link;
 }, 60_000);
 afterAll(() => harness.stop());
 
@@ -48,7 +53,10 @@ const pagesOf = async (bytes: Buffer): Promise<number> => (await opened(bytes)).
 describe('labels', () => {
   it('say what the stake says, of all marks or of those that are asked for', async () => {
     const all = await textOf((await ask('labels', { format: 'a4of24' }).expect(200)).body as Buffer);
-    const marks = facts.filter((fact): fact is Fact<'mark'> => fact.type === 'mark' && fact.body.package === work.id && fact.body.state === 'confirmed');
+    const marks = facts.filter(
+      (fact): fact is Fact<'mark'> =>
+        fact.type === 'mark' && fact.body.package === work.id && fact.body.state === 'confirmed',
+    );
     expect(marks.length).toBe(9);
     for (const { body } of marks) for (const line of body.stakeText) expect(all).toContain(line);
     const { key, name } = marks[0]!.body;
@@ -61,11 +69,15 @@ describe('labels', () => {
     expect(await pagesOf((await ask('labels', { format: 'a4of8' })).body as Buffer)).toBe(2);
   });
   it('are refused for marks that are not set, formats and links that are none, and codes without an address', async () => {
-    expect((await ask('labels', { format: 'a4of24', keys: ['nothing'] }).expect(422)).body.detail).toMatch(/nothing to print/);
+    expect((await ask('labels', { format: 'a4of24', keys: ['nothing'] }).expect(422)).body.detail).toMatch(
+      /nothing to print/,
+    );
     await ask('labels', { format: 'stone' }).expect(422);
     await ask('posters', {}).expect(404);
     expect((await ask('labels', { format: 'a4of24', link: id() }).expect(409)).body.field).toBe('/link');
-    expect((await ask('labels', { format: 'a4of24', link: link.id }).expect(422)).body.detail).toMatch(/under which address phones reach/);
+    expect((await ask('labels', { format: 'a4of24', link: link.id }).expect(422)).body.detail).toMatch(
+      /under which address phones reach/,
+    );
   });
   it('carry a code that a phone reads, with the address of the mark', async () => {
     const said = device(who);
@@ -116,7 +128,8 @@ async function codeOn(bytes: Buffer): Promise<string | undefined> {
     for (let k = 0; k < coordinates.length; k += 4) {
       const [x, y, dx, dy] = coordinates.slice(k, k + 4) as [number, number, number, number];
       for (let px = Math.round(x * scale); px < Math.round((x + dx) * scale); px++)
-        for (let py = Math.round(y * scale); py < Math.round((y + dy) * scale); py++) pixels.fill(0, (py * w + px) * 4, (py * w + px) * 4 + 3);
+        for (let py = Math.round(y * scale); py < Math.round((y + dy) * scale); py++)
+          pixels.fill(0, (py * w + px) * 4, (py * w + px) * 4 + 3);
     }
   });
   // Its types and its module do not agree about the default.
@@ -163,7 +176,14 @@ describe('control marks', () => {
         .post(`/api/v1/sites/${SITE}/papers/${kind}`)
         .send({ ...common, ...options });
     const card = await textOf((await post('controlCard', { mark: mark.body.mark }).expect(200)).body as Buffer);
-    for (const said of ['K2', 'Revision 1', 'Azimuth', 'standard deviations', 'Look whether the list has a newer revision']) expect(card).toContain(said);
+    for (const said of [
+      'K2',
+      'Revision 1',
+      'Azimuth',
+      'standard deviations',
+      'Look whether the list has a newer revision',
+    ])
+      expect(card).toContain(said);
     const labels = await textOf((await post('controlLabels', { format: 'a4of24' }).expect(200)).body as Buffer);
     for (const name of ['K1', 'K8', 'BM1']) expect(labels).toContain(name);
     expect(labels).toContain(`height ${mark.body.z!.toFixed(3)} m`);
@@ -182,13 +202,31 @@ describe('the field book', () => {
     const setup = await textOf((await post('setup', { occupation: occupation.id }).expect(200)).body as Buffer);
     for (const said of ['Set-up S3', 'Sights, as read and reduced', 'Proofs', 'Sketch']) expect(setup).toContain(said);
     const day = await textOf((await post('day', { day: '2031-05-06' }).expect(200)).body as Buffer);
-    for (const said of ['Field book, 6 May 2031', 'Set-up S1', 'WITHDRAWN', 'Control not used', 'K5 plan: left out of S3']) expect(day).toContain(said);
+    for (const said of [
+      'Field book, 6 May 2031',
+      'Set-up S1',
+      'WITHDRAWN',
+      'Control not used',
+      'K5 plan: left out of S3',
+    ])
+      expect(day).toContain(said);
     expect(setup).toContain('Judged as ');
     expect(setup).toContain('Sighted again, directions, and things as they stand');
     const shift = await textOf((await post('shift', {}).expect(200)).body as Buffer);
-    for (const said of ['For who comes next', 'S3, set up', 'Open', 'Control', 'proved good', 'Work', 'Ticket hall hubs', 'used for its height, not its place'])
+    for (const said of [
+      'For who comes next',
+      'S3, set up',
+      'Open',
+      'Control',
+      'proved good',
+      'Work',
+      'Ticket hall hubs',
+      'used for its height, not its place',
+    ])
       expect(shift).toContain(said);
-    const asked = await textOf((await post('shift', { note: 'K5 has moved', unfinished: 'rain' }).expect(200)).body as Buffer);
+    const asked = await textOf(
+      (await post('shift', { note: 'K5 has moved', unfinished: 'rain' }).expect(200)).body as Buffer,
+    );
     for (const said of ['K5 has moved', 'UNFINISHED: rain']) expect(asked).toContain(said);
     expect((await post('day', { day: '6 May' }).expect(422)).body.field).toBe('/day');
     await post('setup', { occupation: id() }).expect(409);
@@ -196,26 +234,47 @@ describe('the field book', () => {
 });
 
 describe('photos', () => {
-  const whole = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
+  const whole = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  );
   it('that were cut short on their way are found out before they come to a page', () => {
     expect(canBePrinted(whole)).toBe(true);
-    for (let end = 0; end < whole.length; end += 3) expect([end, canBePrinted(whole.subarray(0, end))]).toEqual([end, false]);
+    for (let end = 0; end < whole.length; end += 3)
+      expect([end, canBePrinted(whole.subarray(0, end))]).toEqual([end, false]);
     const broken = Buffer.from(whole);
     broken[45]! ^= 0xff;
     expect(canBePrinted(broken)).toBe(false);
     const jpeg = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 4, 0, 0, 0xff, 0xc0, 0, 11, 8, 0, 2, 0, 3, 1, 1, 0x11, 0]);
-    expect([canBePrinted(jpeg), canBePrinted(jpeg.subarray(0, 12)), canBePrinted(Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0x61]))]).toEqual([true, false, false]);
+    expect([
+      canBePrinted(jpeg),
+      canBePrinted(jpeg.subarray(0, 12)),
+      canBePrinted(Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0x61])),
+    ]).toEqual([true, false, false]);
   });
   it('stand on the page of the set-up, and one that is no whole picture has its words there', async () => {
     const mark = facts.find((fact): fact is Fact<'mark'> => fact.type === 'mark' && fact.body.state === 'confirmed')!;
-    const solution = facts.find((fact): fact is Fact<'solution'> => fact.type === 'solution' && fact.id === mark.body.solution)!;
+    const solution = facts.find(
+      (fact): fact is Fact<'solution'> => fact.type === 'solution' && fact.id === mark.body.solution,
+    )!;
     for (const [bytes, mediaType, caption] of [
       [whole, 'image/png', 'front of the lath'],
-      [Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.from('cut short')]), 'image/jpeg', 'back of the lath'],
+      [
+        Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.from('cut short')]),
+        'image/jpeg',
+        'back of the lath',
+      ],
     ] as const) {
       const image = id();
-      await request(harness.app).put(`/api/v1/sites/${SITE}/images/${image}`).set('Content-Type', mediaType).send(bytes).expect(201);
-      const fact = { ...device(who)('photo', { mark: mark.id, image, mediaType, bytes: bytes.length, caption, written: true }), at: NOW };
+      await request(harness.app)
+        .put(`/api/v1/sites/${SITE}/images/${image}`)
+        .set('Content-Type', mediaType)
+        .send(bytes)
+        .expect(201);
+      const fact = {
+        ...device(who)('photo', { mark: mark.id, image, mediaType, bytes: bytes.length, caption, written: true }),
+        at: NOW,
+      };
       await request(harness.app).put(`/api/v1/sites/${SITE}/facts/${fact.id}`).send(fact).expect(201);
     }
     const answer = await request(harness.app)
@@ -223,17 +282,22 @@ describe('photos', () => {
       .send({ at: NOW, by: who, timeZone: 'UTC', occupation: solution.body.occupation })
       .expect(200);
     const text = await textOf(answer.body as Buffer);
-    for (const said of ['front of the lath', 'back of the lath', 'kept, but not in a form that is printed']) expect(text).toContain(said);
+    for (const said of ['front of the lath', 'back of the lath', 'kept, but not in a form that is printed'])
+      expect(text).toContain(said);
     const document = await opened(answer.body as Buffer);
     const images = await Promise.all(
-      Array.from({ length: document.numPages }, async (_, i) => (await (await document.getPage(i + 1)).getOperatorList()).fnArray),
+      Array.from(
+        { length: document.numPages },
+        async (_, i) => (await (await document.getPage(i + 1)).getOperatorList()).fnArray,
+      ),
     );
     expect(images.flat().filter((operator) => operator === OPS.paintImageXObject).length).toBe(1);
   });
 });
 
 describe('a file of raw sights', () => {
-  const check = (text: string) => request(harness.app).post('/api/v1/raw-sights').set('Content-Type', 'application/x-ndjson').send(text);
+  const check = (text: string) =>
+    request(harness.app).post('/api/v1/raw-sights').set('Content-Type', 'application/x-ndjson').send(text);
   it('is read, or refused with its line, and nothing is kept', async () => {
     const state = siteState((await request(harness.app).get(`/api/v1/sites/${SITE}/facts`)).body.facts as AnyFact[]);
     const text = rawSightsText(rawSightsOf(state, state.occupations[0]!));
@@ -250,14 +314,21 @@ describe('a file of raw sights', () => {
       [`${text}{"toString":{}}\n`, /is no header, control, setup, sight or station/],
     ];
     for (const [refused, reason] of refusals)
-      expect((await check(refused).expect(422)).body).toMatchObject({ code: 'INVALID_FILE', detail: expect.stringMatching(reason) });
+      expect((await check(refused).expect(422)).body).toMatchObject({
+        code: 'INVALID_FILE',
+        detail: expect.stringMatching(reason),
+      });
     await check('x'.repeat(LARGEST_UPLOAD_BYTES + 1)).expect(413);
   });
 });
 
 describe('progress', () => {
   it('is told line by line, with the file in the last one', async () => {
-    const answer = await ask('labels', { format: 'a4of24' }).set('Accept', 'application/x-ndjson').buffer(true).parse(plainText).expect(200);
+    const answer = await ask('labels', { format: 'a4of24' })
+      .set('Accept', 'application/x-ndjson')
+      .buffer(true)
+      .parse(plainText)
+      .expect(200);
     const lines = (answer.body as string)
       .trim()
       .split('\n')
@@ -288,14 +359,31 @@ const plainText = (response: request.Response, done: (error: Error | null, text:
 describe('a sheet', () => {
   const issue = async (change: object = {}): Promise<{ id: string; sheet: NumberedSheet }> => {
     const sheet = id();
-    const order = { package: work.id, fact: id(), at: NOW, device: 'office', seq: seq++, by: who, timeZone: 'UTC', ...change };
-    return { id: sheet, sheet: (await request(harness.app).put(`/api/v1/sites/${SITE}/sheets/${sheet}`).send(order).expect(201)).body as NumberedSheet };
+    const order = {
+      package: work.id,
+      fact: id(),
+      at: NOW,
+      device: 'office',
+      seq: seq++,
+      by: who,
+      timeZone: 'UTC',
+      ...change,
+    };
+    return {
+      id: sheet,
+      sheet: (await request(harness.app).put(`/api/v1/sites/${SITE}/sheets/${sheet}`).send(order).expect(201))
+        .body as NumberedSheet,
+    };
   };
   let seq = 0;
 
   it('as a workbook has figures as figures and text as text, whatever it begins with', async () => {
     const { sheet } = await issue();
-    const evil = { ...sheet, crew: '=cmd|calc', rows: sheet.rows.map((row, i) => (i === 0 ? { ...row, name: '=HYPERLINK("http://x")' } : row)) };
+    const evil = {
+      ...sheet,
+      crew: '=cmd|calc',
+      rows: sheet.rows.map((row, i) => (i === 0 ? { ...row, name: '=HYPERLINK("http://x")' } : row)),
+    };
     const bytes = await sheetXlsx(evil, ['TH-A1 S: in doubt']);
     const sheets = (await readXlsxFile(bytes)) as unknown as { sheet: string; data: unknown[][] }[];
     expect(sheets.map((each) => each.sheet)).toEqual(['Marks', 'About']);
@@ -320,16 +408,38 @@ describe('a sheet', () => {
     const { id: sheet, sheet: content } = await issue();
     const photo = id();
     const bytes = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.from('a made-up photo')]);
-    await request(harness.app).put(`/api/v1/sites/${SITE}/images/${photo}`).set('Content-Type', 'image/jpeg').send(bytes).expect(201);
-    const body = { mark: content.rows[0]!.mark, image: photo, mediaType: 'image/jpeg', bytes: bytes.length, caption: '', written: true };
+    await request(harness.app)
+      .put(`/api/v1/sites/${SITE}/images/${photo}`)
+      .set('Content-Type', 'image/jpeg')
+      .send(bytes)
+      .expect(201);
+    const body = {
+      mark: content.rows[0]!.mark,
+      image: photo,
+      mediaType: 'image/jpeg',
+      bytes: bytes.length,
+      caption: '',
+      written: true,
+    };
     const fact = { ...device(who)('photo', body), at: NOW };
     await request(harness.app).put(`/api/v1/sites/${SITE}/facts/${fact.id}`).send(fact).expect(201);
     const { unzipSync, strFromU8 } = await import('fflate');
-    const answer = await request(harness.app).get(`/api/v1/sites/${SITE}/sheets/${sheet}/zip`).buffer(true).parse(binary).expect(200);
+    const answer = await request(harness.app)
+      .get(`/api/v1/sites/${SITE}/sheets/${sheet}/zip`)
+      .buffer(true)
+      .parse(binary)
+      .expect(200);
     const files = unzipSync(new Uint8Array(answer.body as Buffer));
     const name = `cut-sheet-${content.number}-revision-${content.revision}`;
     const control = Object.keys(files).find((file) => /^control-v\d+\.csv$/.test(file))!;
-    expect(Object.keys(files).sort()).toEqual([control, `${name}.csv`, `${name}.pdf`, `${name}.xlsx`, 'photos/th-a1-s-1.jpg', 'sketch.pdf']);
+    expect(Object.keys(files).sort()).toEqual([
+      control,
+      `${name}.csv`,
+      `${name}.pdf`,
+      `${name}.xlsx`,
+      'photos/th-a1-s-1.jpg',
+      'sketch.pdf',
+    ]);
     expect(strFromU8(files[control]!)).toContain('K1');
     expect(await textOf(Buffer.from(files['sketch.pdf']!))).toContain('TH-A1 S');
   });
@@ -337,12 +447,37 @@ describe('a sheet', () => {
   it('of a part has its own number and revisions, and refuses marks of other packages', async () => {
     const keys = work.body.plans.slice(0, 4).map(({ key }) => key);
     const whole = await issue();
-    const part = await issue({ selection: { name: 'north side', keys }, givenTo: 'Ada', validUntil: '2031-06-01', bothHeights: true });
+    const part = await issue({
+      selection: { name: 'north side', keys },
+      givenTo: 'Ada',
+      validUntil: '2031-06-01',
+      bothHeights: true,
+    });
     expect(part.sheet.number).not.toBe(whole.sheet.number);
-    expect(part.sheet).toMatchObject({ revision: 1, selection: 'north side', givenTo: 'Ada', validUntil: '2031-06-01', bothHeights: true });
-    expect((await issue({ selection: { name: 'north side', keys } })).sheet).toMatchObject({ number: part.sheet.number, revision: 2 });
-    const order = { package: work.id, fact: id(), at: NOW, device: 'office', seq: 99, by: who, timeZone: 'UTC', selection: { name: 'x', keys: ['other/key'] } };
-    expect((await request(harness.app).put(`/api/v1/sites/${SITE}/sheets/${id()}`).send(order).expect(422)).body.field).toBe('/selection/keys');
+    expect(part.sheet).toMatchObject({
+      revision: 1,
+      selection: 'north side',
+      givenTo: 'Ada',
+      validUntil: '2031-06-01',
+      bothHeights: true,
+    });
+    expect((await issue({ selection: { name: 'north side', keys } })).sheet).toMatchObject({
+      number: part.sheet.number,
+      revision: 2,
+    });
+    const order = {
+      package: work.id,
+      fact: id(),
+      at: NOW,
+      device: 'office',
+      seq: 99,
+      by: who,
+      timeZone: 'UTC',
+      selection: { name: 'x', keys: ['other/key'] },
+    };
+    expect(
+      (await request(harness.app).put(`/api/v1/sites/${SITE}/sheets/${id()}`).send(order).expect(422)).body.field,
+    ).toBe('/selection/keys');
   });
 
   it('that was issued says in its PDF what happened to its marks since; what was frozen stays', async () => {
@@ -353,7 +488,10 @@ describe('a sheet', () => {
     expect(clean).toContain('Pour on Thursday.');
     expect(clean).toContain(`(−${(6.25 - before.rows[0]!.hubZ!).toFixed(3)})`);
     const row = before.rows[0]!;
-    await request(harness.app).put(`/api/v1/crew/${link.token}/reports/${id()}`).send({ mark: row.mark, kind: 'moved', who: 'Jo', text: '' }).expect(201);
+    await request(harness.app)
+      .put(`/api/v1/crew/${link.token}/reports/${id()}`)
+      .send({ mark: row.mark, kind: 'moved', who: 'Jo', text: '' })
+      .expect(201);
     const noticed = await textOf((await request(harness.app).get(`${path}/pdf`).expect(200)).body as Buffer);
     expect(noticed).toContain(`Since this sheet was issued: ${row.name}: said to have been hit or moved`);
     expect((await request(harness.app).get(path).expect(200)).body).toEqual(before);
@@ -410,12 +548,20 @@ describe('letters', () => {
   });
   it('of every script come out of the PDF as they went in', async () => {
     const names = ['Schälung Müller', 'Żuraw Łódź', 'Бригада', 'Ομάδα', 'פיגומים', 'عمال'];
-    const labels = names.map((name): Label => ({ name, lines: [{ text: name, ruled: false, unusual: false }], address: null, about: '' }));
+    const labels = names.map((name): Label => ({
+      name,
+      lines: [{ text: name, ruled: false, unusual: false }],
+      address: null,
+      about: '',
+    }));
     const text = await textOf(await labelsPdf(labels, 'roll62', 'x', () => Promise.resolve()));
     for (const name of names.slice(0, 5)) expect([name, text.normalize('NFC').includes(name)]).toEqual([name, true]);
     const long = 'Ü'.repeat(200);
-    const pages = await labelsPdf([{ name: long, lines: [{ text: long, ruled: false, unusual: false }], address: null, about: long }], 'roll24', 'x', () =>
-      Promise.resolve(),
+    const pages = await labelsPdf(
+      [{ name: long, lines: [{ text: long, ruled: false, unusual: false }], address: null, about: long }],
+      'roll24',
+      'x',
+      () => Promise.resolve(),
     );
     expect(await pagesOf(pages)).toBe(1);
   });

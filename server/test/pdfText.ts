@@ -1,7 +1,8 @@
 /** The words of a PDF, read back by a reader that knows nothing of who wrote it. */
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 
-export const opened = (bytes: Buffer) => getDocument({ data: new Uint8Array(bytes), useSystemFonts: true, verbosity: 0 }).promise;
+export const opened = (bytes: Buffer) =>
+  getDocument({ data: new Uint8Array(bytes), useSystemFonts: true, verbosity: 0 }).promise;
 
 export async function textOf(bytes: Buffer): Promise<string> {
   const document = await opened(bytes);

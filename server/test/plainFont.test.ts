@@ -10,7 +10,11 @@ describe('a font without the compression of the web', () => {
   it('has the same letters, widths and pictures', () => {
     const packed = fontkit.openSync(file) as fontkit.Font;
     const plain = fontkit.create(plainFont(readFileSync(file))) as fontkit.Font;
-    expect([plain.postscriptName, plain.unitsPerEm, plain.numGlyphs]).toEqual([packed.postscriptName, packed.unitsPerEm, packed.numGlyphs]);
+    expect([plain.postscriptName, plain.unitsPerEm, plain.numGlyphs]).toEqual([
+      packed.postscriptName,
+      packed.unitsPerEm,
+      packed.numGlyphs,
+    ]);
     expect(plain.characterSet).toEqual(packed.characterSet);
     for (const letter of ['A', 'g', '7', '½']) {
       const [before, after] = [packed, plain].map((font) => font.glyphForCodePoint(letter.codePointAt(0)!));

@@ -35,7 +35,15 @@ afterAll(async () => {
   await harness.stop();
 });
 
-const web = () => createApp({ orm: harness.orm, log: pino({ level: 'silent' }), webFolder: folder, now: NOW, loopbackOnly: true, archives: harness.archives });
+const web = () =>
+  createApp({
+    orm: harness.orm,
+    log: pino({ level: 'silent' }),
+    webFolder: folder,
+    now: NOW,
+    loopbackOnly: true,
+    archives: harness.archives,
+  });
 
 describe('the application', () => {
   it('is given for every address of it, so that a link can be opened anywhere', async () => {
@@ -62,7 +70,11 @@ describe('the application', () => {
   });
 
   it('never gives a file from outside of its folder', async () => {
-    for (const path of ['/assets/../../package.json', '/assets/%2e%2e/%2e%2e/package.json', '/..%2f..%2fetc%2fpasswd']) {
+    for (const path of [
+      '/assets/../../package.json',
+      '/assets/%2e%2e/%2e%2e/package.json',
+      '/..%2f..%2fetc%2fpasswd',
+    ]) {
       const { text } = await request(web()).get(path);
       expect(text).not.toMatch(/idle-marker"|root:/);
     }
@@ -71,7 +83,11 @@ describe('the application', () => {
 
 describe('the server', () => {
   it('says whether the database answers, and what time it goes by', async () => {
-    expect((await request(harness.app).get('/healthz').expect(200)).body).toMatchObject({ status: 'ok', database: 'answers', writes: 'taken' });
+    expect((await request(harness.app).get('/healthz').expect(200)).body).toMatchObject({
+      status: 'ok',
+      database: 'answers',
+      writes: 'taken',
+    });
     await request(web()).get('/api/v1/clock').expect(200, { now: NOW, fixed: true });
   });
 
@@ -79,7 +95,8 @@ describe('the server', () => {
     const site = id();
     const member = id();
     const make = device(member);
-    const put = (fact: AnyFact) => request(harness.app).put(`/api/v1/sites/${site}/facts/${fact.id}`).send(fact).expect(201);
+    const put = (fact: AnyFact) =>
+      request(harness.app).put(`/api/v1/sites/${site}/facts/${fact.id}`).send(fact).expect(201);
     await put(make('member', { name: 'Mara' }, member));
     await put(make('site', { ...SITE_BODY, name: 'First name' }));
     await put({ ...make('site', { ...SITE_BODY, name: 'Second name' }), at: '2031-05-06T11:00:00.000Z' });
@@ -181,7 +198,11 @@ describe('a sheet', () => {
   });
 
   it('as PDF is one also with long names, many rows and no rows', async () => {
-    const long = { ...row, name: 'A very long name of a mark that goes on and on', corner: 'Corner of the pump house north wing' };
+    const long = {
+      ...row,
+      name: 'A very long name of a mark that goes on and on',
+      corner: 'Corner of the pump house north wing',
+    };
     for (const rows of [[], [long], Array.from({ length: 90 }, (_, i) => ({ ...row, name: `M-${i}` }))]) {
       const pdf = await sheetPdf({ ...sheet, rows });
       expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
@@ -195,7 +216,9 @@ describe('a sheet', () => {
       { name: 'H-C', change: 'removed' as const },
       { name: 'H-E', change: 'writtenAnew' as const },
     ];
-    expect(await textOf(await sheetPdf({ ...sheet, changes }))).toContain('Changed since revision 1: taken away: H-C; stake written anew: H-D, H-E.');
+    expect(await textOf(await sheetPdf({ ...sheet, changes }))).toContain(
+      'Changed since revision 1: taken away: H-C; stake written anew: H-D, H-E.',
+    );
   });
 
   it('as PDF takes a font that has the letters of a name, and only then', async () => {

@@ -4,7 +4,12 @@ import type { CutSheetRow } from '@idle-marker/records';
 import { sheetNote } from '../src/sheets/sheetNote.ts';
 
 type Written = NonNullable<CutSheetRow['written']>;
-const line = (text: string, part?: Written['front'][number]['part']) => ({ text, ruled: false, unusual: false, ...(part ? { part } : {}) });
+const line = (text: string, part?: Written['front'][number]['part']) => ({
+  text,
+  ruled: false,
+  unusual: false,
+  ...(part ? { part } : {}),
+});
 const stake = (sides: Partial<Written>, reading: object = {}): CutSheetRow =>
   ({
     stakeText: [],
@@ -24,7 +29,9 @@ describe('the note of a row', () => {
   });
 
   it('says an angle in the language of the sheet where the lines were kept without what they are', () => {
-    expect(sheetNote(stake({ right: [line('cambio')] }, INSIDE), ['es'], metres)).toBe('DE AMBAS LÍNEAS, esquina a 2.309 m. cambio');
+    expect(sheetNote(stake({ right: [line('cambio')] }, INSIDE), ['es'], metres)).toBe(
+      'DE AMBAS LÍNEAS, esquina a 2.309 m. cambio',
+    );
     expect(sheetNote(stake({}, INSIDE), ['en'], metres)).toBe('OFF BOTH LINES, corner at 2.309 m');
     const back = { reach: { way: 'road', side: 'left', angle: { part: 'back', toCorner: 2 } } };
     expect(sheetNote(stake({}, back), ['en', 'es'], metres)).toBe('BACK: square to the line behind');

@@ -40,7 +40,17 @@ describe('the demo', () => {
       await loadDemo(other.orm, DEMO, NOW, pino({ level: 'silent' }));
       const again = (await request(other.app).get(`/api/v1/sites/${SITE}/facts`)).body.facts as AnyFact[];
       const plain = (list: AnyFact[]) =>
-        JSON.stringify(list.map(({ id: factId, type, at, device, seq, by, body }) => ({ id: factId, type, at, device, seq, by, body })));
+        JSON.stringify(
+          list.map(({ id: factId, type, at, device, seq, by, body }) => ({
+            id: factId,
+            type,
+            at,
+            device,
+            seq,
+            by,
+            body,
+          })),
+        );
       expect(plain(again)).toBe(plain(facts));
       // Loaded on first start only.
       await loadDemo(other.orm, DEMO, '2031-05-07T10:00:00.000Z', pino({ level: 'silent' }));
@@ -51,7 +61,9 @@ describe('the demo', () => {
   }, 60_000);
 
   it('holds no true coordinate: the ground truth stays out of the database', async () => {
-    const truth = JSON.parse((await import('node:fs')).readFileSync(join(DEMO, 'truth.json'), 'utf8')) as { marks: { name: string; e: number; n: number }[] };
+    const truth = JSON.parse((await import('node:fs')).readFileSync(join(DEMO, 'truth.json'), 'utf8')) as {
+      marks: { name: string; e: number; n: number }[];
+    };
     const text = JSON.stringify(facts);
     // The mark that was knocked: nobody but the simulator knows where it is now.
     const knocked = truth.marks.find((mark) => mark.name === 'K5')!;
@@ -60,13 +72,22 @@ describe('the demo', () => {
 });
 
 describe('sheets', () => {
-  const work = () => facts.find((fact): fact is Fact<'package'> => fact.type === 'package' && fact.body.name === 'Ticket hall hubs')!;
+  const work = () =>
+    facts.find((fact): fact is Fact<'package'> => fact.type === 'package' && fact.body.name === 'Ticket hall hubs')!;
   const lead = () => facts.find((fact) => fact.type === 'member')!.id;
   let seq = 0;
   const issue = (sheet: string, packageId: string) =>
     request(harness.app)
       .put(`/api/v1/sites/${SITE}/sheets/${sheet}`)
-      .send({ package: packageId, fact: id(), at: NOW, device: 'office tablet', seq: seq++, by: lead(), timeZone: 'Europe/Lisbon' });
+      .send({
+        package: packageId,
+        fact: id(),
+        at: NOW,
+        device: 'office tablet',
+        seq: seq++,
+        by: lead(),
+        timeZone: 'Europe/Lisbon',
+      });
 
   it('are numbered once and frozen; a second one of the package is its next revision', async () => {
     const first = id();
@@ -80,7 +101,9 @@ describe('sheets', () => {
   });
 
   it('withhold a mark in doubt and say why', async () => {
-    const grid = facts.find((fact): fact is Fact<'package'> => fact.type === 'package' && fact.body.name === 'Ticket hall grid')!;
+    const grid = facts.find(
+      (fact): fact is Fact<'package'> => fact.type === 'package' && fact.body.name === 'Ticket hall grid',
+    )!;
     const { body } = await issue(id(), grid.id).expect(201);
     expect(body).toMatchObject({ number: 2, withheld: [{ standing: 'inDoubt', reason: 'STATION_WITHDRAWN' }] });
     expect(body.rows).toHaveLength(4);
@@ -88,13 +111,26 @@ describe('sheets', () => {
 
   it('are refused for a package that is not there, and by unknown fields', async () => {
     expect((await issue(id(), id()).expect(409)).body.code).toBe('MISSING_REFERENCE');
-    const { body } = await request(harness.app).put(`/api/v1/sites/${SITE}/sheets/${id()}`).send({ package: work().id, number: 7 }).expect(422);
+    const { body } = await request(harness.app)
+      .put(`/api/v1/sites/${SITE}/sheets/${id()}`)
+      .send({ package: work().id, number: 7 })
+      .expect(422);
     expect(body.detail).toMatch(/Nothing was issued/);
   });
 
   it('are refused at a time that does not exist, and the same id gives the same sheet', async () => {
-    const order = { package: work().id, fact: id(), at: '2031-02-30T08:00:00Z', device: 'office tablet', seq: 900, by: lead(), timeZone: 'Europe/Lisbon' };
-    expect((await request(harness.app).put(`/api/v1/sites/${SITE}/sheets/${id()}`).send(order).expect(422)).body.field).toBe('/at');
+    const order = {
+      package: work().id,
+      fact: id(),
+      at: '2031-02-30T08:00:00Z',
+      device: 'office tablet',
+      seq: 900,
+      by: lead(),
+      timeZone: 'Europe/Lisbon',
+    };
+    expect(
+      (await request(harness.app).put(`/api/v1/sites/${SITE}/sheets/${id()}`).send(order).expect(422)).body.field,
+    ).toBe('/at');
     const taken = id();
     await issue(taken, work().id).expect(201);
     expect((await issue(taken, work().id).expect(200)).body.number).toBe(1);
@@ -119,9 +155,15 @@ describe('the description of the API', () => {
   it('has every address and every type of fact', async () => {
     const { body } = await request(harness.app).get('/api/v1/openapi.json').expect(200);
     expect(body.openapi).toBe('3.1.0');
-    for (const type of FACT_TYPES) expect(body.components.schemas[`Fact.${type}`].properties.body.additionalProperties ?? false).toBe(false);
+    for (const type of FACT_TYPES)
+      expect(body.components.schemas[`Fact.${type}`].properties.body.additionalProperties ?? false).toBe(false);
     expect(Object.keys(body.paths)).toEqual(
-      expect.arrayContaining(['/sites', '/sites/{site}/facts/{id}', '/sites/{site}/control-lists/{id}', '/sites/{site}/sheets/{id}']),
+      expect.arrayContaining([
+        '/sites',
+        '/sites/{site}/facts/{id}',
+        '/sites/{site}/control-lists/{id}',
+        '/sites/{site}/sheets/{id}',
+      ]),
     );
   });
 });

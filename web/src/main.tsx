@@ -26,7 +26,11 @@ const router = createBrowserRouter([
   place(CREW, msg('frame.theCrewsPage'), () => import('./features/crew/CrewPlace.tsx')),
   {
     path: '/sites/:site',
-    Component: fetchedPart(msg('frame.theSite'), async (elsewhere) => (await moduleFrom(() => import('./frame/SiteDoor.tsx'), elsewhere)).SiteDoor, opening),
+    Component: fetchedPart(
+      msg('frame.theSite'),
+      async (elsewhere) => (await moduleFrom(() => import('./frame/SiteDoor.tsx'), elsewhere)).SiteDoor,
+      opening,
+    ),
     errorElement: <RouteError />,
     children: [
       { index: true, element: <Navigate to="today" replace /> },
@@ -46,7 +50,11 @@ const router = createBrowserRouter([
       place('hand-over/sketch', msg('common.sketch'), () => import('./features/handover/SketchPlace.tsx')),
       place('hand-over/crew', msg('common.crewPage'), () => import('./features/handover/CrewLinksPlace.tsx')),
       place('hand-over/tape', msg('common.tapeItBack'), () => import('./features/handover/TapePlace.tsx')),
-      place('hand-over/writing', msg('common.howStakesAreWritten'), () => import('./features/handover/WritingPlace.tsx')),
+      place(
+        'hand-over/writing',
+        msg('common.howStakesAreWritten'),
+        () => import('./features/handover/WritingPlace.tsx'),
+      ),
       place('hand-over/files', msg('frame.files'), () => import('./features/handover/FilesPlace.tsx')),
       place('field-book', msg('common.fieldBook'), () => import('./features/fieldbook/FieldBookPlace.tsx')),
       place('field-book/day', msg('frame.pagesOfTheFieldBook'), () => import('./features/fieldbook/DayPlace.tsx')),
@@ -56,7 +64,9 @@ const router = createBrowserRouter([
 ]);
 
 // The server may be on this very device, or on the site's own network: a browser that takes itself for offline asks all the same.
-const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, networkMode: 'always' } } });
+const queries = new QueryClient({
+  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, networkMode: 'always' } },
+});
 
 await keepClock();
 createRoot(document.getElementById('root')!).render(

@@ -48,8 +48,14 @@ describe('a height that was entered wrongly', () => {
     await user.type(screen.getByLabelText('How you know (needed)'), 'pole up');
     await user.click(screen.getByRole('button', { name: 'Correct it' }));
     await waitFor(() => expect(said()).toHaveLength(2));
-    expect(said()[0]).toMatchObject({ type: 'correction', body: { what: 'targetHeight', sights: [mark.body.sight], value: 1.6 } });
-    expect(said()[1]).toMatchObject({ type: 'finding', body: { cause: 'recomputed', effects: [{ mark: mark.id, heightMm: -100 }] } });
+    expect(said()[0]).toMatchObject({
+      type: 'correction',
+      body: { what: 'targetHeight', sights: [mark.body.sight], value: 1.6 },
+    });
+    expect(said()[1]).toMatchObject({
+      type: 'finding',
+      body: { cause: 'recomputed', effects: [{ mark: mark.id, heightMm: -100 }] },
+    });
   });
 
   it('is the station: only marks can be given to another, and that one is named', async () => {
@@ -67,13 +73,25 @@ describe('a height that was entered wrongly', () => {
     await user.type(screen.getByLabelText('How you know (needed)'), 'the legs were hit');
     await user.click(screen.getByRole('button', { name: 'Correct it' }));
     await waitFor(() => expect(said()).toHaveLength(2));
-    expect(said()[0]).toMatchObject({ type: 'correction', body: { what: 'station', sights: [mark.body.sight], station: second.fact.id } });
-    expect(said()[1]).toMatchObject({ type: 'finding', body: { plan: true, height: true, effects: [{ mark: mark.id }] } });
+    expect(said()[0]).toMatchObject({
+      type: 'correction',
+      body: { what: 'station', sights: [mark.body.sight], station: second.fact.id },
+    });
+    expect(said()[1]).toMatchObject({
+      type: 'finding',
+      body: { plan: true, height: true, effects: [{ mark: mark.id }] },
+    });
   });
 
   it('is the target: one of the library, or its constant', async () => {
     const { story, solution, mark } = day();
-    const what = { kind: 'target' as const, name: 'Small 7', form: 'small' as const, constantMm: -17.5, ownHeight: 0.1 };
+    const what = {
+      kind: 'target' as const,
+      name: 'Small 7',
+      form: 'small' as const,
+      constantMm: -17.5,
+      ownHeight: 0.1,
+    };
     story.say('equipment', { item: newId(), what, retired: false, supersedes: null });
     const { user } = show(story, <CorrectEntries solution={solution} onClose={nothing} />);
     await user.selectOptions(screen.getByLabelText('What was wrong'), 'Target of a range of sights');
@@ -103,7 +121,9 @@ describe('a height that was entered wrongly', () => {
     });
     const [stop] = roundOf(story.state, story.trust(), work, null);
     show(story, <MarkHeights work={work} stop={stop!} groundZ={null} stands hasHeight />);
-    expect(screen.getByText(`recomputed: ${(mark.body.hubZ! - 0.004).toFixed(3)}; the stake says what was found first`)).toBeTruthy();
+    expect(
+      screen.getByText(`recomputed: ${(mark.body.hubZ! - 0.004).toFixed(3)}; the stake says what was found first`),
+    ).toBeTruthy();
   });
 });
 
@@ -179,7 +199,11 @@ describe('points on lines', () => {
     const occupation = story.occupy('S1', { method: 'onLines' });
     for (const [i, line] of siteLines(story.state).entries()) {
       const f = 0.3 + 0.15 * i;
-      const place = { e: line.from.e + f * (line.to.e - line.from.e), n: line.from.n + f * (line.to.n - line.from.n), z: 5.5 };
+      const place = {
+        e: line.from.e + f * (line.to.e - line.from.e),
+        n: line.from.n + f * (line.to.n - line.from.n),
+        z: 5.5,
+      };
       story.shoot(occupation, 'station', line.target, place);
     }
     const { lines } = stationDraft(story.state, occupation, {}, { near: { e: 4030, n: 8000 } });
@@ -229,9 +253,16 @@ describe('control', () => {
     const [first] = screen.getAllByRole('listitem');
     expect(within(first!).getByText(/ m (north|south|east|west).* of S1/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'K3 found' }));
-    await waitFor(() => expect(said()[0]).toMatchObject({ type: 'visit', body: { mark: story.markId('K3'), outcome: 'found', labelRead: true } }));
+    await waitFor(() =>
+      expect(said()[0]).toMatchObject({
+        type: 'visit',
+        body: { mark: story.markId('K3'), outcome: 'found', labelRead: true },
+      }),
+    );
     await user.click(screen.getByRole('button', { name: 'K4 missing' }));
-    await waitFor(() => expect(said().at(-1)).toMatchObject({ type: 'control', body: { name: 'K4', condition: 'lost' } }));
+    await waitFor(() =>
+      expect(said().at(-1)).toMatchObject({ type: 'control', body: { name: 'K4', condition: 'lost' } }),
+    );
   });
 
   it('on a tag ends when it is taken away, and its place with it', async () => {
@@ -241,12 +272,23 @@ describe('control', () => {
     expect(screen.getByText('Say where it went.')).toBeTruthy();
     await user.type(screen.getByLabelText('Taken away to'), 'pour 4');
     await user.click(screen.getByRole('button', { name: 'It was taken away' }));
-    await waitFor(() => expect(said()[0]).toMatchObject({ type: 'control', body: { condition: 'lost', retired: expect.stringContaining('pour 4') } }));
+    await waitFor(() =>
+      expect(said()[0]).toMatchObject({
+        type: 'control',
+        body: { condition: 'lost', retired: expect.stringContaining('pour 4') },
+      }),
+    );
   });
 
   it('has photos, told when one has not arrived', async () => {
     const story = new Story().control();
-    story.say('photo', { mark: story.markId('K1'), image: newId(), mediaType: 'image/jpeg', bytes: 10, caption: 'nail at the gate' });
+    story.say('photo', {
+      mark: story.markId('K1'),
+      image: newId(),
+      mediaType: 'image/jpeg',
+      bytes: 10,
+      caption: 'nail at the gate',
+    });
     const { user } = show(story, <MarkPhotos mark={story.markId('K1')} name="K1" />);
     const picture = await screen.findByAltText<HTMLImageElement>('nail at the gate');
     expect(picture.src).toContain(`/api/v1/sites/${SITE_ID}/images/`);
@@ -258,7 +300,9 @@ describe('control', () => {
   it('photos wait while the server is away, and go out by themselves', async () => {
     server.away = true;
     const image = newId();
-    expect(await keepPhoto(SITE_ID, image, { mediaType: 'image/png', bytes: new ArrayBuffer(8) })).toContain('waits in this browser');
+    expect(await keepPhoto(SITE_ID, image, { mediaType: 'image/png', bytes: new ArrayBuffer(8) })).toContain(
+      'waits in this browser',
+    );
     const sent: string[] = [];
     const before = globalThis.fetch;
     globalThis.fetch = (url) => {

@@ -32,7 +32,10 @@ describe('marks from another site', () => {
     await user.click(screen.getByRole('button', { name: 'Bring 1 mark' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     const { e, n, z } = k1.revision.body;
-    expect(said()[0]).toMatchObject({ type: 'control', body: { name: 'K1', e, n, z, source: expect.stringMatching(/^Old depot: /), supersedes: null } });
+    expect(said()[0]).toMatchObject({
+      type: 'control',
+      body: { name: 'K1', e, n, z, source: expect.stringMatching(/^Old depot: /), supersedes: null },
+    });
     const { brought, mark } = (said()[0] as { body: FactBody<'control'> }).body;
     expect(mark).not.toBe(k1.id);
     expect(brought).toMatchObject({ siteName: 'Old depot', mark: k1.id });
@@ -47,7 +50,9 @@ describe('marks from another site', () => {
   it('warn where the sites name another frame, and say when the server is away or has no other site', async () => {
     elsewhere({ heightDatum: 'harbour datum' });
     const shown = show(new Story(), <BringControl onClose={nothing} />);
-    expect(await screen.findByText(/The sites name another height datum: the same figures may mean another place/)).toBeTruthy();
+    expect(
+      await screen.findByText(/The sites name another height datum: the same figures may mean another place/),
+    ).toBeTruthy();
     shown.unmount();
     server.elsewhere.length = 0;
     show(new Story(), <BringControl onClose={nothing} />).unmount();

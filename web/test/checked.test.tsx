@@ -29,11 +29,14 @@ describe('a station that was called checked before', () => {
     const { unmount } = show(story, <FallenCard />);
     const region = screen.getByRole('region', { name: 'Stations that are not checked' });
     expect(within(region).getByRole('heading', { name: 'S1 is not checked by the rules of today' })).toBeTruthy();
-    for (const mark of set) expect(within(region).getByText(new RegExp(`in this order: .*${mark.body.name}`))).toBeTruthy();
+    for (const mark of set)
+      expect(within(region).getByText(new RegExp(`in this order: .*${mark.body.name}`))).toBeTruthy();
     unmount();
     story.prove(solution, 'P1');
     show(story, <FallenCard />);
-    expect(screen.getByText('All that was set from it is held by other evidence: nothing has to be done.')).toBeTruthy();
+    expect(
+      screen.getByText('All that was set from it is held by other evidence: nothing has to be done.'),
+    ).toBeTruthy();
   });
 
   it('says so on its own page, and one that stays checked says what it was called then', () => {
@@ -69,9 +72,21 @@ describe('what a station leaves unseen', () => {
 
   it('asks for another mark in place of going on', () => {
     const { story, judgement, groups } = draft();
-    show(story, <JudgementCard judgement={judgement} groups={groups} onSight={nothing} onLeaveOut={nothing} onRestate={nothing} busy={false} />);
+    show(
+      story,
+      <JudgementCard
+        judgement={judgement}
+        groups={groups}
+        onSight={nothing}
+        onLeaveOut={nothing}
+        onRestate={nothing}
+        busy={false}
+      />,
+    );
     expect(screen.getByText(/^K1 and Q1 stand on one post/)).toBeTruthy();
-    expect(screen.getByText(/^Sight another mark, best to the .*: K[24] would bring what could go unseen to \d+ mm\.$/)).toBeTruthy();
+    expect(
+      screen.getByText(/^Sight another mark, best to the .*: K[24] would bring what could go unseen to \d+ mm\.$/),
+    ).toBeTruthy();
     expect(screen.queryByText('Nothing stands against going on.')).toBeNull();
   });
 

@@ -48,7 +48,12 @@ describe('a control mark', () => {
     await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
     const [known] = story.state.control;
     await waitFor(() =>
-      expect(said()).toMatchObject([{ type: 'control', body: { mark: known!.id, kind: 'plate', e: 3950.005, z: 5.102, supersedes: known!.revision.id } }]),
+      expect(said()).toMatchObject([
+        {
+          type: 'control',
+          body: { mark: known!.id, kind: 'plate', e: 3950.005, z: 5.102, supersedes: known!.revision.id },
+        },
+      ]),
     );
   });
 
@@ -61,7 +66,9 @@ describe('a control mark', () => {
     expect(screen.getByText(/Less than 1 m from K1/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Add mark' }));
     await waitFor(() =>
-      expect(said()).toMatchObject([{ type: 'control', body: { name: 'N7', e: 3950.4, n: 7960.1, z: null, sdZMm: null, supersedes: null } }]),
+      expect(said()).toMatchObject([
+        { type: 'control', body: { name: 'N7', e: 3950.4, n: 7960.1, z: null, sdZMm: null, supersedes: null } },
+      ]),
     );
   });
 
@@ -74,7 +81,11 @@ describe('a control mark', () => {
     expect(screen.getByText(/Say where the new figures come from/)).toBeTruthy();
     await user.type(screen.getByLabelText(/^Source/), 'kerb run over');
     await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
-    await waitFor(() => expect(said()).toMatchObject([{ body: { mark: mark.id, condition: 'doubtful', supersedes: mark.revision.id, e: 3950 } }]));
+    await waitFor(() =>
+      expect(said()).toMatchObject([
+        { body: { mark: mark.id, condition: 'doubtful', supersedes: mark.revision.id, e: 3950 } },
+      ]),
+    );
   });
 });
 
@@ -92,8 +103,12 @@ describe('the control list', () => {
     const { user } = show(story, <ControlList />);
     await user.click(screen.getByRole('button', { name: 'Short coordinates' }));
     expect(screen.getByRole('columnheader', { name: 'East − 450000, m' })).toBeTruthy();
-    expect(within(screen.getByRole('button', { name: 'About K1' }).closest('tr')!).getByText(/^1.203\.118$/)).toBeTruthy();
-    expect(within(screen.getByRole('button', { name: 'About K2' }).closest('tr')!).getByText(/^3.900\.125$/)).toBeTruthy();
+    expect(
+      within(screen.getByRole('button', { name: 'About K1' }).closest('tr')!).getByText(/^1.203\.118$/),
+    ).toBeTruthy();
+    expect(
+      within(screen.getByRole('button', { name: 'About K2' }).closest('tr')!).getByText(/^3.900\.125$/),
+    ).toBeTruthy();
   });
 });
 
@@ -118,7 +133,9 @@ describe('marks of the list', () => {
     await user.type(within(dialog).getByLabelText('What was found, or where it comes from'), 'the dig took them');
     await user.click(within(dialog).getByRole('button', { name: 'Revise 2 marks' }));
     await waitFor(() => expect(said()).toHaveLength(2));
-    expect(said().map((fact) => [(fact.body as { name: string }).name, (fact.body as { condition: string }).condition])).toEqual([
+    expect(
+      said().map((fact) => [(fact.body as { name: string }).name, (fact.body as { condition: string }).condition]),
+    ).toEqual([
       ['K1', 'lost'],
       ['K3', 'lost'],
     ]);
@@ -146,7 +163,10 @@ describe('points of the design', () => {
     const row = screen.getByRole('row', { name: /^A-1/ });
     await user.click(within(row).getByRole('button', { name: /^Make A-1 of .* control$/ }));
     await waitFor(() => expect(said()).toHaveLength(1));
-    expect(said()[0]).toMatchObject({ type: 'control', body: { name: 'A-1', from: 'grid', sdHMm: 5, useHeight: false } });
+    expect(said()[0]).toMatchObject({
+      type: 'control',
+      body: { name: 'A-1', from: 'grid', sdHMm: 5, useHeight: false },
+    });
     expect((await screen.findByRole('status')).textContent).toBe('Listed: A-1.');
     unmount();
     story.say('control', said()[0]!.body as FactBody<'control'>);
@@ -171,7 +191,11 @@ describe('a station on older figures', () => {
     story.control(['K1'], { e: PLACES.K1.e + 0.05 });
     const title = 'S1 was computed before K1 was revised';
     const { unmount } = show(story, <OlderCard />);
-    expect(within(screen.getByRole('region', { name: 'Stations on older figures of control' })).getByRole('heading', { name: title })).toBeTruthy();
+    expect(
+      within(screen.getByRole('region', { name: 'Stations on older figures of control' })).getByRole('heading', {
+        name: title,
+      }),
+    ).toBeTruthy();
     unmount();
     show(story, <AcceptedStation solution={solution} onSightMore={nothing} onNew={nothing} />);
     expect(screen.getByRole('heading', { name: title })).toBeTruthy();

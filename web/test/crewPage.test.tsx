@@ -25,9 +25,16 @@ class Phones {
     if (this.away) return Promise.reject(new TypeError('no server'));
     const problem = { code: this.status === 410 ? 'LINK_ENDED' : 'NOT_FOUND', status: this.status, detail: 'no' };
     const answer = (body: object, status = this.status): Response =>
-      ({ ok: status < 400, status, json: () => Promise.resolve(status < 400 ? body : problem) }) as Partial<Response> as Response;
+      ({
+        ok: status < 400,
+        status,
+        json: () => Promise.resolve(status < 400 ? body : problem),
+      }) as Partial<Response> as Response;
     if (init?.method === 'PUT') {
-      this.reports.push({ id: url.split('/').at(-1)!, body: JSON.parse(init.body as string) as Record<string, unknown> });
+      this.reports.push({
+        id: url.split('/').at(-1)!,
+        body: JSON.parse(init.body as string) as Record<string, unknown>,
+      });
       return Promise.resolve(answer({ id: this.reports.at(-1)!.id }));
     }
     return Promise.resolve(answer(this.view));
@@ -52,7 +59,8 @@ function site() {
   return { story, hall, solution, marks };
 }
 
-const viewOf = (story: Story): CrewView => crewView(story.state, story.trust(), { label: 'Formwork', roots: null, who: 'Mara, 555 0100', at: story.instant() });
+const viewOf = (story: Story): CrewView =>
+  crewView(story.state, story.trust(), { label: 'Formwork', roots: null, who: 'Mara, 555 0100', at: story.instant() });
 
 function open(view: CrewView, name = '', at: Partial<Pick<Phones, 'status' | 'away'>> = {}) {
   const phones = Object.assign(new Phones(view), at);
@@ -100,7 +108,10 @@ describe('a stake on the crew’s page', () => {
   it('with the same number as another is asked for by its package', async () => {
     const { story, solution } = site();
     const shed = story.work(
-      { name: 'Shed', items: [{ ...HALL, name: 'Shed', corners: HALL.corners.map((corner) => ({ ...corner, e: corner.e + 60 })) }] },
+      {
+        name: 'Shed',
+        items: [{ ...HALL, name: 'Shed', corners: HALL.corners.map((corner) => ({ ...corner, e: corner.e + 60 })) }],
+      },
       'H',
     );
     story.set(
@@ -148,7 +159,9 @@ describe('a report of a crew', () => {
     story.say('report', { mark: marks[0]!.id, kind: 'moved', who: 'Jo', text: 'the loader' });
     phones.view = viewOf(story);
     await user.click(screen.getByRole('button', { name: 'It was moved or hit' }));
-    expect(phones.reports.map(({ body }) => body)).toEqual([{ mark: marks[0]!.id, kind: 'moved', who: 'Jo', text: 'the loader' }]);
+    expect(phones.reports.map(({ body }) => body)).toEqual([
+      { mark: marks[0]!.id, kind: 'moved', who: 'Jo', text: 'the loader' },
+    ]);
     expect(await screen.findByText('Reported. Do not build from it until it is set again.')).toBeTruthy();
     expect(within(screen.getByRole('article')).getByText('IN DOUBT: do not build from it')).toBeTruthy();
   });
@@ -158,7 +171,11 @@ describe('a report of a crew', () => {
     await user.click(await screen.findByRole('button', { name: 'Something is wrong with this stake' }));
     phones.away = true;
     await user.click(screen.getByRole('button', { name: 'It is gone' }));
-    expect((await screen.findAllByRole('alert')).some(({ textContent }) => textContent.startsWith('No answer. Look for a signal'))).toBe(true);
+    expect(
+      (await screen.findAllByRole('alert')).some(({ textContent }) =>
+        textContent.startsWith('No answer. Look for a signal'),
+      ),
+    ).toBe(true);
     phones.away = false;
     await user.click(screen.getByRole('button', { name: 'It is gone' }));
     await user.click(screen.getByRole('button', { name: 'It is gone' }));

@@ -19,14 +19,24 @@ const NUMBERS = { asBuilt: 5000, lines: 6000, ownControl: 9000 };
 describe('names that count up', () => {
   it('begin where the site says, skip what is taken, and know whose range a number lies in', () => {
     const plain = new Story().control();
-    expect([nextNumbered(plain.state, 'asBuilt'), nextNumbered(plain.state, 'lines'), nextNumbered(plain.state, 'ownControl')]).toEqual(['1', 'L1', 'N1']);
+    expect([
+      nextNumbered(plain.state, 'asBuilt'),
+      nextNumbered(plain.state, 'lines'),
+      nextNumbered(plain.state, 'ownControl'),
+    ]).toEqual(['1', 'L1', 'N1']);
     expect(reservedFor(plain.state, '5000')).toBeNull();
     const story = new Story({ numbers: NUMBERS }).control();
     const station = story.station('S1');
     for (const name of ['5000', '5001', 'L4']) story.measure(station, { e: 4000, n: 8000, z: 5 }, { name });
     expect(nextNumbered(story.state, 'asBuilt')).toBe('5002');
     expect(nextNumbered(story.state, 'lines')).toBe('6000');
-    expect(['4999', '5500', '6000', '12000', 'K7'].map((name) => reservedFor(story.state, name))).toEqual([null, 'asBuilt', 'lines', 'ownControl', null]);
+    expect(['4999', '5500', '6000', '12000', 'K7'].map((name) => reservedFor(story.state, name))).toEqual([
+      null,
+      'asBuilt',
+      'lines',
+      'ownControl',
+      null,
+    ]);
     plain.measure(plain.station('S1'), { e: 4000, n: 8000, z: 5 }, { name: 'L4' });
     expect(nextNumbered(plain.state, 'lines')).toBe('L5');
   });
@@ -34,7 +44,12 @@ describe('names that count up', () => {
   it('are offered where something is measured, and a number of another range is told', async () => {
     const story = new Story({ numbers: NUMBERS, alongWord: 'chainage' }).control();
     const station = story.station('S1');
-    const against = { kind: 'line', name: 'line A', from: { e: 3990, n: 7990, z: null }, to: { e: 3990, n: 8002, z: null } } as const;
+    const against = {
+      kind: 'line',
+      name: 'line A',
+      from: { e: 3990, n: 7990, z: null },
+      to: { e: 3990, n: 8002, z: null },
+    } as const;
     story.measure(station, { e: 3989.9, n: 7993, z: 5.5 }, { name: '6000', against });
     const { user, unmount } = show(story, <AsBuilt />);
     expect(screen.getByRole('button', { name: /^Measure 5000/ })).toBeTruthy();
@@ -75,7 +90,10 @@ describe('the usual offset of a class', () => {
   it('is taken over with the class until somebody gives a figure', async () => {
     const classes = SITE.classes.map((each) => ({ ...each, offset: each.id === 'grid' ? 3 : 1 }));
     const kerb = { id: 'kerb', name: 'Kerb', planMm: 10, heightMm: 5, leastMarks: 3, offset: 1 };
-    const { user } = show(new Story({ classes: [...classes.filter(({ id }) => id !== 'kerb'), kerb] }), <EditPackage work={null} onClose={nothing} />);
+    const { user } = show(
+      new Story({ classes: [...classes.filter(({ id }) => id !== 'kerb'), kerb] }),
+      <EditPackage work={null} onClose={nothing} />,
+    );
     const offset = () => screen.getByLabelText<HTMLInputElement>('Hubs off by, m').value;
     expect(Number(offset())).toBe(3);
     await user.selectOptions(screen.getByLabelText('Tolerance class'), 'kerb');
@@ -90,18 +108,28 @@ describe('the usual offset of a class', () => {
 describe('where people differ', () => {
   it('the schools are named, what holds here stands beside them, and one’s own choices are made there', async () => {
     const classes = SITE.classes.map((each) => ({ ...each, offset: 2.5 }));
-    const { user, unmount } = show(new Story({ alongWord: 'station', siteZero: 6.25, classes }), <CustomsDialog onClose={nothing} onSettings={nothing} />);
+    const { user, unmount } = show(
+      new Story({ alongWord: 'station', siteZero: 6.25, classes }),
+      <CustomsDialog onClose={nothing} onSettings={nothing} />,
+    );
     const about = (question: string) => within(screen.getByRole('heading', { name: question }).closest('section')!);
     expect(about('What is a place along a line called?').getByText('Here: station.')).toBeTruthy();
     expect(about('Heights against the floor or true heights?').getByText('Zero here is 6.250 m.')).toBeTruthy();
     expect(about('How far off do hubs stand?').getByText(/^Usual here: .* 2\.500 m/)).toBeTruthy();
     expect(about('Does cut or fill carry a sign?').getByText(/a dash · a plus · neither/)).toBeTruthy();
     await user.selectOptions(about('How does one come to a point?').getByLabelText('On this device'), 'tape');
-    await user.selectOptions(about('Whose left and right are moves told in?').getByLabelText('On this device'), 'north');
+    await user.selectOptions(
+      about('Whose left and right are moves told in?').getByLabelText('On this device'),
+      'north',
+    );
     unmount();
     show(new Story(), <CustomsDialog onClose={nothing} onSettings={nothing} />);
-    expect(about('How does one come to a point?').getByLabelText<HTMLSelectElement>('On this device').value).toBe('tape');
-    expect(about('Whose left and right are moves told in?').getByLabelText<HTMLSelectElement>('On this device').value).toBe('north');
+    expect(about('How does one come to a point?').getByLabelText<HTMLSelectElement>('On this device').value).toBe(
+      'tape',
+    );
+    expect(
+      about('Whose left and right are moves told in?').getByLabelText<HTMLSelectElement>('On this device').value,
+    ).toBe('north');
     expect(about('How far off do hubs stand?').getByText('No usual offset is set here.')).toBeTruthy();
   });
 });

@@ -33,7 +33,9 @@ describe('what people write for a grid', () => {
     expect(readSpacings('6; 6.5', metres)).toEqual([6, 6.5]);
     expect(readSpacings('6 6 7.5', metres)).toEqual([6, 6, 7.5]);
     expect(readSpacings(`2 × 24' 6", 25'`, feet)!.map((each) => Math.round(each * 1000))).toEqual([7468, 7468, 7620]);
-    expect(readSpacings('2 x 24-6 1/2 25-0 1/4', feet)!.map((each) => Math.round(each * 1000))).toEqual([7480, 7480, 7626]);
+    expect(readSpacings('2 x 24-6 1/2 25-0 1/4', feet)!.map((each) => Math.round(each * 1000))).toEqual([
+      7480, 7480, 7626,
+    ]);
     expect(readSpacings('6, six', metres)).toBeNull();
     expect(readSpacings(' ', metres)).toEqual([]);
   });
@@ -50,7 +52,10 @@ describe('an offset by hand', () => {
     await user.click(screen.getByRole('button', { name: 'Use these offsets' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     const [kept] = said();
-    expect(kept).toMatchObject({ type: 'package', body: { plans: expect.arrayContaining([expect.objectContaining({ key: plan!.key, offset: 2.5 })]) } });
+    expect(kept).toMatchObject({
+      type: 'package',
+      body: { plans: expect.arrayContaining([expect.objectContaining({ key: plan!.key, offset: 2.5 })]) },
+    });
   });
 });
 
@@ -91,13 +96,19 @@ describe('a grid', () => {
 
   it('comes from a drawing', async () => {
     const story = new Story().control();
-    await keptDrawing(story, 'ticket-hall.dxf', readFileSync(`${import.meta.dirname}/../../demo/ternhaven/ticket-hall.dxf`));
+    await keptDrawing(
+      story,
+      'ticket-hall.dxf',
+      readFileSync(`${import.meta.dirname}/../../demo/ternhaven/ticket-hall.dxf`),
+    );
     const { user } = show(story, <EditGrid grid={null} onClose={nothing} />);
     await user.click(await screen.findByRole('button', { name: 'GRID: A B C D by 1 2 3 4 5' }));
     expect(screen.getByText('4 by 5 lines, 20 crossings')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Keep the grid' }));
     await waitFor(() => expect(said()).toHaveLength(1));
-    expect(said()[0]).toMatchObject({ body: { name: 'GRID', source: 'ticket-hall.dxf', letters: { spacings: [7.2, 7.2, 7.2] } } });
+    expect(said()[0]).toMatchObject({
+      body: { name: 'GRID', source: 'ticket-hall.dxf', letters: { spacings: [7.2, 7.2, 7.2] } },
+    });
   });
 
   it('takes marks that suit who builds from them, and says why', async () => {
@@ -170,8 +181,14 @@ describe('a grid', () => {
     expect(list()).toBe('B-2 P1, 4012, 8007');
     // Along a line and to a side of it: no sign is taken.
     await user.selectOptions(words.getByLabelText('Measured from'), 'line');
-    await user.selectOptions(words.getByLabelText('Line from'), words.getAllByRole<HTMLOptionElement>('option', { name: 'A-1' })[0]!.value);
-    await user.selectOptions(words.getByLabelText('to'), words.getAllByRole<HTMLOptionElement>('option', { name: 'A-3' })[0]!.value);
+    await user.selectOptions(
+      words.getByLabelText('Line from'),
+      words.getAllByRole<HTMLOptionElement>('option', { name: 'A-1' })[0]!.value,
+    );
+    await user.selectOptions(
+      words.getByLabelText('to'),
+      words.getAllByRole<HTMLOptionElement>('option', { name: 'A-3' })[0]!.value,
+    );
     await user.type(words.getByLabelText('Along it, m'), '-3');
     expect(words.getByText(/without a sign/)).toBeTruthy();
     await user.clear(words.getByLabelText('Along it, m'));
@@ -192,7 +209,8 @@ describe('a grid', () => {
     const words = within(screen.getByRole('region', { name: 'A point in words' }));
     await user.type(words.getByLabelText('Along it, m'), '2');
     await user.type(words.getByLabelText('Off it, m'), '1');
-    if (words.queryByText(/Is the side right/) === null) await user.selectOptions(words.getByLabelText('to the'), 'left');
+    if (words.queryByText(/Is the side right/) === null)
+      await user.selectOptions(words.getByLabelText('to the'), 'left');
     await user.click(words.getByRole('button', { name: 'Other side' }));
     expect(words.queryByText(/outside of every outline/)).toBeNull();
   });
@@ -218,7 +236,10 @@ describe('an area to keep out of', () => {
     await user.type(corners, `\n3, ${e + 0.3}, ${n + 0.3}\n4, ${e - 0.3}, ${n + 0.3}`);
     await user.click(screen.getByRole('button', { name: 'Keep the area' }));
     await waitFor(() => expect(said()).toHaveLength(1));
-    expect(said()[0]).toMatchObject({ type: 'area', body: { name: 'Heap', kind: 'spoilHeap', margin: 0.5, blocksSight: true } });
+    expect(said()[0]).toMatchObject({
+      type: 'area',
+      body: { name: 'Heap', kind: 'spoilHeap', margin: 0.5, blocksSight: true },
+    });
     unmount();
     story.say('area', said()[0]!.body as never);
     const again = show(story, <OffsetsDialog work={work} onClose={nothing} />);

@@ -109,19 +109,28 @@ describe('corners as text', () => {
 
   it('offers both readings of a coordinate that could be two', () => {
     const read = readCorners(withText(NO_CORNERS, '5-6, 1, 2\nB, 5-6 1/2, 3'), METRES, false);
-    expect(!read.ok && read.error).toMatch(/^Line 2, “B, 5-6 1\/2, 3”, is not a name and two coordinates\. “5-6 1\/2” can be read in two ways: 5′ 6 1\/2″/);
+    expect(!read.ok && read.error).toMatch(
+      /^Line 2, “B, 5-6 1\/2, 3”, is not a name and two coordinates\. “5-6 1\/2” can be read in two ways: 5′ 6 1\/2″/,
+    );
     expect(readCorners(withText(NO_CORNERS, 'A, 1, 2\nB, 5-6 1/2, 3'), FEET, false)).toMatchObject({ ok: true });
   });
 
   it('of lines may share their ends', () => {
-    expect(readCorners(withText(NO_CORNERS, 'A1, 0, 0\nA5, 0, 9\nA1, 0, 0\nD1, 9, 0'), METRES, true)).toMatchObject({ ok: true });
+    expect(readCorners(withText(NO_CORNERS, 'A1, 0, 0\nA5, 0, 9\nA1, 0, 0\nD1, 9, 0'), METRES, true)).toMatchObject({
+      ok: true,
+    });
   });
 });
 
 describe('settings of a site', () => {
   it('come back from the fields as they were', () => {
     expect(siteBody(draftOf(SITE))).toMatchObject(SITE);
-    const feet = { ...SITE, lengthUnit: 'usSurveyFoot' as const, siteZero: (412 * 1200) / 3937, combinedScaleFactor: 0.999871 };
+    const feet = {
+      ...SITE,
+      lengthUnit: 'usSurveyFoot' as const,
+      siteZero: (412 * 1200) / 3937,
+      combinedScaleFactor: 0.999871,
+    };
     expect(siteBody(draftOf(feet)).siteZero).toBeCloseTo(feet.siteZero, 9);
     expect(siteBody(draftOf(feet)).combinedScaleFactor).toBe(0.999871);
   });
@@ -152,7 +161,9 @@ describe('settings of a site', () => {
     await user.selectOptions(screen.getByLabelText('Instrument'), 'A simulated one, on the ground of Ternhaven');
     await user.click(screen.getByRole('button', { name: 'Keep' }));
     await waitFor(() =>
-      expect(said()).toMatchObject([{ type: 'site', body: { proofIntervalMinutes: 45, name: 'Quay extension', practiceGround: 'ternhaven' } }]),
+      expect(said()).toMatchObject([
+        { type: 'site', body: { proofIntervalMinutes: 45, name: 'Quay extension', practiceGround: 'ternhaven' } },
+      ]),
     );
   });
 });
@@ -173,7 +184,9 @@ describe('a work package', () => {
     await user.selectOptions(screen.getByLabelText('Hubs stand'), 'on the points themselves');
     await user.click(screen.getByRole('button', { name: 'Make package' }));
     await waitFor(() => expect(said()).toHaveLength(1));
-    expect(said()[0]).toMatchObject({ body: { plans: [{ name: 'PL-1', offset: 0, place: { e: 4000, n: 8000 } }, { name: 'PL-2' }] } });
+    expect(said()[0]).toMatchObject({
+      body: { plans: [{ name: 'PL-1', offset: 0, place: { e: 4000, n: 8000 } }, { name: 'PL-2' }] },
+    });
   });
 
   it('says what is wrong with an outline before anything is kept', async () => {
@@ -202,7 +215,8 @@ describe('Today', () => {
   it('leads from an empty site to a held mark, one sentence at a time', () => {
     const story = new Story();
     const titles: string[] = [];
-    const ask = (proof: Parameters<typeof nextStep>[1] = null, toSet = 8) => titles.push(nextStep(site(story), proof, [], toSet).title);
+    const ask = (proof: Parameters<typeof nextStep>[1] = null, toSet = 8) =>
+      titles.push(nextStep(site(story), proof, [], toSet).title);
     ask();
     story.control();
     ask();
@@ -233,7 +247,9 @@ describe('Today', () => {
     ]);
     story.say('report', { mark: mark.id, kind: 'destroyed', who: 'Jo', text: '' });
     expect(nextStep(site(story), age, [], 7).title).toBe('One mark has to be set again');
-    expect(nextStep(site(story), age, [mark], 7).to).toBe(`mark?package=${work.id}&mark=${encodeURIComponent(mark.body.key)}`);
+    expect(nextStep(site(story), age, [mark], 7).to).toBe(
+      `mark?package=${work.id}&mark=${encodeURIComponent(mark.body.key)}`,
+    );
   });
 
   it('counts what is set, held, blocked and in doubt', () => {
@@ -269,7 +285,13 @@ describe('Prove', () => {
     const solution = story.station('S1', ['K1', 'K2', 'K3']);
     show(
       story,
-      <CandidateTable candidates={proofCandidates(story.state, solution)} chosen={null} busy={false} onChoose={() => undefined} onProve={() => undefined} />,
+      <CandidateTable
+        candidates={proofCandidates(story.state, solution)}
+        chosen={null}
+        busy={false}
+        onChoose={() => undefined}
+        onProve={() => undefined}
+      />,
     );
     const names = screen
       .getAllByRole('row')
@@ -343,7 +365,13 @@ describe('a typed reading', () => {
     expect(screen.getByText(/it was carried over from the last sight/)).toBeTruthy();
     await user.click(screen.getByLabelText(/target height is still the one/));
     await user.click(screen.getByRole('button', { name: 'Take it' }));
-    await waitFor(() => expect(reading()).toMatchObject({ slope: 93.006, angleUnit: 'dms', keyed: { circle: '143 27 08', slope: '93.006' } }));
+    await waitFor(() =>
+      expect(reading()).toMatchObject({
+        slope: 93.006,
+        angleUnit: 'dms',
+        keyed: { circle: '143 27 08', slope: '93.006' },
+      }),
+    );
   });
 
   it('asks about an angle that can be read in two ways, and says what was understood', async () => {
@@ -405,6 +433,8 @@ describe('what is painted', () => {
 
   it('fits the view to everything that has a place', () => {
     expect(sceneExtent(EMPTY_SCENE)).toBeNull();
-    expect(sceneExtent(joinScenes(scene(3), { instruments: [{ at: { e: -7, n: 40 }, label: 'S1', facing: null }] }))).toEqual([-7, 0, 2, 40]);
+    expect(
+      sceneExtent(joinScenes(scene(3), { instruments: [{ at: { e: -7, n: 40 }, label: 'S1', facing: null }] })),
+    ).toEqual([-7, 0, 2, 40]);
   });
 });

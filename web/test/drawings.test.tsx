@@ -14,7 +14,8 @@ beforeEach(begin);
 const nothing = () => undefined;
 const ticketHall = () => readFileSync(`${import.meta.dirname}/../../demo/ternhaven/ticket-hall.dxf`);
 
-const pairs = (...codes: (readonly [number, string | number])[]) => codes.map(([code, value]) => `${code}\n${value}`).join('\n');
+const pairs = (...codes: (readonly [number, string | number])[]) =>
+  codes.map(([code, value]) => `${code}\n${value}`).join('\n');
 const ring = (layer: string, corners: readonly (readonly [number, number])[]) =>
   pairs(
     [0, 'LWPOLYLINE'],
@@ -41,7 +42,8 @@ const dxf = (elements: readonly string[], unit: number | null = 6) =>
   );
 /** A design surface that rises to the east, 40 by 20 metres, its south-west corner at a height. */
 const grade = (low: number) =>
-  new TextEncoder().encode(`<LandXML version="1.2"><Units><Metric linearUnit="meter"/></Units><Surfaces><Surface name="Finished"><Definition surfType="TIN">
+  new TextEncoder()
+    .encode(`<LandXML version="1.2"><Units><Metric linearUnit="meter"/></Units><Surfaces><Surface name="Finished"><Definition surfType="TIN">
     <Pnts><P id="1">7990 3990 ${low}</P><P id="2">7990 4030 ${low + 0.4}</P><P id="3">8010 4030 ${low + 0.4}</P><P id="4">8010 3990 ${low}</P></Pnts>
     <Faces><F>1 2 3</F><F>1 3 4</F></Faces></Definition></Surface></Surfaces></LandXML>`);
 const fileOf = (bytes: Uint8Array, name: string) => new File([bytes as BlobPart], name);
@@ -78,7 +80,14 @@ describe('taking a drawing', () => {
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({
       type: 'drawing',
-      body: { name: 'ticket-hall', fileName: 'ticket-hall.dxf', format: 'dxf', unit: { name: 'metres', metres: 1 }, placing: null, hidden: ['NAMES'] },
+      body: {
+        name: 'ticket-hall',
+        fileName: 'ticket-hall.dxf',
+        format: 'dxf',
+        unit: { name: 'metres', metres: 1 },
+        placing: null,
+        hidden: ['NAMES'],
+      },
     });
   });
 
@@ -122,7 +131,14 @@ describe('taking a drawing', () => {
 
 describe('reading that is cancelled', () => {
   it('answers with nothing, closes what was open, and can be begun again', async () => {
-    const ask = () => askDrawing('open', { key: 'one', bytes: dxf([ring('W', corners)]), siteUnit: 'metre', unit: null, similarity: null });
+    const ask = () =>
+      askDrawing('open', {
+        key: 'one',
+        bytes: dxf([ring('W', corners)]),
+        siteUnit: 'metre',
+        unit: null,
+        similarity: null,
+      });
     const before = drawingWorkerAge();
     const waiting = ask();
     cancelDrawings();
@@ -131,7 +147,11 @@ describe('reading that is cancelled', () => {
     expect(await ask()).toMatchObject({ ok: true, value: { elements: 1, unitFromFile: 'metres' } });
     expect(await askDrawing('outline', { key: 'never opened', i: 0 })).toBeNull();
     const near = { key: 'one', point: { e: 3990.1, n: 7990.1 }, radius: 0.5, hidden: [] };
-    expect(await askDrawing('snap', { ...near, from: null, wanted: ['end'] })).toEqual({ kind: 'end', e: 3990, n: 7990 });
+    expect(await askDrawing('snap', { ...near, from: null, wanted: ['end'] })).toEqual({
+      kind: 'end',
+      e: 3990,
+      n: 7990,
+    });
     expect(await askDrawing('touched', near)).toMatchObject({ kind: 'path', layer: 'W', closed: true });
     expect(await askDrawing('snap', { ...near, hidden: ['W'], from: null, wanted: ['end'] })).toBeNull();
   });
@@ -145,8 +165,14 @@ describe('a list whose reading is cancelled', () => {
     end.abort();
     expect(await waiting).toBeNull();
     expect(await readList('control', asked, end.signal)).toBeNull();
-    expect(await readList('control', asked, new AbortController().signal)).toMatchObject({ ok: true, value: { rows: [{ name: 'A', e: 1, n: 2 }] } });
-    expect(await readList('survey', { text: '<a/>' }, new AbortController().signal)).toMatchObject({ ok: false, error: { code: 'XML_OTHER_ROOT' } });
+    expect(await readList('control', asked, new AbortController().signal)).toMatchObject({
+      ok: true,
+      value: { rows: [{ name: 'A', e: 1, n: 2 }] },
+    });
+    expect(await readList('survey', { text: '<a/>' }, new AbortController().signal)).toMatchObject({
+      ok: false,
+      error: { code: 'XML_OTHER_ROOT' },
+    });
   });
 });
 
@@ -163,7 +189,9 @@ describe('a newer revision', () => {
     await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(dxf([ring('WALL', moved)]), 'hall-b.dxf'));
     expect(await screen.findByText('2 corners moved, by up to 30 mm')).toBeTruthy();
     expect(screen.getByText(/2 of its corners moved, by up to 30 mm/)).toBeTruthy();
-    expect(screen.getByText(/Set already and affected/).textContent).toContain(`${work.body.plans[plan]!.name} by 30 mm`);
+    expect(screen.getByText(/Set already and affected/).textContent).toContain(
+      `${work.body.plans[plan]!.name} by 30 mm`,
+    );
     const along = () => screen.getByLabelText<HTMLInputElement>(`Bring ${work.body.name} along`);
     await user.click(along());
     story.say('note', { text: 'from another tablet' });
@@ -174,10 +202,16 @@ describe('a newer revision', () => {
     await waitFor(() => expect(said()).toHaveLength(2));
     expect(new Set(said().map(({ at }) => at)).size).toBe(1);
     const [taken, revised] = said();
-    expect(taken).toMatchObject({ type: 'drawing', body: { drawing: drawing.body.drawing, fileName: 'hall-b.dxf', supersedes: drawing.id } });
+    expect(taken).toMatchObject({
+      type: 'drawing',
+      body: { drawing: drawing.body.drawing, fileName: 'hall-b.dxf', supersedes: drawing.id },
+    });
     expect(revised).toMatchObject({
       type: 'package',
-      body: { supersedes: work.id, items: [{ drawing: taken!.id, corners: expect.arrayContaining([{ name: 'B', e: 4010.03, n: 7990 }]) }] },
+      body: {
+        supersedes: work.id,
+        items: [{ drawing: taken!.id, corners: expect.arrayContaining([{ name: 'B', e: 4010.03, n: 7990 }]) }],
+      },
     });
   });
 
@@ -185,8 +219,15 @@ describe('a newer revision', () => {
     const story = new Story().control();
     const drawing = await keptDrawing(story, 'grade.xml', grade(5));
     const heights = ['A', 'B'].map((key, i) => ({ key, z: 5 + i / 10 }));
-    const points = { rule: 'points', corners: HALL.corners.slice(0, 2), surface: { drawing: drawing.id, name: 'Finished', heights } } as const;
-    const work = story.work({ items: [{ ...HALL, ...points, corners: [...points.corners] }], heightReference: 'surface' });
+    const points = {
+      rule: 'points',
+      corners: HALL.corners.slice(0, 2),
+      surface: { drawing: drawing.id, name: 'Finished', heights },
+    } as const;
+    const work = story.work({
+      items: [{ ...HALL, ...points, corners: [...points.corners] }],
+      heightReference: 'surface',
+    });
     story.set(story.station('S1'), work, 0);
     const { user } = show(story, <DrawingDialog drawing={drawing} sameFile={false} onClose={nothing} />);
     await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(grade(5.05), 'grade-b.xml'));
@@ -194,7 +235,10 @@ describe('a newer revision', () => {
     expect(screen.getByText(/^Set already and affected/).textContent).toContain('50 mm higher');
     await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
     await waitFor(() => expect(said()).toHaveLength(2));
-    expect(said()[1]).toMatchObject({ type: 'package', body: { items: [{ surface: { drawing: said()[0]!.id } }], plans: [{ designZ: 5.05 }, {}] } });
+    expect(said()[1]).toMatchObject({
+      type: 'package',
+      body: { items: [{ surface: { drawing: said()[0]!.id } }], plans: [{ designZ: 5.05 }, {}] },
+    });
   });
 
   it('says when there is nothing to compare with, because the one before it can not be read', async () => {
@@ -202,7 +246,9 @@ describe('a newer revision', () => {
     const drawing = await keptDrawing(story, 'old.dxf', new TextEncoder().encode('AC1032\0'));
     const { user } = show(story, <DrawingDialog drawing={drawing} sameFile={false} onClose={nothing} />);
     await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(dxf([ring('WALL', corners)]), 'hall.dxf'));
-    expect(await screen.findByText(/^What the newer one changes can’t be told: of the one before it, .*DWG/)).toBeTruthy();
+    expect(
+      await screen.findByText(/^What the newer one changes can’t be told: of the one before it, .*DWG/),
+    ).toBeTruthy();
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Keep as new revision' }).disabled).toBe(false);
   });
 
@@ -210,10 +256,17 @@ describe('a newer revision', () => {
     const story = new Story().control();
     const drawing = await keptDrawing(story, 'grade.xml', grade(5));
     const surface = { drawing: drawing.id, name: 'Another', heights: [{ key: 'A', z: 5 }] };
-    story.work({ items: [{ ...HALL, rule: 'points', corners: HALL.corners.slice(0, 1), surface }], heightReference: 'surface' });
+    story.work({
+      items: [{ ...HALL, rule: 'points', corners: HALL.corners.slice(0, 1), surface }],
+      heightReference: 'surface',
+    });
     const { user } = show(story, <DrawingDialog drawing={drawing} sameFile={false} onClose={nothing} />);
     await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(grade(5.05), 'grade-b.xml'));
-    expect(await screen.findByText(/^Not found any more: surface Another\. It stays where it was: look at the package yourself\.$/)).toBeTruthy();
+    expect(
+      await screen.findByText(
+        /^Not found any more: surface Another\. It stays where it was: look at the package yourself\.$/,
+      ),
+    ).toBeTruthy();
     expect(screen.queryByText(/another height/)).toBeNull();
   });
 });
@@ -292,7 +345,14 @@ describe('a package', () => {
           {
             rule: 'bolts',
             meaning: 'centre',
-            pattern: { kind: 'rectangle', along: 0.4, across: 0.3, alongCount: 2, acrossCount: 2, azimuthDeg: expect.closeTo(12, 9) },
+            pattern: {
+              kind: 'rectangle',
+              along: 0.4,
+              across: 0.3,
+              alongCount: 2,
+              acrossCount: 2,
+              azimuthDeg: expect.closeTo(12, 9),
+            },
           },
         ],
       },
@@ -334,7 +394,10 @@ describe('a package', () => {
       await user.type(screen.getAllByLabelText('The marked line lies, m')[i]!, '0.3');
     }
     await user.click(screen.getByRole('button', { name: 'Each step as an outline of its own' }));
-    expect(screen.getAllByLabelText('Name of the outline').map((field) => (field as HTMLInputElement).value)).toEqual(['Pier step 1', 'Pier step 2']);
+    expect(screen.getAllByLabelText('Name of the outline').map((field) => (field as HTMLInputElement).value)).toEqual([
+      'Pier step 1',
+      'Pier step 2',
+    ]);
     expect(screen.getAllByLabelText('The marked line lies, m')).toHaveLength(3);
     expect(screen.getByText('16 marks')).toBeTruthy();
     await user.clear(screen.getByLabelText('Hubs off by, m'));
@@ -355,7 +418,9 @@ describe('Work', () => {
     story.say('drawing', { ...drawing.body, placing, supersedes: drawing.id });
     show(story, <Work />);
     expect(await screen.findByText('Left at each: K1 3 mm east, 2 mm south; pin 7 on its place.')).toBeTruthy();
-    expect(asBuiltReport(story.state, '2031-05-06T10:00:00Z', drawing.by).laid).toEqual([{ drawing: 'hall', scale: 1, misfits }]);
+    expect(asBuiltReport(story.state, '2031-05-06T10:00:00Z', drawing.by).laid).toEqual([
+      { drawing: 'hall', scale: 1, misfits },
+    ]);
   });
 
   it('lists the drawings, and says when a package is from one that is no longer used', async () => {

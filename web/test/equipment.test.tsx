@@ -3,7 +3,13 @@ import { useState } from 'react';
 import { act, screen, waitFor, within } from '@testing-library/react';
 import { LibraryDialog } from '../src/features/equipment/LibraryDialog.tsx';
 import { PoleFields, poleDraft } from '../src/pole/PoleFields.tsx';
-import { carriedOver, newSetup, occupationOf, readSetup, type SetupDraft } from '../src/features/station/stationSetup.ts';
+import {
+  carriedOver,
+  newSetup,
+  occupationOf,
+  readSetup,
+  type SetupDraft,
+} from '../src/features/station/stationSetup.ts';
 import { changePole, currentLink, openTyped } from '../src/link/linkStore.ts';
 import { TypedReading } from '../src/pole/TypedReading.tsx';
 import { unitsOf } from '../src/field/useUnits.ts';
@@ -57,7 +63,12 @@ describe('the library', () => {
     await user.clear(screen.getByLabelText('Constant added to each distance, mm'));
     await user.type(screen.getByLabelText('Constant added to each distance, mm'), '−17,5');
     await user.click(screen.getByRole('button', { name: 'Keep' }));
-    await waitFor(() => expect(said()[0]).toMatchObject({ type: 'equipment', body: { what: { kind: 'target', name: 'round PRISM 2', constantMm: -17.5 } } }));
+    await waitFor(() =>
+      expect(said()[0]).toMatchObject({
+        type: 'equipment',
+        body: { what: { kind: 'target', name: 'round PRISM 2', constantMm: -17.5 } },
+      }),
+    );
     await user.click(screen.getByRole('button', { name: 'Change Small prism' }));
     await user.click(screen.getByRole('button', { name: 'Take off the list' }));
     await waitFor(() => expect(said()[1]).toMatchObject({ body: { retired: true, what: { name: 'Small prism' } } }));
@@ -66,7 +77,9 @@ describe('the library', () => {
 
 describe('what the prism is carried on', () => {
   function Fields({ story }: { story: Story }) {
-    const [draft, setDraft] = useState(() => poleDraft({ targetHeight: 1.5, legs: true, target: null, item: null }, String));
+    const [draft, setDraft] = useState(() =>
+      poleDraft({ targetHeight: 1.5, legs: true, target: null, item: null }, String),
+    );
     void story;
     return <PoleFields draft={draft} onChange={setDraft} />;
   }
@@ -115,41 +128,68 @@ describe('what the prism is carried on', () => {
     await user.click(screen.getByLabelText('The target height is right'));
     await user.click(screen.getByRole('button', { name: 'Take it' }));
     await waitFor(() => expect(read).not.toBeNull());
-    expect(currentLink()!.state().pole).toMatchObject({ targetHeight: 1.61, target: { item: small.body.item, constantMm: 11.5 } });
+    expect(currentLink()!.state().pole).toMatchObject({
+      targetHeight: 1.61,
+      target: { item: small.body.item, constantMm: 11.5 },
+    });
   });
 });
 
 describe('a new placing', () => {
   const units = unitsOf({ lengthUnit: 'metre', angleUnit: 'dms', axisOrder: 'EN' });
-  const draft = (story: Story, change: Partial<SetupDraft> = {}): SetupDraft => ({ ...newSetup(story.state, units), temperature: '16', ...change });
-  const errors = (story: Story, change: Partial<SetupDraft>, simulated = false) => readSetup(draft(story, change), story.state, units, simulated).errors;
+  const draft = (story: Story, change: Partial<SetupDraft> = {}): SetupDraft => ({
+    ...newSetup(story.state, units),
+    temperature: '16',
+    ...change,
+  });
+  const errors = (story: Story, change: Partial<SetupDraft>, simulated = false) =>
+    readSetup(draft(story, change), story.state, units, simulated).errors;
 
   it('takes the instrument of the library, with the air that it was made for', () => {
     const story = equipped();
     const setup = draft(story);
     const read = readSetup(setup, story.state, units, false);
     const body = occupationOf(setup, read, story.state, units, null);
-    expect(body).toMatchObject({ instrument: { name: 'Instrument 7', angleSdSec: 2 }, method: 'free', over: null, assumed: null });
-    expect(body.instrumentItem).toBe(story.state.equipment.find((each) => each.body.what.kind === 'instrument')!.body.item);
+    expect(body).toMatchObject({
+      instrument: { name: 'Instrument 7', angleSdSec: 2 },
+      method: 'free',
+      over: null,
+      assumed: null,
+    });
+    expect(body.instrumentItem).toBe(
+      story.state.equipment.find((each) => each.body.what.kind === 'instrument')!.body.item,
+    );
     // Made for 20 °C: at 16 °C the air is denser, so distances come out a little short of true.
     expect(body.ppm).toBeLessThan(0);
-    expect(readSetup(draft(story, { temperature: '20', pressure: '1013.25' }), story.state, units, false).ppm).toBeCloseTo(0, 6);
+    expect(
+      readSetup(draft(story, { temperature: '20', pressure: '1013.25' }), story.state, units, false).ppm,
+    ).toBeCloseTo(0, 6);
   });
 
   it('says which entry can’t be', () => {
     const story = equipped();
     expect(errors(story, { temperature: '400' }).temperature).toContain('400 °C is no air temperature');
-    expect(errors(story, { method: 'overMark', height: '0' })).toMatchObject({ zero: expect.stringContaining('Over a mark with a height, zero') });
+    expect(errors(story, { method: 'overMark', height: '0' })).toMatchObject({
+      zero: expect.stringContaining('Over a mark with a height, zero'),
+    });
     expect(errors(story, { method: 'overMark' }).over).toContain('has no plummet');
     expect(errors(story, { method: 'overMark' }, true)).toEqual({});
     expect(errors(story, { method: 'overMark', assumed: true, toward: '' }, true)).toHaveProperty('toward');
     expect(errors(story, { method: 'onLines' }, true).method).toContain('No drawn lines yet');
-    expect(errors(story, { instrument: 'other', precision: { name: '', angleSd: '0', distanceMm: '2', distancePpm: '2' } })).toHaveProperty('precision');
+    expect(
+      errors(story, { instrument: 'other', precision: { name: '', angleSd: '0', distanceMm: '2', distancePpm: '2' } }),
+    ).toHaveProperty('precision');
   });
 
   it('keeps a typed direction with what the circle reads there', () => {
     const story = equipped();
-    const setup = draft(story, { method: 'overMark', assumed: true, azimuth: '90', circle: '0 30', toward: 'the shed' });
+    const setup = draft(story, {
+      method: 'overMark',
+      assumed: true,
+      azimuth: '90',
+      circle: '0 30',
+      toward: 'the shed',
+    });
     const body = occupationOf(setup, readSetup(setup, story.state, units, true), story.state, units, null);
     expect(body.assumed).toEqual({ azimuthDeg: 90, circleDeg: 0.5, to: 'the shed' });
   });
@@ -158,7 +198,10 @@ describe('a new placing', () => {
     const story = equipped();
     expect(carriedOver(story.state, draft(story), units, null)).toEqual([]);
     story.occupy('S1');
-    expect(carriedOver(story.state, draft(story), units, null).map((item) => item.what)).toEqual(['weather', 'instrument']);
+    expect(carriedOver(story.state, draft(story), units, null).map((item) => item.what)).toEqual([
+      'weather',
+      'instrument',
+    ]);
   });
 });
 
@@ -175,7 +218,11 @@ describe('the settings', () => {
     await waitFor(() =>
       expect(said()[0]).toMatchObject({
         type: 'site',
-        body: { paint: 'white for control', roles: [{ member: story.who, role: 'lead' }], mayAccept: { accepted: [], provisional: ['lead'] } },
+        body: {
+          paint: 'white for control',
+          roles: [{ member: story.who, role: 'lead' }],
+          mayAccept: { accepted: [], provisional: ['lead'] },
+        },
       }),
     );
   });

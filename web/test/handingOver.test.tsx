@@ -2,7 +2,14 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import { conventionFaults, SHIPPED_CONVENTIONS } from '@idle-marker/core';
-import { conventionOfDraft, draftOfConvention, faultsOf, hasSizes, movePart, sizeError } from '../src/features/handover/conventionDraft.ts';
+import {
+  conventionOfDraft,
+  draftOfConvention,
+  faultsOf,
+  hasSizes,
+  movePart,
+  sizeError,
+} from '../src/features/handover/conventionDraft.ts';
 import { ConventionDialog } from '../src/features/handover/ConventionDialog.tsx';
 import { CrewLinkDialog } from '../src/features/handover/CrewLinkDialog.tsx';
 import { Place as CrewLinks } from '../src/features/handover/CrewLinksPlace.tsx';
@@ -59,18 +66,34 @@ describe('an order for a sheet', () => {
   });
   it('for all of it has nothing that was not said, and waits until it was taken', async () => {
     const { story, work } = hall();
-    server.refused.set('sheet', { status: 409, body: { code: 'MISSING_REFERENCE', detail: 'This work package has not arrived. Nothing was issued.' } });
+    server.refused.set('sheet', {
+      status: 409,
+      body: { code: 'MISSING_REFERENCE', detail: 'This work package has not arrived. Nothing was issued.' },
+    });
     const closed = jest.fn();
     const { user } = show(story, <IssueDialog work={work} onClose={closed} />);
     await user.click(screen.getByLabelText('Heights against the site’s zero beside true ones'));
     await user.click(button('Issue'));
-    expect((await screen.findByRole('alert')).textContent).toBe('This work package has not arrived. Nothing was issued.');
+    expect((await screen.findByRole('alert')).textContent).toBe(
+      'This work package has not arrived. Nothing was issued.',
+    );
     expect(closed).not.toHaveBeenCalled();
-    expect(Object.keys(server.orders[0]!).sort()).toEqual(['at', 'bothHeights', 'by', 'device', 'fact', 'package', 'seq', 'timeZone']);
+    expect(Object.keys(server.orders[0]!).sort()).toEqual([
+      'at',
+      'bothHeights',
+      'by',
+      'device',
+      'fact',
+      'package',
+      'seq',
+      'timeZone',
+    ]);
     expect(server.orders[0]!['bothHeights']).toBe(false);
     server.away = true;
     await user.click(button('Issue'));
-    expect(await screen.findByText('The server does not answer. Nothing was issued; try again when it is back.')).toBeTruthy();
+    expect(
+      await screen.findByText('The server does not answer. Nothing was issued; try again when it is back.'),
+    ).toBeTruthy();
   });
 });
 
@@ -91,15 +114,31 @@ describe('issued sheets', () => {
   });
   it('stand the newest first, with those that were replaced and those that ran out', () => {
     const { story } = hall();
-    show(story, <IssuedSheets away={false} sheets={[sheet(1, { validUntil: '2031-05-01' }), sheet(2, { validUntil: '2031-05-02', givenTo: 'Jo' })]} />);
+    show(
+      story,
+      <IssuedSheets
+        away={false}
+        sheets={[sheet(1, { validUntil: '2031-05-01' }), sheet(2, { validUntil: '2031-05-02', givenTo: 'Jo' })]}
+      />,
+    );
     const lines = screen.getAllByRole('listitem').map(({ textContent }) => textContent);
-    expect(lines[0]).toMatch(/^Cut sheet 1, revision 2Hall hubs · 0 marks · 6 May \d\d:\d\d by Mara · with JoRan out 2031-05-02/);
+    expect(lines[0]).toMatch(
+      /^Cut sheet 1, revision 2Hall hubs · 0 marks · 6 May \d\d:\d\d by Mara · with JoRan out 2031-05-02/,
+    );
     expect(lines[1]).toMatch(/^Cut sheet 1, revision 1 · replaced/);
     expect(lines[1]).not.toContain('2031-05-01');
   });
   it('say what to tell whom when a mark is not as it was', () => {
     const { story, work, marks } = hall();
-    story.say('handover', { sheet: sheet(1).id, number: 1, revision: 1, package: work.id, marks: marks.map(({ id }) => id), withheld: [], givenTo: 'Jo' });
+    story.say('handover', {
+      sheet: sheet(1).id,
+      number: 1,
+      revision: 1,
+      package: work.id,
+      marks: marks.map(({ id }) => id),
+      withheld: [],
+      givenTo: 'Jo',
+    });
     story.say('report', { mark: marks[0]!.id, kind: 'destroyed', who: '', text: '' });
     show(story, <IssuedSheets away={false} sheets={[sheet(1)]} />);
     expect(screen.getByText(`Tell Jo: ${marks[0]!.body.name}: said to be gone.`)).toBeTruthy();
@@ -122,7 +161,9 @@ describe('a convention that is edited', () => {
       // Short forms and colours have no order.
       expect({ ...again, abbreviations: [], colours: [] }).toEqual({ ...convention, abbreviations: [], colours: [] });
       expect(new Set(again.colours)).toEqual(new Set(convention.colours));
-      expect(new Set(again.abbreviations.map((each) => JSON.stringify(each)))).toEqual(new Set(convention.abbreviations.map((each) => JSON.stringify(each))));
+      expect(new Set(again.abbreviations.map((each) => JSON.stringify(each)))).toEqual(
+        new Set(convention.abbreviations.map((each) => JSON.stringify(each))),
+      );
       expect(conventionFaults(again)).toEqual([]);
     }
   });
@@ -190,7 +231,9 @@ describe('the address of the crew’s pages', () => {
     ['http://127.0.0.1:4181', /this machine alone/],
     ['https://[::1]', /this machine alone/],
   ])('%s cannot be printed', (address, why) => expect(addressFault(address)).toMatch(why));
-  it.each(['http://192.168.1.20:4181', 'https://marks.example', 'http://localhost.example'])('%s can', (address) => expect(addressFault(address)).toBeNull());
+  it.each(['http://192.168.1.20:4181', 'https://marks.example', 'http://localhost.example'])('%s can', (address) =>
+    expect(addressFault(address)).toBeNull(),
+  );
   it('is kept as it is typed, without what stands behind it, and refused when it is none', async () => {
     const { story } = hall();
     const { user } = show(story, <CrewLinks />);
@@ -202,7 +245,9 @@ describe('the address of the crew’s pages', () => {
     await user.type(field, 'http://192.0.2.5:4181//');
     await user.click(button('Keep'));
     await waitFor(() =>
-      expect(said().map(({ type, body }) => [type, (body as { publicAddress?: string }).publicAddress])).toEqual([['site', 'http://192.0.2.5:4181']]),
+      expect(said().map(({ type, body }) => [type, (body as { publicAddress?: string }).publicAddress])).toEqual([
+        ['site', 'http://192.0.2.5:4181'],
+      ]),
     );
   });
   it('is no reason for a page that says nobody to ask or shows no package', async () => {
@@ -225,7 +270,10 @@ describe('files for others', () => {
   function saving() {
     const files: { name: string; blob: Blob }[] = [];
     const blobs: Blob[] = [];
-    Object.assign(URL, { createObjectURL: (blob: Blob) => `blob:${blobs.push(blob) - 1}`, revokeObjectURL: () => undefined });
+    Object.assign(URL, {
+      createObjectURL: (blob: Blob) => `blob:${blobs.push(blob) - 1}`,
+      revokeObjectURL: () => undefined,
+    });
     jest.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(function (this: HTMLAnchorElement) {
       files.push({ name: this.download, blob: blobs[Number(this.href.slice(5))]! });
     });
@@ -242,7 +290,8 @@ describe('files for others', () => {
     const files = saving();
     const { story, work } = hall();
     const { user, unmount } = show(story, <Files />);
-    for (const group of [/^Control/, /^Stations/, /^What was measured/]) await user.click(screen.getByRole('checkbox', { name: group }));
+    for (const group of [/^Control/, /^Stations/, /^What was measured/])
+      await user.click(screen.getByRole('checkbox', { name: group }));
     await user.click(button('Northing (m) earlier'));
     for (const gone of ['Group', 'Code', 'Note', 'Height (m)']) await user.click(button(`Leave out ${gone}`));
     await user.click(button('Add Standing'));
@@ -260,10 +309,13 @@ describe('files for others', () => {
   it('cannot be written without points, and a CSV not without columns', async () => {
     const { story } = hall();
     const { user } = show(story, <Files />);
-    for (const column of ['Point', 'Easting (m)', 'Northing (m)', 'Height (m)', 'Group', 'Code', 'Note']) await user.click(button(`Leave out ${column}`));
+    for (const column of ['Point', 'Easting (m)', 'Northing (m)', 'Height (m)', 'Group', 'Code', 'Note'])
+      await user.click(button(`Leave out ${column}`));
     expect([button('CSV').disabled, button('LandXML').disabled]).toEqual([true, false]);
-    for (const group of [/^Control/, /^Marks that are set/, /^Stations/, /^What was measured/]) await user.click(screen.getByRole('checkbox', { name: group }));
-    for (const kind of ['CSV', 'LandXML', 'DXF', 'GeoJSON']) expect([kind, button(kind).disabled]).toEqual([kind, true]);
+    for (const group of [/^Control/, /^Marks that are set/, /^Stations/, /^What was measured/])
+      await user.click(screen.getByRole('checkbox', { name: group }));
+    for (const kind of ['CSV', 'LandXML', 'DXF', 'GeoJSON'])
+      expect([kind, button(kind).disabled]).toEqual([kind, true]);
   });
   it('are read by others: LandXML with every sight, DXF by layers, GeoJSON with the figures of the marks', async () => {
     const files = saving();
@@ -275,7 +327,9 @@ describe('files for others', () => {
     expect(page.querySelector('parsererror')).toBeNull();
     expect(page.getElementsByTagName('RawObservation').length).toBe([...story.state.sights.values()].length);
     expect(dxf).toMatch(/ENTITIES[\s\S]*MARKS/i);
-    const { features } = JSON.parse(geo!) as { features: { properties: { name: string; standing: string }; geometry: { coordinates: number[] } }[] };
+    const { features } = JSON.parse(geo!) as {
+      features: { properties: { name: string; standing: string }; geometry: { coordinates: number[] } }[];
+    };
     expect(features.find(({ properties }) => properties.name === 'H-A S')!.geometry.coordinates).toHaveLength(3);
   });
 });
@@ -320,8 +374,12 @@ describe('the end of the day', () => {
       const { user } = show(story, <Close />);
       await user.type(screen.getByLabelText('For who comes next'), 'the fence is new');
       await user.click(button('Page for who comes next (PDF)'));
-      expect(await screen.findByText('The server does not answer. Nothing was printed; try again when it is back.')).toBeTruthy();
-      expect(asked).toEqual([[`/api/v1/sites/${SITE_ID}/papers/shift`, expect.objectContaining({ by: story.who, note: 'the fence is new' })]]);
+      expect(
+        await screen.findByText('The server does not answer. Nothing was printed; try again when it is back.'),
+      ).toBeTruthy();
+      expect(asked).toEqual([
+        [`/api/v1/sites/${SITE_ID}/papers/shift`, expect.objectContaining({ by: story.who, note: 'the fence is new' })],
+      ]);
     } finally {
       globalThis.fetch = usual;
     }

@@ -21,7 +21,11 @@ function pads(count: number) {
   const items = Array.from({ length: count }, (_, i) => ({
     ...HALL,
     name: `Pad ${i + 1}`,
-    corners: HALL.corners.map((corner, k) => ({ name: `${i + 1}${corner.name}`, e: 3990 + i * 4 + (k === 1 || k === 2 ? 2 : 0), n: 7990 + (k > 1 ? 2 : 0) })),
+    corners: HALL.corners.map((corner, k) => ({
+      name: `${i + 1}${corner.name}`,
+      e: 3990 + i * 4 + (k === 1 || k === 2 ? 2 : 0),
+      n: 7990 + (k > 1 ? 2 : 0),
+    })),
   }));
   const work = story.work({ name: 'Pads', items, offset: 1 }, 'P');
   const solution = story.station('S1');
@@ -63,12 +67,16 @@ describe('stakes that would be written otherwise', () => {
     unmount();
     story.say('site', { ...story.state.settings, convention: 'pegLevels' });
     show(story, <Stakes />);
-    expect(screen.getByText(`${work.body.plans.length} stakes say something else than would be written now`)).toBeTruthy();
+    expect(
+      screen.getByText(`${work.body.plans.length} stakes say something else than would be written now`),
+    ).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Written anew…' }));
     const dialog = screen.getByRole('dialog');
     await user.click(within(dialog).getByRole('checkbox', { name: /^P-1A S/ }));
     await user.click(within(dialog).getByRole('button', { name: `${work.body.plans.length - 1} stakes say this now` }));
-    await waitFor(() => expect(said().filter(({ type }) => type === 'writing')).toHaveLength(work.body.plans.length - 1));
+    await waitFor(() =>
+      expect(said().filter(({ type }) => type === 'writing')).toHaveLength(work.body.plans.length - 1),
+    );
     expect(screen.queryByRole('dialog')).toBeNull();
     await user.click(screen.getByRole('button', { name: 'P-1A S' }));
     expect(screen.getByText(/^What stands on it: .* m offset/)).toBeTruthy();
@@ -77,7 +85,10 @@ describe('stakes that would be written otherwise', () => {
     await user.click(screen.getByRole('button', { name: 'Done' }));
     await waitFor(() => expect(said().filter(({ type }) => type === 'writing')).toHaveLength(work.body.plans.length));
     const mark = [...story.state.marks.values()].find(({ body }) => body.name === 'P-1A S')!;
-    expect(said().at(-1)).toMatchObject({ type: 'writing', body: { mark: mark.id, written: { convention: 'pegLevels' } } });
+    expect(said().at(-1)).toMatchObject({
+      type: 'writing',
+      body: { mark: mark.id, written: { convention: 'pegLevels' } },
+    });
   });
 });
 
@@ -150,7 +161,9 @@ describe('sights of a file', () => {
     await user.clear(name);
     await user.type(name, 'S1 once more');
     await user.click(screen.getByRole('button', { name: 'Take them in' }));
-    await waitFor(() => expect(said().find(({ type }) => type === 'occupation')).toMatchObject({ body: { name: 'S1 once more' } }));
+    await waitFor(() =>
+      expect(said().find(({ type }) => type === 'occupation')).toMatchObject({ body: { name: 'S1 once more' } }),
+    );
     const sights = rawSightsOf(story.state, solution.occupation).sights.length;
     await waitFor(() => expect(said().filter(({ type }) => type === 'sight')).toHaveLength(sights));
   });
@@ -162,12 +175,14 @@ describe('sights of a file', () => {
       await user.upload(screen.getByLabelText('File of raw sights'), new File([text], name));
       return (await screen.findByRole('alert')).textContent;
     };
-    expect(await tried('<LandXML version="1.2"><Units><Metric linearUnit="meter"/></Units></LandXML>', 'empty.xml')).toContain(
-      'empty.xml was not taken: it is LandXML, but holds no observations.',
-    );
+    expect(
+      await tried('<LandXML version="1.2"><Units><Metric linearUnit="meter"/></Units></LandXML>', 'empty.xml'),
+    ).toContain('empty.xml was not taken: it is LandXML, but holds no observations.');
     const raw = rawSightsText(rawSightsOf(story.state, solution.occupation));
     await waitFor(async () =>
-      expect(await tried(raw.replace('"face":1', '"face":3'), 'cut.sights.jsonl')).toMatch(/cut\.sights\.jsonl was not taken\. Line \d+, .*face/),
+      expect(await tried(raw.replace('"face":1', '"face":3'), 'cut.sights.jsonl')).toMatch(
+        /cut\.sights\.jsonl was not taken\. Line \d+, .*face/,
+      ),
     );
     await waitFor(async () => expect(await tried('hello', 'x.jsonl')).toContain('no file of raw sights'));
     expect(said()).toEqual([]);

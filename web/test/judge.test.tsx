@@ -47,7 +47,9 @@ describe('the page of a control mark', () => {
     await user.click(screen.getByRole('button', { name: 'Found' }));
     await waitFor(() => expect(said()).toMatchObject([{ type: 'visit', body: { outcome: 'found', labelRead: true } }]));
     await user.click(screen.getByRole('button', { name: 'Missing' }));
-    await waitFor(() => expect(said().at(-1)).toMatchObject({ type: 'control', body: { name: 'P1', condition: 'lost' } }));
+    await waitFor(() =>
+      expect(said().at(-1)).toMatchObject({ type: 'control', body: { name: 'P1', condition: 'lost' } }),
+    );
     expect(screen.getByText('Noted: missing.')).toBeTruthy();
   });
 
@@ -58,13 +60,19 @@ describe('the page of a control mark', () => {
     story.set(solution, work, 0);
     const mark = story.state.control.find((each) => each.id === story.markId('K2'))!;
     const { user } = show(story, <FoundMovedDialog mark={mark} onClose={nothing} />);
-    expect(within(screen.getByRole('list', { name: 'Marks concerned' })).getByText(/0 mm in plan: inside its tolerance, stands/)).toBeTruthy();
+    expect(
+      within(screen.getByRole('list', { name: 'Marks concerned' })).getByText(
+        /0 mm in plan: inside its tolerance, stands/,
+      ),
+    ).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Say so' }));
     expect(screen.getByText(/Say what shows it/)).toBeTruthy();
     await user.type(screen.getByLabelText('What shows it (needed)'), 'run over by the digger');
     await user.click(screen.getByRole('button', { name: 'Say so' }));
     await waitFor(() => expect(said().map((fact) => fact.type)).toEqual(['finding', 'control']));
-    expect(said()[0]).toMatchObject({ body: { cause: 'controlMoved', revision: mark.revision.id, plan: true, height: false } });
+    expect(said()[0]).toMatchObject({
+      body: { cause: 'controlMoved', revision: mark.revision.id, plan: true, height: false },
+    });
     expect(said()[1]).toMatchObject({ body: { condition: 'doubtful', supersedes: mark.revision.id } });
   });
 });
@@ -101,7 +109,11 @@ describe('what would clear it', () => {
     const { story, mark } = doubtful();
     const asked: string[] = [];
     const { user } = show(story, <ClearCard onResight={(id) => asked.push(id)} />);
-    expect(screen.getByText(new RegExp(`^Sight ${mark.body.name} again from a proven station: a proof of its station failed`))).toBeTruthy();
+    expect(
+      screen.getByText(
+        new RegExp(`^Sight ${mark.body.name} again from a proven station: a proof of its station failed`),
+      ),
+    ).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Sight it' }));
     expect(asked).toEqual([mark.id]);
   });
@@ -165,14 +177,21 @@ describe('what happens to the instrument', () => {
     expect(screen.getByText(/Say why the proof/)).toBeTruthy();
     await user.type(screen.getByLabelText('Reason (needed)'), 'crane in the sight');
     await user.click(screen.getByRole('button', { name: 'Put it off' }));
-    await waitFor(() => expect(said().at(-1)).toMatchObject({ type: 'deferral', body: { reason: 'crane in the sight' } }));
+    await waitFor(() =>
+      expect(said().at(-1)).toMatchObject({ type: 'deferral', body: { reason: 'crane in the sight' } }),
+    );
   });
 
   it('a far direction tells whether it has turned', () => {
     const story = new Story().control();
     const solution = story.station('S1');
     const sight = story.sight(solution.occupation, 'P1', 'proof');
-    const direction = story.say('direction', { solution: solution.fact.id, sight: sight.id, name: 'Mast', azimuthDeg: 12 });
+    const direction = story.say('direction', {
+      solution: solution.fact.id,
+      sight: sight.id,
+      name: 'Mast',
+      azimuthDeg: 12,
+    });
     const shared = {
       solution: solution.fact.id,
       sight: sight.id,
@@ -184,7 +203,14 @@ describe('what happens to the instrument', () => {
       supersedes: null,
     } as const;
     story.say('proof', { ...shared, plan: 'outside', result: { turnSec: 41.2 } });
-    const shooting = { doing: null, trouble: null, shoot: () => Promise.resolve(null), walk: () => Promise.resolve(true), cancel: nothing, clear: nothing };
+    const shooting = {
+      doing: null,
+      trouble: null,
+      shoot: () => Promise.resolve(null),
+      walk: () => Promise.resolve(true),
+      cancel: nothing,
+      clear: nothing,
+    };
     show(story, <FarDirections solution={solution} shooting={shooting} />);
     expect(screen.getByRole('row', { name: /^Mast/ }).textContent).toMatch(/\+41\.2″ it has turned/);
     expect(story.trust().solutions[0]!.plan).toBe('failed');
@@ -248,7 +274,9 @@ describe('behind the figures', () => {
       </>,
     );
     expect(screen.getByText('Geometry: good.')).toBeTruthy();
-    expect(screen.getAllByText(/would go unseen and put (this station|what is set from here up to) \d+ mm off/)).toBeTruthy();
+    expect(
+      screen.getAllByText(/would go unseen and put (this station|what is set from here up to) \d+ mm off/),
+    ).toBeTruthy();
   });
 });
 
@@ -257,7 +285,15 @@ describe('setting up', () => {
     const ticked: TickedStep[][] = [];
     const { user } = show(
       new Story(),
-      <SetupChecklist byHand={false} isLevel ticked={[]} onChange={(next) => ticked.push([...next])} ground="concrete" unsteady={false} overMark={false} />,
+      <SetupChecklist
+        byHand={false}
+        isLevel
+        ticked={[]}
+        onChange={(next) => ticked.push([...next])}
+        ground="concrete"
+        unsteady={false}
+        overMark={false}
+      />,
     );
     expect(screen.queryByLabelText(/^Plummet over the mark/)).toBeNull();
     await user.click(screen.getByLabelText(/^Strap or star/));

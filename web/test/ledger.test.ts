@@ -24,7 +24,9 @@ describe('the field clock', () => {
     const usual = globalThis.fetch;
     const body = () => ({ now: new Date(Date.now() + (ahead ?? 0)).toISOString(), fixed });
     globalThis.fetch = () =>
-      ahead === null ? Promise.reject(new TypeError('no server')) : Promise.resolve({ ok: true, json: () => Promise.resolve(body()) } as Response);
+      ahead === null
+        ? Promise.reject(new TypeError('no server'))
+        : Promise.resolve({ ok: true, json: () => Promise.resolve(body()) } as Response);
     try {
       await readClock();
     } finally {
@@ -59,7 +61,12 @@ describe('the outbox', () => {
   it('never stamps before what is known, unless a clock is far off', async () => {
     const [own] = await say(SITE_ID, MARA, [note('mine')]);
     const others = new Date(Date.parse(own!.at) + 40_000).toISOString();
-    server.stored.push({ ...own!, id: '22222222-2222-4222-8222-222222222223', device: 'a clock 40 s ahead', at: others });
+    server.stored.push({
+      ...own!,
+      id: '22222222-2222-4222-8222-222222222223',
+      device: 'a clock 40 s ahead',
+      at: others,
+    });
     tryNow();
     await waitFor(() => expect(snapshot().facts.some((fact) => fact.at === others)).toBe(true));
     const [after] = await say(SITE_ID, MARA, [note('after it')]);
@@ -113,19 +120,33 @@ describe('the outbox', () => {
   it('reads what others said, from where it stopped', async () => {
     const [own] = await say(SITE_ID, MARA, [note('mine')]);
     await waitFor(() => expect(server.stored).toHaveLength(1));
-    server.stored.push({ ...own!, id: '22222222-2222-4222-8222-222222222222', device: 'another', body: { text: 'theirs' } } as never);
+    server.stored.push({
+      ...own!,
+      id: '22222222-2222-4222-8222-222222222222',
+      device: 'another',
+      body: { text: 'theirs' },
+    } as never);
     tryNow();
     await waitFor(() => expect(snapshot().facts.some((fact) => fact.device === 'another')).toBe(true));
     await waitFor(async () => expect(await keptCursor(SITE_ID)).toBe(2));
   });
 
   it.each([
-    ['a page that anybody could send', { ok: true, status: 200, json: () => Promise.reject(new SyntaxError('<html>')) }],
-    ['an answer about something else', { ok: true, status: 200, json: () => Promise.resolve({ id: 'another', written: true }) }],
+    [
+      'a page that anybody could send',
+      { ok: true, status: 200, json: () => Promise.reject(new SyntaxError('<html>')) },
+    ],
+    [
+      'an answer about something else',
+      { ok: true, status: 200, json: () => Promise.resolve({ id: 'another', written: true }) },
+    ],
     ['an empty answer', { ok: true, status: 200, json: () => Promise.resolve({}) }],
     ['a list', { ok: true, status: 200, json: () => Promise.resolve([]) }],
     ['a gateway', { ok: false, status: 502, json: () => Promise.reject(new SyntaxError('<html>')) }],
-    ['a refusal that is not the server’s', { ok: false, status: 403, json: () => Promise.resolve({ error: 'log in' }) }],
+    [
+      'a refusal that is not the server’s',
+      { ok: false, status: 403, json: () => Promise.resolve({ error: 'log in' }) },
+    ],
   ])('keeps what it has when %s comes in the server’s place', async (_what, response) => {
     server.stranger = response as unknown as Response;
     await say(SITE_ID, MARA, [note('for the server alone')]);
@@ -143,7 +164,13 @@ describe('the outbox', () => {
     const [bad] = await say(SITE_ID, MARA, [note('stumbled over')]);
     const [good] = await say(SITE_ID, MARA, [{ type: 'dayEnd', body: { note: '' } }]);
     await waitFor(() => expect(server.stored.map(({ id }) => id)).toEqual([good!.id]));
-    await waitFor(() => expect(snapshot()).toMatchObject({ trouble: null, waiting: 1, stuck: [{ fact: { id: bad!.id }, reason: 'Something went wrong.' }] }));
+    await waitFor(() =>
+      expect(snapshot()).toMatchObject({
+        trouble: null,
+        waiting: 1,
+        stuck: [{ fact: { id: bad!.id }, reason: 'Something went wrong.' }],
+      }),
+    );
     server.refused.clear();
     await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 0, stuck: [] }), { timeout: 5000 });
     expect(server.stored).toHaveLength(2);
@@ -161,8 +188,13 @@ describe('the outbox', () => {
     await say(SITE_ID, MARA, [note('the last')]);
     server.away = false;
     tryNow();
-    await waitFor(() => expect(snapshot()).toMatchObject({ waiting: 0, trouble: null, refused: [{ reason: 'no day' }] }));
-    expect(server.stored.map(({ body }) => (body as { text: string }).text)).toEqual([...Array.from({ length: 450 }, (_, i) => `${i}`), 'the last']);
+    await waitFor(() =>
+      expect(snapshot()).toMatchObject({ waiting: 0, trouble: null, refused: [{ reason: 'no day' }] }),
+    );
+    expect(server.stored.map(({ body }) => (body as { text: string }).text)).toEqual([
+      ...Array.from({ length: 450 }, (_, i) => `${i}`),
+      'the last',
+    ]);
     expect(server.batches).toEqual([200, 200, 52]);
     await dismissRefused(snapshot().refused[0]!.key);
   });
@@ -170,7 +202,12 @@ describe('the outbox', () => {
   it('says that the server’s disk is full, and still reads', async () => {
     server.refused.set('note', { status: 507, body: { code: 'STORAGE_FULL', detail: 'No room.' } });
     const [own] = await say(SITE_ID, MARA, [note('no room')]);
-    server.stored.push({ ...own!, id: '22222222-2222-4222-8222-222222222224', device: 'another', receivedAt: own!.at } as never);
+    server.stored.push({
+      ...own!,
+      id: '22222222-2222-4222-8222-222222222224',
+      device: 'another',
+      receivedAt: own!.at,
+    } as never);
     tryNow();
     await waitFor(() => expect(snapshot().trouble).toMatchObject({ what: 'full' }));
     await waitFor(() => expect(snapshot().facts.some(({ device }) => device === 'another')).toBe(true));
@@ -242,7 +279,11 @@ describe('what the browser keeps', () => {
     const [fact] = await say(SITE_ID, MARA, [note('x')]);
     await waitFor(() => expect(snapshot().waiting).toBe(0));
     const other = 'aaaaaaaa-0000-4000-8000-000000000000';
-    const stored = (i: number) => ({ ...fact!, id: `aaaaaaaa-0000-4000-8000-${String(i).padStart(12, '0')}`, receivedAt: fact!.at });
+    const stored = (i: number) => ({
+      ...fact!,
+      id: `aaaaaaaa-0000-4000-8000-${String(i).padStart(12, '0')}`,
+      receivedAt: fact!.at,
+    });
     for (let i = 1; i <= 210; i++) await keepFacts(other, [stored(i)], i);
     const before = await keptFacts(other);
     expect(before.map(({ id }) => id)).toEqual(Array.from({ length: 210 }, (_, i) => stored(i + 1).id));
@@ -253,7 +294,9 @@ describe('what the browser keeps', () => {
     for (let i = 0; i < 60; i++) await keptCursor(other);
     const [one, two] = await Promise.all([first, keptFacts(other)]);
     expect([one.length, two.length]).toEqual([420, 420]);
-    expect((await keptFacts(other)).map(({ id }) => id)).toEqual(Array.from({ length: 420 }, (_, i) => stored(i + 1).id));
+    expect((await keptFacts(other)).map(({ id }) => id)).toEqual(
+      Array.from({ length: 420 }, (_, i) => stored(i + 1).id),
+    );
     expect(await keptFacts(SITE_ID)).not.toContainEqual(expect.objectContaining({ id: stored(1).id }));
     await forgetFacts(other);
     expect(await keptFacts(other)).toEqual([]);

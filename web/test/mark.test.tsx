@@ -51,8 +51,22 @@ describe('the round', () => {
     const { story, work, solution, round } = day();
     const plans = work.body.plans;
     story.set(solution, work, 1, { as: 'rough' });
-    story.say('obstruction', { package: work.id, key: plans[2]!.key, name: plans[2]!.name, place: plans[2]!.place, what: 'Fence' });
-    show(story, <RoundTable rows={roundRows(round(), { e: 4030, n: 8000 })} chosen={plans[3]!.key} {...AROUND} onChoose={() => undefined} />);
+    story.say('obstruction', {
+      package: work.id,
+      key: plans[2]!.key,
+      name: plans[2]!.name,
+      place: plans[2]!.place,
+      what: 'Fence',
+    });
+    show(
+      story,
+      <RoundTable
+        rows={roundRows(round(), { e: 4030, n: 8000 })}
+        chosen={plans[3]!.key}
+        {...AROUND}
+        onChoose={() => undefined}
+      />,
+    );
     const row = (i: number) => within(screen.getByRole('row', { name: new RegExp(`^${plans[i]!.name} `) }));
     expect(row(0).getByText('confirmed, held')).toBeTruthy();
     expect(row(1).getByText('rough')).toBeTruthy();
@@ -64,7 +78,10 @@ describe('the round', () => {
   it('chooses the mark that is pressed', async () => {
     const { story, work, round } = day();
     let chosen = '';
-    const { user } = show(story, <RoundTable rows={roundRows(round(), { e: 0, n: 0 })} chosen="" {...AROUND} onChoose={(key) => (chosen = key)} />);
+    const { user } = show(
+      story,
+      <RoundTable rows={roundRows(round(), { e: 0, n: 0 })} chosen="" {...AROUND} onChoose={(key) => (chosen = key)} />,
+    );
     await user.click(screen.getByRole('button', { name: work.body.plans[4]!.name }));
     expect(chosen).toBe(work.body.plans[4]!.key);
   });
@@ -106,7 +123,9 @@ describe('the round as it will be walked', () => {
       />,
     );
     const rows = screen.getAllByRole('row').slice(1);
-    expect(within(screen.getByRole('row', { name: new RegExp(`^${hidden.name} `) })).getByText('not seen from here: Heap')).toBeTruthy();
+    expect(
+      within(screen.getByRole('row', { name: new RegExp(`^${hidden.name} `) })).getByText('not seen from here: Heap'),
+    ).toBeTruthy();
     const at = (pattern: RegExp) => rows.findIndex((row) => pattern.test(row.textContent ?? ''));
     // After two marks of 25 minutes the hour is nearly over.
     expect(at(/Prove on P\d.*due in \d+ min/)).toBeLessThanOrEqual(2);
@@ -151,12 +170,15 @@ describe('cautions', () => {
   });
 
   it('ask for an independent check of what is bolted together, until there is one', () => {
-    const story = new Story({ classes: [{ id: 'steel', name: 'Steel', planMm: 5, heightMm: 4, leastMarks: 3 }, ...SITE.classes] }).control();
+    const story = new Story({
+      classes: [{ id: 'steel', name: 'Steel', planMm: 5, heightMm: 4, leastMarks: 3 }, ...SITE.classes],
+    }).control();
     const work = story.work({ class: 'steel' });
     const solution = story.station('S1');
     const mark = story.set(solution, work, 0);
     const other = story.set(solution, work, 1);
-    const stop = () => roundOf(story.state, story.trust(), work, { e: 4030, n: 8000 }).find(({ plan }) => plan.key === mark.body.key)!;
+    const stop = () =>
+      roundOf(story.state, story.trust(), work, { e: 4030, n: 8000 }).find(({ plan }) => plan.key === mark.body.key)!;
     const shown = show(story, <CautionCards work={work} stop={stop()} solution={solution} />);
     expect(screen.getByText('Wants an independent check')).toBeTruthy();
     shown.unmount();
@@ -207,7 +229,10 @@ describe('a blocked mark', () => {
   it('wants to know what stands there before anything is said', async () => {
     const { story, work, round } = day();
     let left = false;
-    const { user } = show(story, <BlockedDialog work={work} stop={round()[4]!} onClose={() => undefined} onLeave={() => (left = true)} />);
+    const { user } = show(
+      story,
+      <BlockedDialog work={work} stop={round()[4]!} onClose={() => undefined} onLeave={() => (left = true)} />,
+    );
     await user.click(screen.getByRole('button', { name: 'Leave it for now' }));
     expect(screen.getByText('Say what stands there, so that the next one knows.')).toBeTruthy();
     expect(left).toBe(false);
@@ -220,7 +245,10 @@ describe('a blocked mark', () => {
   it('is offered other offsets on its line, and moving it revises the package', async () => {
     const { story, work, round } = day();
     const stop = round()[4]!;
-    const { user } = show(story, <BlockedDialog work={work} stop={stop} onClose={() => undefined} onLeave={() => undefined} />);
+    const { user } = show(
+      story,
+      <BlockedDialog work={work} stop={stop} onClose={() => undefined} onLeave={() => undefined} />,
+    );
     await user.type(screen.getByLabelText('What is in the way'), 'Skip');
     await user.click(screen.getByRole('button', { name: /^4\.000 m off/ }));
     await waitFor(() => expect(said()).toHaveLength(2));
@@ -255,7 +283,8 @@ describe('guidance', () => {
 
   it('can be called out with arms', () => {
     show(new Story(), <CallingDialog open onClose={() => undefined} />);
-    for (const sign of ['Look here.', 'Go that way.', 'Hold.', 'Good.', 'Come.']) expect(screen.getByText(sign)).toBeTruthy();
+    for (const sign of ['Look here.', 'Go that way.', 'Hold.', 'Good.', 'Come.'])
+      expect(screen.getByText(sign)).toBeTruthy();
   });
 
   it('writes the stake line by line', () => {
@@ -273,13 +302,29 @@ describe('while a proof is overdue', () => {
     const stops = round();
     const stop = stops.find((each) => !each.mark)!;
     const nothing = () => undefined;
-    const staking = { due: 'shoot', tolerance: 0.006, shot: null, fault: null, act, shooting: { doing: null, trouble: null, cancel: nothing, clear: nothing } };
+    const staking = {
+      due: 'shoot',
+      tolerance: 0.006,
+      shot: null,
+      fault: null,
+      act,
+      shooting: { doing: null, trouble: null, cancel: nothing, clear: nothing },
+    };
     const shown = show(
       story,
       <MarkSlip
         work={work}
         stop={stop}
-        round={{ work, ordering: false, stop, stops, choose: nothing, chooseWork: nothing, next: nothing, putFirst: nothing }}
+        round={{
+          work,
+          ordering: false,
+          stop,
+          stops,
+          choose: nothing,
+          chooseWork: nothing,
+          next: nothing,
+          putFirst: nothing,
+        }}
         way="follow"
         onWay={nothing}
         staking={staking as never}
@@ -303,7 +348,9 @@ describe('while a proof is overdue', () => {
     await user.type(screen.getByLabelText('Reason (needed)'), 'rain');
     await user.click(screen.getByRole('button', { name: 'Put it off' }));
     await waitFor(() => expect(act).toHaveBeenCalledTimes(1));
-    await waitFor(() => expect(said()).toMatchObject([{ type: 'deferral', body: { solution: solution.fact.id, reason: 'rain' } }]));
+    await waitFor(() =>
+      expect(said()).toMatchObject([{ type: 'deferral', body: { solution: solution.fact.id, reason: 'rain' } }]),
+    );
   });
 
   it('and not otherwise', async () => {

@@ -50,9 +50,11 @@ export class Server {
     if (this.away) return Promise.reject(new TypeError('no server'));
     if (this.stranger) return Promise.resolve(this.stranger);
     if (url.endsWith('/raw-sights')) return Promise.resolve(rawAnswer(init?.body as string));
-    if (url.endsWith('/api/v1/sites')) return Promise.resolve(answer({ sites: this.elsewhere.map(({ id, name }) => ({ id, name, lastAt: null })) }));
+    if (url.endsWith('/api/v1/sites'))
+      return Promise.resolve(answer({ sites: this.elsewhere.map(({ id, name }) => ({ id, name, lastAt: null })) }));
     const other = this.elsewhere.find(({ id }) => url.includes(`/sites/${id}/facts`));
-    if (other) return Promise.resolve(answer({ facts: other.facts, cursor: other.facts.length, more: false, ledger: 'two' }));
+    if (other)
+      return Promise.resolve(answer({ facts: other.facts, cursor: other.facts.length, more: false, ledger: 'two' }));
     if (url.endsWith('/quarantine')) return Promise.resolve(answer({ quarantined: this.quarantined }));
     if (url.endsWith('/sheets')) return Promise.resolve(answer({ sheets: this.sheets }));
     if (init?.method === 'PUT' && url.includes('/sheets/')) {
@@ -60,11 +62,14 @@ export class Server {
       const refusal = this.refused.get('sheet');
       return Promise.resolve(refusal ? refused(refusal) : answer({ rows: [], number: 1 }, 201));
     }
-    if (init?.method === 'PUT' && /\/(images|sources)\//.test(url)) return Promise.resolve(answer({ id: url.split('/').at(-1) }, 201));
+    if (init?.method === 'PUT' && /\/(images|sources)\//.test(url))
+      return Promise.resolve(answer({ id: url.split('/').at(-1) }, 201));
     if (init?.method === 'POST' && url.endsWith('/facts')) {
       const { facts } = JSON.parse(init.body as string) as { facts: AnyFact[] };
       this.batches.push(facts.length);
-      const down = facts.map(({ type }) => this.refused.get(type)).find((each) => each && [503, 507].includes(each.status));
+      const down = facts
+        .map(({ type }) => this.refused.get(type))
+        .find((each) => each && [503, 507].includes(each.status));
       if (down) return Promise.resolve(refused(down));
       return Promise.resolve(answer({ results: facts.map((fact) => this.keep(fact)) }));
     }
@@ -80,13 +85,17 @@ export class Server {
   };
 }
 
-const answer = (body: object, status = 200): Response => ({ ok: status < 400, status, json: () => Promise.resolve(body) }) as Partial<Response> as Response;
+const answer = (body: object, status = 200): Response =>
+  ({ ok: status < 400, status, json: () => Promise.resolve(body) }) as Partial<Response> as Response;
 
-const refused = ({ status, body }: { readonly status: number; readonly body: object }): Response => answer({ status, ...body }, status);
+const refused = ({ status, body }: { readonly status: number; readonly body: object }): Response =>
+  answer({ status, ...body }, status);
 
 function rawAnswer(text: string): Response {
   const read = readRawSights(text);
-  return read.ok ? answer(read.value) : refused({ status: 422, body: { code: 'INVALID_FILE', detail: rawSightsFaultWords(read.error) } });
+  return read.ok
+    ? answer(read.value)
+    : refused({ status: 422, body: { code: 'INVALID_FILE', detail: rawSightsFaultWords(read.error) } });
 }
 
 export const server = new Server();

@@ -30,7 +30,13 @@ function paired(): { story: Story; occupation: Fact<'occupation'> } {
     note: '',
     supersedes: null,
   });
-  const bodies = pairedBodies(story.state, occupation, pairing, heightDraft(story.state, occupation, new Set()), 'earthworks')!;
+  const bodies = pairedBodies(
+    story.state,
+    occupation,
+    pairing,
+    heightDraft(story.state, occupation, new Set()),
+    'earthworks',
+  )!;
   const solution = story.say('solution', bodies.solution);
   story.say('decision', { solution: solution.id, ...bodies.decision });
   return { story, occupation };
@@ -62,7 +68,18 @@ describe('a receiver whose readings are keyed in', () => {
     const link = currentLink();
     if (link?.kind !== 'typed') throw new Error('not typed');
     // Level to the prism: the tip stands 1.5 m below the tilting axis at 7.2 m.
-    act(() => link.give({ circle: 10, zenith: 90, slope: 30, angleUnit: 'degree', lengthUnit: 'metre', angleDecimals: 4, lengthDecimals: 3, keyed: null }));
+    act(() =>
+      link.give({
+        circle: 10,
+        zenith: 90,
+        slope: 30,
+        angleUnit: 'degree',
+        lengthUnit: 'metre',
+        angleDecimals: 4,
+        lengthDecimals: 3,
+        keyed: null,
+      }),
+    );
     await waitFor(() => expect(said().map(({ type }) => type)).toEqual(['sight', 'position']));
     const [sight, position] = said();
     expect(position!.body).toMatchObject({
@@ -116,7 +133,9 @@ describe('a pair in the library', () => {
     await user.type(screen.getByLabelText(/^Prism’s centre up to its reference point/), '0.12');
     await user.click(screen.getByRole('button', { name: 'Keep' }));
     await waitFor(() =>
-      expect(said()[0]).toMatchObject({ body: { what: { kind: 'pair', name: 'Pole 2', receiver: 'Receiver 7', offset: 0.12, checked: null } } }),
+      expect(said()[0]).toMatchObject({
+        body: { what: { kind: 'pair', name: 'Pole 2', receiver: 'Receiver 7', offset: 0.12, checked: null } },
+      }),
     );
   });
 });

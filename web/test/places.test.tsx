@@ -78,11 +78,18 @@ describe('handing over', () => {
     expect(await screen.findByText(/^No sheet yet/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Issue cut sheet…' }));
     await user.click(screen.getByRole('button', { name: 'Issue' }));
-    await waitFor(() => expect(server.orders).toMatchObject([{ package: work.id, by: story.who, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone }]));
+    await waitFor(() =>
+      expect(server.orders).toMatchObject([
+        { package: work.id, by: story.who, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone },
+      ]),
+    );
   });
 
   it('says why a sheet was not issued', async () => {
-    server.refused.set('sheet', { status: 409, body: { code: 'MISSING_REFERENCE', detail: 'This work package has not arrived. Nothing was issued.' } });
+    server.refused.set('sheet', {
+      status: 409,
+      body: { code: 'MISSING_REFERENCE', detail: 'This work package has not arrived. Nothing was issued.' },
+    });
     const { user } = show(day().story, <HandOver />);
     await user.click(screen.getByRole('button', { name: 'Issue cut sheet…' }));
     await user.click(screen.getByRole('button', { name: 'Issue' }));
@@ -95,7 +102,15 @@ describe('handing over', () => {
     const later = story.set(solution, story.state.packages[0]!, 2);
     const sheet = '44444444-4444-4444-8444-444444444444';
     const given = [marks[0]!, later].map((mark) => mark.id);
-    story.say('handover', { sheet, number: 1, revision: 1, package: story.state.packages[0]!.id, marks: given, withheld: [], givenTo: 'Ada, formwork' });
+    story.say('handover', {
+      sheet,
+      number: 1,
+      revision: 1,
+      package: story.state.packages[0]!.id,
+      marks: given,
+      withheld: [],
+      givenTo: 'Ada, formwork',
+    });
     server.sheets.push({
       id: sheet,
       number: 1,
@@ -106,7 +121,9 @@ describe('handing over', () => {
       marks: [marks[0]!, later].map((mark) => ({ mark: mark.id, name: mark.body.name })),
     });
     show(story, <HandOver />);
-    expect(await screen.findByText(new RegExp(`^Tell Ada, formwork: .*${later.body.name}: in doubt: do not build from it`))).toBeTruthy();
+    expect(
+      await screen.findByText(new RegExp(`^Tell Ada, formwork: .*${later.body.name}: in doubt: do not build from it`)),
+    ).toBeTruthy();
     expect(screen.getByText(/mark is withheld|marks are withheld/)).toBeTruthy();
   });
 });
@@ -128,7 +145,10 @@ describe('the page of a set-up', () => {
 describe('a new site', () => {
   it('begins with the person who makes it, so that every entry carries one', async () => {
     const made: string[] = [];
-    const { user } = show(new Story(), <NewSite open onClose={() => undefined} taken={['Quay']} onMade={(id) => made.push(id)} />);
+    const { user } = show(
+      new Story(),
+      <NewSite open onClose={() => undefined} taken={['Quay']} onMade={(id) => made.push(id)} />,
+    );
     await user.click(screen.getByRole('button', { name: 'Make site' }));
     expect(screen.getByText('Give the site a name.')).toBeTruthy();
     expect(screen.getByText(/Give the name of the first person/)).toBeTruthy();
@@ -138,7 +158,9 @@ describe('a new site', () => {
     await waitFor(() => expect(said()).toHaveLength(8));
     const [member, site, ...library] = said();
     // What most crews carry, each figure to be confirmed.
-    expect(library.map(({ type, body }) => [type, (body as { toConfirm?: boolean }).toConfirm])).toEqual(library.map(() => ['equipment', true]));
+    expect(library.map(({ type, body }) => [type, (body as { toConfirm?: boolean }).toConfirm])).toEqual(
+      library.map(() => ['equipment', true]),
+    );
     expect(member).toMatchObject({ type: 'member', by: member!.id, body: { name: 'Ines' } });
     expect(site).toMatchObject({ type: 'site', by: member!.id, body: { name: 'Yard', practiceGround: null } });
     expect(made).toHaveLength(1);
@@ -148,7 +170,10 @@ describe('a new site', () => {
 describe('what is stored', () => {
   it('names an entry that was refused, and why, until somebody has seen it', async () => {
     const story = new Story();
-    server.refused.set('note', { status: 422, body: { code: 'INVALID_INPUT', detail: 'text is too long. Nothing was written.' } });
+    server.refused.set('note', {
+      status: 422,
+      body: { code: 'INVALID_INPUT', detail: 'text is too long. Nothing was written.' },
+    });
     const { user } = show(story, <Saved />);
     await say(SITE_ID, story.who, [{ type: 'note', body: { text: 'x' } }]);
     await user.click(await screen.findByRole('button', { name: '1 refused' }));
@@ -187,7 +212,9 @@ describe('find or do', () => {
     const { user, solution } = await open();
     await user.type(screen.getByRole('combobox'), 'bumped');
     await user.click(screen.getByRole('option', { name: /S1 was bumped/ }));
-    await waitFor(() => expect(said()).toMatchObject([{ type: 'event', body: { occupation: solution.occupation.id, kind: 'bump' } }]));
+    await waitFor(() =>
+      expect(said()).toMatchObject([{ type: 'event', body: { occupation: solution.occupation.id, kind: 'bump' } }]),
+    );
   });
 
   it('says that there is nothing of a name', async () => {

@@ -14,8 +14,14 @@ import {
 import { ruleDraft } from '../src/packages/RuleFields.tsx';
 import { unitsOf } from '../src/field/useUnits.ts';
 
-const metric = { units: unitsOf({ lengthUnit: 'metre', angleUnit: 'dms', axisOrder: 'EN' }), style: { unit: 'metre', format: 'thousand' } } as const;
-const feet = { units: unitsOf({ lengthUnit: 'usSurveyFoot', angleUnit: 'dms', axisOrder: 'NE' }), style: { unit: 'usSurveyFoot', format: 'hundred' } } as const;
+const metric = {
+  units: unitsOf({ lengthUnit: 'metre', angleUnit: 'dms', axisOrder: 'EN' }),
+  style: { unit: 'metre', format: 'thousand' },
+} as const;
+const feet = {
+  units: unitsOf({ lengthUnit: 'usSurveyFoot', angleUnit: 'dms', axisOrder: 'NE' }),
+  style: { unit: 'usSurveyFoot', format: 'hundred' },
+} as const;
 const value = <T>(result: { ok: true; value: T } | { ok: false; error: string }): T => {
   if (!result.ok) throw new Error(result.error);
   return result.value;
@@ -26,14 +32,31 @@ describe('a road as text', () => {
   it('takes intersection points with curves and spirals, and writes them again', () => {
     const text = '4018, 8052\n4140, 8036, radius 80, spirals 30 25\n4230, 8130, radius 60\n4300, 8140';
     const way = value(readWay(text, metric));
-    expect(way.elements.map(({ kind }) => kind)).toEqual(['line', 'spiral', 'curve', 'spiral', 'line', 'curve', 'line']);
+    expect(way.elements.map(({ kind }) => kind)).toEqual([
+      'line',
+      'spiral',
+      'curve',
+      'spiral',
+      'line',
+      'curve',
+      'line',
+    ]);
     expect(writeIntersections(way.intersections!, metric)).toBe(text);
     const north = value(readWay('8052, 4018\n8036, 4140; radius 20\n8130, 4230', feet));
-    expect(north.intersections![1]).toMatchObject({ n: 8036 * (1200 / 3937), e: 4140 * (1200 / 3937), radius: 20 * (1200 / 3937) });
+    expect(north.intersections![1]).toMatchObject({
+      n: 8036 * (1200 / 3937),
+      e: 4140 * (1200 / 3937),
+      radius: 20 * (1200 / 3937),
+    });
   });
 
   it('takes a start and one element after the other', () => {
-    const way = value(readWay('start 4018, 8052, direction 97\nline 92\nspiral 30 to 80 left\ncurve 62 radius 80 left\nspiral 30 from 80 left', metric));
+    const way = value(
+      readWay(
+        'start 4018, 8052, direction 97\nline 92\nspiral 30 to 80 left\ncurve 62 radius 80 left\nspiral 30 from 80 left',
+        metric,
+      ),
+    );
     expect(way.intersections).toBeNull();
     const made = alignmentOf({ startStation: 0, elements: way.elements, equations: [] });
     expect(made.ok && made.value.length).toBeCloseTo(214, 6);
@@ -45,11 +68,20 @@ describe('a road as text', () => {
     ['4018', 'Line 1, “4018”, is not two coordinates, with a radius and spirals where wanted.'],
     ['1, 2\n3, 4, wide 5\n6, 9', 'Line 2, “3, 4, wide 5”, has “wide 5”, which is neither a radius nor spirals.'],
     ['1, 2\n3, 4, radius x\n6, 9', 'Line 2, “3, 4, radius x”, has a radius that is no length.'],
-    ['0, 0\n0, 50, radius 60\n200, 50', 'Between points 1 and 2 the curves need 10.000 m more than there is: take smaller radii or shorter spirals.'],
+    [
+      '0, 0\n0, 50, radius 60\n200, 50',
+      'Between points 1 and 2 the curves need 10.000 m more than there is: take smaller radii or shorter spirals.',
+    ],
     ['start 1, 2', 'Line 1, “start 1, 2”, is not “start”, two coordinates and a direction.'],
     ['start 1, 2, 90\nturn 5', 'Line 2, “turn 5”, begins with none of line, curve and spiral.'],
-    ['start 1, 2, 90\ncurve 5 left', 'Line 2, “curve 5 left”, needs a radius and left or right: “curve 62 radius 80 left”.'],
-    ['start 1, 2, 90\nspiral 5 to 80', 'Line 2, “spiral 5 to 80”, needs the radius that it comes from or goes to, and left or right: “spiral 30 to 80 left”.'],
+    [
+      'start 1, 2, 90\ncurve 5 left',
+      'Line 2, “curve 5 left”, needs a radius and left or right: “curve 62 radius 80 left”.',
+    ],
+    [
+      'start 1, 2, 90\nspiral 5 to 80',
+      'Line 2, “spiral 5 to 80”, needs the radius that it comes from or goes to, and left or right: “spiral 30 to 80 left”.',
+    ],
     ['start 1, 2, 90', 'Give at least one element after the start.'],
     ['start 1, 2, 90\nline', 'Line 2, “line”, has no length after its first word.'],
   ])('says which line is wrong: %j', (text, sentence) => {
@@ -70,10 +102,21 @@ describe('a road as text', () => {
   it('takes heights with every kind of curve', () => {
     const text = '0+000, 4.72\n0+110, 6.15, curve 70\n0+232, 4.93, curve 40 30\n0+300, 5.6, radius 1500\n0+380, 6.26';
     const read = value(readProfile(text, metric));
-    expect(read.map(({ rounding }) => rounding?.kind ?? null)).toEqual([null, 'parabola', 'unsymmetricParabola', 'circular', null]);
+    expect(read.map(({ rounding }) => rounding?.kind ?? null)).toEqual([
+      null,
+      'parabola',
+      'unsymmetricParabola',
+      'circular',
+      null,
+    ]);
     expect(writeProfile(read, metric)).toBe(text);
-    expect(value(readProfile('12+50, 10', feet))[0]).toMatchObject({ station: 1250 * (1200 / 3937), z: 10 * (1200 / 3937) });
-    expect(error(readProfile('0+110', metric))).toBe('Line 1, “0+110”, is not a station and a height, with a curve where wanted.');
+    expect(value(readProfile('12+50, 10', feet))[0]).toMatchObject({
+      station: 1250 * (1200 / 3937),
+      z: 10 * (1200 / 3937),
+    });
+    expect(error(readProfile('0+110', metric))).toBe(
+      'Line 1, “0+110”, is not a station and a height, with a curve where wanted.',
+    );
     expect(error(readProfile('0+110, 5, bend 3', metric))).toContain('has “bend 3”, which is neither');
   });
 
@@ -87,11 +130,20 @@ describe('a road as text', () => {
     ].join('\n');
     const read = value(readStrings(text, metric));
     expect(read.strings[0]!.offset).toEqual([{ station: 0, value: -3.25 }]);
-    expect(read.strings[2]).toMatchObject({ from: 'left edge', height: { rule: 'difference', values: [{ value: 0.16 }] } });
+    expect(read.strings[2]).toMatchObject({
+      from: 'left edge',
+      height: { rule: 'difference', values: [{ value: 0.16 }] },
+    });
     expect(read.strings[3]).toMatchObject({ from: 'walk', height: { rule: 'fall' } });
-    expect(read.kerbs[0]).toMatchObject({ backOffset: 0.15, backHeight: [{ value: 0.1 }], topHeight: [{ value: 0.12 }, { station: 140, value: 0.02 }] });
+    expect(read.kerbs[0]).toMatchObject({
+      backOffset: 0.15,
+      backHeight: [{ value: 0.1 }],
+      topHeight: [{ value: 0.12 }, { station: 140, value: 0.02 }],
+    });
     expect(writeStrings(read, metric)).toBe(text);
-    expect(error(readStrings('edge; 3.25; fall 2.5', metric))).toContain('Line 1, “edge; 3.25; fall 2.5”, is not a string such as');
+    expect(error(readStrings('edge; 3.25; fall 2.5', metric))).toContain(
+      'Line 1, “edge; 3.25; fall 2.5”, is not a string such as',
+    );
     expect(error(readStrings('k; kerb on edge; top 0.1', metric))).toContain('is not a kerb such as');
   });
 
@@ -100,10 +152,13 @@ describe('a road as text', () => {
     const way = value(readWay(`start 8052, 4018, direction 97\nline 50-6 1/2\ncurve 62' 3 1/4" radius 80 left`, feet));
     const made = alignmentOf({ startStation: 0, elements: way.elements, equations: [] });
     expect(made.ok && made.value.length).toBeCloseTo((50 + 6.5 / 12 + 62 + 3.25 / 12) * foot, 9);
-    const both = /Line 2, “line 5-6 1\/2”, .*“5-6 1\/2” can be read in two ways: 5′ 6 1\/2″, which is 1\.689 m, or one figure less another, −1\.500 m/;
+    const both =
+      /Line 2, “line 5-6 1\/2”, .*“5-6 1\/2” can be read in two ways: 5′ 6 1\/2″, which is 1\.689 m, or one figure less another, −1\.500 m/;
     expect(error(readWay('start 4018, 8052, direction 97\nline 5-6 1/2', metric))).toMatch(both);
     expect(error(readProfile('0+110, 5-6 1/2', metric))).toMatch(/^Line 1, .* can be read in two ways: 5′ 6 1\/2″/);
-    expect(error(readStrings('edge; left 5-6 1/2; fall 2.5', metric))).toMatch(/^Line 1, .* can be read in two ways: 5′ 6 1\/2″/);
+    expect(error(readStrings('edge; left 5-6 1/2; fall 2.5', metric))).toMatch(
+      /^Line 1, .* can be read in two ways: 5′ 6 1\/2″/,
+    );
     expect(error(readStrings('5-6 1/2; 3.25; fall 2.5', metric))).not.toContain('two ways');
   });
 });

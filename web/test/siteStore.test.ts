@@ -16,7 +16,9 @@ beforeEach(async () => {
   story = new Story().control();
   server.stored.push(...story.facts);
   await openSite(SITE_ID);
-  await waitFor(() => expect(siteSnapshot()).toMatchObject({ id: SITE_ID, site: { state: { settings: { name: 'Quay extension' } } } }));
+  await waitFor(() =>
+    expect(siteSnapshot()).toMatchObject({ id: SITE_ID, site: { state: { settings: { name: 'Quay extension' } } } }),
+  );
 });
 
 describe('the open site', () => {
@@ -37,7 +39,13 @@ describe('the open site', () => {
 
   it('says what went wrong where it can’t be judged, and is there again once it can', async () => {
     // No schema lets this through; a fault of the program would do the same.
-    const bad = { ...story.facts.at(-1)!, id: '66666666-6666-4666-8666-666666666666', seq: 9000, type: 'solution', body: { occupation: 'none', uses: null } };
+    const bad = {
+      ...story.facts.at(-1)!,
+      id: '66666666-6666-4666-8666-666666666666',
+      seq: 9000,
+      type: 'solution',
+      body: { occupation: 'none', uses: null },
+    };
     const decision = {
       ...bad,
       id: '77777777-7777-4777-8777-777777777777',
@@ -45,7 +53,13 @@ describe('the open site', () => {
       type: 'decision',
       body: { solution: bad.id, verdict: 'accepted', reason: '' },
     };
-    const occupation = { ...bad, id: 'none', seq: 8999, type: 'occupation', body: { name: 'S1', instrument: { name: 'i' } } };
+    const occupation = {
+      ...bad,
+      id: 'none',
+      seq: 8999,
+      type: 'occupation',
+      body: { name: 'S1', instrument: { name: 'i' } },
+    };
     server.stored.push(occupation as never, bad as never, decision as never);
     tryNow();
     await waitFor(() => expect(siteSnapshot().failure).toBeInstanceOf(Error));
@@ -54,6 +68,11 @@ describe('the open site', () => {
     server.stored.push(...story.facts);
     server.ledger = 'a third';
     tryNow();
-    await waitFor(() => expect(siteSnapshot()).toMatchObject({ site: { state: { settings: { name: 'Quay extension' } } }, failure: null }));
+    await waitFor(() =>
+      expect(siteSnapshot()).toMatchObject({
+        site: { state: { settings: { name: 'Quay extension' } } },
+        failure: null,
+      }),
+    );
   });
 });

@@ -32,7 +32,8 @@ describe('the bubble of a level', () => {
   it('lies inside the inner ring when, and only when, it is in', () => {
     const good = LEVEL_GOOD / RADIANS_PER_SECOND;
     expect([900, 400, 121, 119, 31, 29].map(levelRings).map(({ rim }) => rim)).toEqual([600, 600, 600, 120, 120, 30]);
-    for (const tilt of [0, good - 0.1, good + 0.1, 28, 100, 500]) expect(tilt < levelRings(tilt).inner).toBe(tilt < good);
+    for (const tilt of [0, good - 0.1, good + 0.1, 28, 100, 500])
+      expect(tilt < levelRings(tilt).inner).toBe(tilt < good);
   });
 });
 
@@ -116,7 +117,16 @@ describe('what to sight next', () => {
     const story = new Story().control(['K1']);
     const { user } = show(
       story,
-      <NextMark sighted={new Set()} adds={[]} chosen={null} onChoose={() => undefined} onSight={() => undefined} onSightAll={null} busy={false} at={null} />,
+      <NextMark
+        sighted={new Set()}
+        adds={[]}
+        chosen={null}
+        onChoose={() => undefined}
+        onSight={() => undefined}
+        onSightAll={null}
+        busy={false}
+        at={null}
+      />,
     );
     await user.click(screen.getByRole('button', { name: 'A mark that is not listed…' }));
     const dialog = within(screen.getByRole('dialog'));
@@ -224,7 +234,9 @@ describe('accepting', () => {
     expect(said()).toEqual([]);
     await user.click(screen.getByRole('button', { name: 'Accept unchecked' }));
     await waitFor(() => expect(went).toEqual(['sight', 'prove']));
-    await waitFor(() => expect(said()[1]).toMatchObject({ body: { verdict: 'accepted', judged: { checkability: 'unchecked' } } }));
+    await waitFor(() =>
+      expect(said()[1]).toMatchObject({ body: { verdict: 'accepted', judged: { checkability: 'unchecked' } } }),
+    );
   });
 
   it('where no mark is left leads to its proof at once', async () => {
@@ -243,7 +255,9 @@ describe('accepting', () => {
     expect(accepted()).toBe(false);
     await user.type(screen.getByLabelText('Reason (needed)'), 'only two in sight');
     await user.click(screen.getByRole('button', { name: 'Accept as provisional' }));
-    await waitFor(() => expect(said()[1]).toMatchObject({ body: { verdict: 'provisional', reason: 'only two in sight' } }));
+    await waitFor(() =>
+      expect(said()[1]).toMatchObject({ body: { verdict: 'provisional', reason: 'only two in sight' } }),
+    );
   });
 });
 
@@ -264,7 +278,11 @@ describe('a reading under the wrong name', () => {
     const likely = { name: story.markId('K3'), distance: 0.012, namedDistance: 156.2 };
     const { user } = show(
       story,
-      <MisnamedCard doubt={{ sight, named: story.markId('K1'), likely }} onRename={() => chosen.push('rename')} onKeep={() => chosen.push('keep')} />,
+      <MisnamedCard
+        doubt={{ sight, named: story.markId('K1'), likely }}
+        onRename={() => chosen.push('rename')}
+        onKeep={() => chosen.push('keep')}
+      />,
     );
     expect(screen.getByRole('heading', { name: 'Was that K3?' })).toBeTruthy();
     expect(screen.getByText(/lands 156\.20 m from K1, but 0\.01 m from K3/)).toBeTruthy();
@@ -289,7 +307,12 @@ describe('the plan of a station', () => {
 describe('the precision of an instrument', () => {
   it('is carried over from the last one, read from text, and checked', () => {
     const draft = precisionDraft({ name: 'old one', angleSdSec: 5, distSdMm: 3, distSdPpm: 2 });
-    expect(instrumentOf({ ...draft, distanceMm: '1,5' })).toEqual({ name: 'old one', angleSdSec: 5, distSdMm: 1.5, distSdPpm: 2 });
+    expect(instrumentOf({ ...draft, distanceMm: '1,5' })).toEqual({
+      name: 'old one',
+      angleSdSec: 5,
+      distSdMm: 1.5,
+      distSdPpm: 2,
+    });
     expect(precisionError(draft)).toBeNull();
     for (const bad of [{ angleSd: '' }, { angleSd: '0' }, { distanceMm: 'two' }, { distancePpm: '-1' }])
       expect(precisionError({ ...draft, ...bad })).not.toBeNull();

@@ -35,7 +35,16 @@ const give = (circle: number, slope: number | null) =>
   act(() => {
     const link = currentLink();
     if (link?.kind !== 'typed') throw new Error('not typed');
-    link.give({ circle, zenith: 90, slope, angleUnit: 'degree', lengthUnit: 'metre', angleDecimals: 4, lengthDecimals: 3, keyed: null });
+    link.give({
+      circle,
+      zenith: 90,
+      slope,
+      angleUnit: 'degree',
+      lengthUnit: 'metre',
+      angleDecimals: 4,
+      lengthDecimals: 3,
+      keyed: null,
+    });
   });
 
 describe('heights alone', () => {
@@ -94,7 +103,9 @@ describe('heights alone', () => {
     // The site calls 6.25 zero.
     expect(within(row).getByText('0.250')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Take back sill' }));
-    await waitFor(() => expect(said()[0]).toMatchObject({ type: 'withdrawal', body: { reason: 'the height of sill was taken back' } }));
+    await waitFor(() =>
+      expect(said()[0]).toMatchObject({ type: 'withdrawal', body: { reason: 'the height of sill was taken back' } }),
+    );
   });
 
   it('keep a spot by the name that it is given', async () => {
@@ -105,7 +116,12 @@ describe('heights alone', () => {
     await user.click(screen.getByRole('button', { name: 'Read the height of sill' }));
     await screen.findByRole('dialog', { name: 'Reading at sill' });
     give(10, 20);
-    await waitFor(() => expect(said()[0]).toMatchObject({ type: 'sight', body: { purpose: 'spot', target: { kind: 'spot', name: 'sill' } } }));
+    await waitFor(() =>
+      expect(said()[0]).toMatchObject({
+        type: 'sight',
+        body: { purpose: 'spot', target: { kind: 'spot', name: 'sill' } },
+      }),
+    );
   });
 });
 
@@ -115,7 +131,12 @@ describe('an accepted station', () => {
     const { user } = show(story, <AcceptedStation solution={solution} onSightMore={nothing} onNew={nothing} />);
     expect(screen.getByText('free station, 4 marks in plan')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Mark the ground under it, to look back to' }));
-    await waitFor(() => expect(said()[0]).toMatchObject({ type: 'control', body: { name: 'S1', forProof: true, parent: solution.fact.id } }));
+    await waitFor(() =>
+      expect(said()[0]).toMatchObject({
+        type: 'control',
+        body: { name: 'S1', forProof: true, parent: solution.fact.id },
+      }),
+    );
   });
 
   it('changes places with a target on a tripod: the next one begins over it', async () => {
@@ -141,7 +162,13 @@ describe('an accepted station', () => {
   it('whose heights were corrected since is to be taken up again', async () => {
     const { story, solution } = day();
     const [sight] = [...story.state.sights.keys()];
-    story.say('correction', { what: 'targetHeight', occupation: solution.occupation.id, sights: [sight!], value: 1.6, reason: 'pole up' });
+    story.say('correction', {
+      what: 'targetHeight',
+      occupation: solution.occupation.id,
+      sights: [sight!],
+      value: 1.6,
+      reason: 'pole up',
+    });
     const again = jest.fn();
     const { user } = show(story, <AcceptedStation solution={solution} onSightMore={again} onNew={nothing} />);
     await user.click(screen.getByRole('button', { name: 'Take it up again' }));
@@ -152,7 +179,9 @@ describe('an accepted station', () => {
     const story = new Story().control();
     const k1 = story.state.control.find((mark) => mark.revision.body.name === 'K1')!;
     const over = { mark: k1.id, revision: k1.revision.id, centringSdMm: 1 };
-    const occupation = story.stand(PLACES.K1).occupy('S1', { method: 'overMark', over, assumed: { azimuthDeg: 0, circleDeg: 0, to: 'the mast' } });
+    const occupation = story
+      .stand(PLACES.K1)
+      .occupy('S1', { method: 'overMark', over, assumed: { azimuthDeg: 0, circleDeg: 0, to: 'the mast' } });
     const solution = story.decide(occupation, 'provisional', {}, 'a yard of its own');
     show(story, <AcceptedStation solution={solution} onSightMore={nothing} onNew={nothing} />);
     expect(screen.getByText('over K1, direction assumed: nothing tests it')).toBeTruthy();
@@ -174,7 +203,13 @@ describe('a mark of one’s own', () => {
     await screen.findByRole('heading', { name: 'N1 is listed' });
     await waitFor(() => expect(said().some((fact) => fact.type === 'control')).toBe(true));
     const control = said().find((fact) => fact.type === 'control')!;
-    expect(control.body).toMatchObject({ name: 'N1', kind: 'nail', spot: 'dimple', parent: solution.fact.id, forProof: false });
+    expect(control.body).toMatchObject({
+      name: 'N1',
+      kind: 'nail',
+      spot: 'dimple',
+      parent: solution.fact.id,
+      forProof: false,
+    });
     expect(said().filter((fact) => fact.type === 'sight')).toHaveLength(3);
   });
 });
@@ -242,7 +277,10 @@ describe('a station in work', () => {
   it('asks for no pole at a wall target, and keeps the one that is carried', async () => {
     const story = new Story().control(['K1', 'K2']).control(['K3'], { kind: 'target' });
     const occupation = story.occupy('S1', { link: 'typed' });
-    const { user } = show(story, <StationWork occupation={occupation} onDone={nothing} onNew={nothing} reopened={false} />);
+    const { user } = show(
+      story,
+      <StationWork occupation={occupation} onDone={nothing} onNew={nothing} reopened={false} />,
+    );
     await user.click(screen.getByRole('button', { name: 'Sight K3' }));
     const dialog = await screen.findByRole('dialog');
     expect(within(dialog).queryByLabelText('Target height')).toBeNull();
@@ -274,20 +312,29 @@ describe('a station in work', () => {
     const over = { mark: mark.id, revision: mark.revision.id, centringSdMm: 1 };
     const occupation = story.occupy('S1', { method: 'overMark', over, link: 'typed' });
     for (const name of ['K2', 'K3', 'K4'] as const) story.sight(occupation, name);
-    const { user } = show(story, <StationWork occupation={occupation} onDone={nothing} onNew={nothing} reopened={false} />);
+    const { user } = show(
+      story,
+      <StationWork occupation={occupation} onDone={nothing} onNew={nothing} reopened={false} />,
+    );
     expect(screen.getByRole('heading', { name: 'The height of K1 does not fit' })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Take the height from the benchmarks' }));
     expect(screen.getByLabelText<HTMLSelectElement>('Height from').value).toBe('benchmarks');
     await user.click(await screen.findByRole('button', { name: /^Revise K1 to / }));
     await waitFor(() => expect(said()).toHaveLength(1));
-    expect(said()[0]).toMatchObject({ type: 'control', body: { name: 'K1', heightSource: 'by station S1 from K2, K3, K4', supersedes: mark.revision.id } });
+    expect(said()[0]).toMatchObject({
+      type: 'control',
+      body: { name: 'K1', heightSource: 'by station S1 from K2, K3, K4', supersedes: mark.revision.id },
+    });
   });
 
   it('can solve for a scale, and says what that means', async () => {
     const story = new Story({ combinedScaleFactor: 1.0004 }).control();
     const occupation = story.occupy('S1');
     for (const name of ['K1', 'K2', 'K3', 'K4'] as const) story.sight(occupation, name);
-    const { user } = show(story, <StationWork occupation={occupation} onDone={nothing} onNew={nothing} reopened={false} />);
+    const { user } = show(
+      story,
+      <StationWork occupation={occupation} onDone={nothing} onNew={nothing} reopened={false} />,
+    );
     await user.click(screen.getByLabelText('Solve for a scale of the distances, too'));
     expect(await screen.findByText(/^Distances here are −400 ± \d+ ppm/)).toBeTruthy();
     await user.click(screen.getByLabelText('Choose direction and distance of each sight'));
@@ -335,7 +382,9 @@ describe('on the way', () => {
     const coarse = story.decide(occupation, 'accepted', {}, '', {}, 'earthworks');
     show(story, <CoarserCard solution={coarse} work={work} />);
     expect(screen.getByRole('heading', { name: 'Not accepted for building grid' })).toBeTruthy();
-    expect(screen.getByText(/^Station S2 was accepted for earthworks, 50 mm in plan; building grid asks for 6 mm\./)).toBeTruthy();
+    expect(
+      screen.getByText(/^Station S2 was accepted for earthworks, 50 mm in plan; building grid asks for 6 mm\./),
+    ).toBeTruthy();
   });
 
   it('a proof stands beside the first sight to the same mark, and beside the drawn line', () => {
@@ -346,7 +395,9 @@ describe('on the way', () => {
     if (!judged.ok) throw new Error('not judged');
     const last = { name: 'K1', judged: judged.value, sight, kind: 'repeat' as const, target: { control: k1 } };
     show(story, <Beside solution={solution} last={last} />);
-    expect(screen.getByText(/^Against the first sight to it from here, at .*: E \+4 mm, N 0 mm, height 0 mm/)).toBeTruthy();
+    expect(
+      screen.getByText(/^Against the first sight to it from here, at .*: E \+4 mm, N 0 mm, height 0 mm/),
+    ).toBeTruthy();
     expect(screen.queryByText(/of the drawn line/)).toBeNull();
   });
 });

@@ -53,7 +53,11 @@ describe('columns along a line', () => {
     const station = story.station('S1');
     // Line A runs north at E 3990; its faces look east.
     story.measure(station, { e: 3990.15, n: 7989.85, z: 5.5 }, { name: 'A-1 first low', against: face('1', 'first') });
-    story.measure(station, { e: 3990.151, n: 7990.15, z: 5.5 }, { name: 'A-1 second low', against: face('1', 'second') });
+    story.measure(
+      station,
+      { e: 3990.151, n: 7990.15, z: 5.5 },
+      { name: 'A-1 second low', against: face('1', 'second') },
+    );
     story.measure(station, { e: 3990.15, n: 7995.85, z: 5.5 }, { name: 'A-2 first low', against: face('2', 'first') });
     return story;
   };
@@ -92,7 +96,11 @@ describe('columns along a line', () => {
     expect(table.getByRole('row', { name: /^A-1 0\.160/ })).toBeTruthy();
     await user.tab();
     await waitFor(() => expect(said()).toHaveLength(2));
-    for (const fact of said()) expect(fact).toMatchObject({ type: 'asBuilt', body: { against: { width: 0.32 }, supersedes: expect.any(String) } });
+    for (const fact of said())
+      expect(fact).toMatchObject({
+        type: 'asBuilt',
+        body: { against: { width: 0.32 }, supersedes: expect.any(String) },
+      });
   });
 
   it('want a grid and a station first', () => {
@@ -107,10 +115,27 @@ describe('columns along a line', () => {
 describe('as built', () => {
   const day = () => {
     const story = new Story().control();
-    const pattern = { kind: 'rectangle', along: 0.4, across: 0.3, alongCount: 2, acrossCount: 2, azimuthDeg: 0 } as const;
+    const pattern = {
+      kind: 'rectangle',
+      along: 0.4,
+      across: 0.3,
+      alongCount: 2,
+      acrossCount: 2,
+      azimuthDeg: 0,
+    } as const;
     const work = story.work({
       name: 'Bases',
-      items: [{ ...HALL, name: 'Base', rule: 'bolts', meaning: 'centre', corners: [{ name: 'B1', e: 4005, n: 8003 }], designZ: 6, pattern }],
+      items: [
+        {
+          ...HALL,
+          name: 'Base',
+          rule: 'bolts',
+          meaning: 'centre',
+          corners: [{ name: 'B1', e: 4005, n: 8003 }],
+          designZ: 6,
+          pattern,
+        },
+      ],
       offset: 0.5,
     });
     const station = story.station('S1');
@@ -130,7 +155,9 @@ describe('as built', () => {
     expect(screen.getByText(/3 of 4 measured/)).toBeTruthy();
     expect(screen.getByRole('button', { name: /^Measure B1\.4/ })).toBeTruthy();
     const table = screen.getAllByRole('table').at(-1)!;
-    expect(within(table).getByRole('row', { name: /^B1\.1 bolt 20 mm east outside its class at its height/ })).toBeTruthy();
+    expect(
+      within(table).getByRole('row', { name: /^B1\.1 bolt 20 mm east outside its class at its height/ }),
+    ).toBeTruthy();
     expect(within(table).getByRole('row', { name: /^pin 7 no code spread 2 mm/ })).toBeTruthy();
   });
 
@@ -142,7 +169,10 @@ describe('as built', () => {
     await user.click(screen.getByRole('button', { name: 'corner' }));
     await user.click(screen.getByRole('button', { name: 'Give pin 7 the code corner' }));
     await waitFor(() => expect(said()).toHaveLength(1));
-    expect(said()[0]).toMatchObject({ type: 'asBuilt', body: { name: 'pin 7', code: 'corner', supersedes: expect.any(String) } });
+    expect(said()[0]).toMatchObject({
+      type: 'asBuilt',
+      body: { name: 'pin 7', code: 'corner', supersedes: expect.any(String) },
+    });
     await user.click(screen.getByRole('button', { name: 'Make pin 7 control' }));
     await waitFor(() => expect(said()).toHaveLength(2));
     expect(said()[1]).toMatchObject({ type: 'control', body: { name: 'pin 7', source: 'measured, station S1' } });
@@ -150,7 +180,11 @@ describe('as built', () => {
 
   it('shows what the instrument could not take beside what it did', () => {
     const story = day();
-    story.measure(story.state.accepted[0]!, { e: 4012, n: 8003, z: 6 }, { name: 'cover 3', note: 'cover to invert 1.42' });
+    story.measure(
+      story.state.accepted[0]!,
+      { e: 4012, n: 8003, z: 6 },
+      { name: 'cover 3', note: 'cover to invert 1.42' },
+    );
     show(story, <AsBuilt />);
     expect(screen.getByRole('row', { name: /^cover 3 no code cover to invert 1\.42/ })).toBeTruthy();
     expect(screen.getByLabelText('What the instrument can’t take: taped figures, notes')).toBeTruthy();
@@ -166,7 +200,9 @@ describe('as built', () => {
     await user.selectOptions(screen.getByLabelText('Between'), 'B1.1');
     await user.selectOptions(screen.getByLabelText('and'), 'pin 7');
     expect(screen.getByText(/^\d\.\d{3} m apart, level; pin 7 is 0\.000 (higher|lower)\.$/)).toBeTruthy();
-    expect(screen.getByRole('link', { name: 'As CSV' }).getAttribute('href')).toMatch(/as-built\.csv\?at=.*&by=.*&timeZone=/);
+    expect(screen.getByRole('link', { name: 'As CSV' }).getAttribute('href')).toMatch(
+      /as-built\.csv\?at=.*&by=.*&timeZone=/,
+    );
   });
 });
 
@@ -181,17 +217,35 @@ describe('on a line', () => {
   it('lines are those of grids and outlines, and the one that is touched', () => {
     const { state } = site();
     const lines = lineChoices(state);
-    expect(lines.map(({ name }) => name)).toEqual(['A', 'B', '1', '2', '3', 'Hall A–B', 'Hall B–C', 'Hall C–D', 'Hall D–A']);
+    expect(lines.map(({ name }) => name)).toEqual([
+      'A',
+      'B',
+      '1',
+      '2',
+      '3',
+      'Hall A–B',
+      'Hall B–C',
+      'Hall C–D',
+      'Hall D–A',
+    ]);
     expect(lines[0]!.crossed).toHaveLength(3);
     expect(lineAt(lines, { e: 3995, n: 7996.2 }, 0.5)?.name).toBe('2');
     expect(lineAt(lines, { e: 3950, n: 7950 }, 0.5)).toBeNull();
-    expect(lineBetween({ name: 'K1', e: 0, n: 0 }, { name: 'K2', e: 0, n: 5 })).toMatchObject({ name: 'K1–K2', azimuth: 0 });
+    expect(lineBetween({ name: 'K1', e: 0, n: 0 }, { name: 'K2', e: 0, n: 5 })).toMatchObject({
+      name: 'K1–K2',
+      azimuth: 0,
+    });
   });
 
   it('what was measured stands along and off it, by the compass; a line needs two points', async () => {
     const story = site();
     const station = story.station('S1');
-    const against = { kind: 'line', name: 'line A', from: { e: 3990, n: 7990, z: null }, to: { e: 3990, n: 8002, z: null } } as const;
+    const against = {
+      kind: 'line',
+      name: 'line A',
+      from: { e: 3990, n: 7990, z: null },
+      to: { e: 3990, n: 8002, z: null },
+    } as const;
     const fact = story.measure(station, { e: 3989.9, n: 7993, z: 5.5 }, { name: 'L1', against }, 2);
     const { user } = show(story, <OnLine />);
     expect(screen.getByText(/^Line A, running north, 12\.000 m long/)).toBeTruthy();
@@ -217,7 +271,9 @@ describe('on a line', () => {
     expect(screen.getByText(/^Too small: the points lie \d+\.\d{3} m apart/)).toBeTruthy();
     await user.type(screen.getByLabelText(/^Radius/), '00');
     expect(screen.getByText(/^Arc K1–K2, starting \S+ and turning left, \d+\.\d{3} m long/)).toBeTruthy();
-    expect(screen.getByText('Right of the arc is its outer side, away from the centre, looking along it.')).toBeTruthy();
+    expect(
+      screen.getByText('Right of the arc is its outer side, away from the centre, looking along it.'),
+    ).toBeTruthy();
   });
 
   it('arcs and heights of kerbs that are marked along are there to be read against', () => {
@@ -228,10 +284,23 @@ describe('on a line', () => {
     ];
     story.work({
       name: 'Kerb',
-      items: [{ ...HALL, name: 'Island', rule: 'along', corners, designZ: 5.2, along: { spacing: { interval: 5 }, side: 'on', closed: false } }],
+      items: [
+        {
+          ...HALL,
+          name: 'Island',
+          rule: 'along',
+          corners,
+          designZ: 5.2,
+          along: { spacing: { interval: 5 }, side: 'on', closed: false },
+        },
+      ],
     });
     const arc = lineChoices(story.state).at(-1)!;
-    expect(arc).toMatchObject({ name: 'Island K–L', length: expect.closeTo(5 * Math.PI, 6), side: { from: { z: 5 }, to: { z: 5.2 } } });
+    expect(arc).toMatchObject({
+      name: 'Island K–L',
+      length: expect.closeTo(5 * Math.PI, 6),
+      side: { from: { z: 5 }, to: { z: 5.2 } },
+    });
     expect(lineAt([arc], { e: 4000 + 10.2 * Math.sin(1), n: 8010 - 10.2 * Math.cos(1) }, 0.3)).toBe(arc);
     expect(lineAt([arc], { e: 4000, n: 8010 }, 0.3)).toBeNull();
   });
@@ -241,13 +310,21 @@ describe('care and pacing', () => {
   it('are noted with what was done and to what', async () => {
     const story = new Story();
     const item = newId();
-    story.say('equipment', { item, what: { kind: 'pole', name: 'Pole 2', bubbleMinutes: 3, bubbleChecked: null }, retired: false, supersedes: null });
+    story.say('equipment', {
+      item,
+      what: { kind: 'pole', name: 'Pole 2', bubbleMinutes: 3, bubbleChecked: null },
+      retired: false,
+      supersedes: null,
+    });
     const { user } = show(story, <CareDialog onClose={nothing} />);
     await user.selectOptions(screen.getByLabelText('To what'), 'Pole 2');
     await user.type(screen.getByLabelText('How, and what was found'), 'bubble set against a corner');
     await user.click(screen.getByRole('button', { name: 'Note it' }));
     await waitFor(() => expect(said()).toHaveLength(1));
-    expect(said()[0]).toMatchObject({ type: 'care', body: { what: 'adjustment', about: item, text: 'bubble set against a corner' } });
+    expect(said()[0]).toMatchObject({
+      type: 'care',
+      body: { what: 'adjustment', about: item, text: 'bubble set against a corner' },
+    });
   });
 
   it('a pace is counted over a taped distance', async () => {
@@ -280,8 +357,16 @@ describe('coming back', () => {
   it('reaches what needs no work package from a site without one', () => {
     show(new Story().control(), <Marking />);
     const ways = within(screen.getByRole('navigation', { name: 'What is done at the pole' }));
-    expect(ways.getAllByRole('link').map((link) => link.textContent)).toEqual(['Marks', 'On a line', 'Along a road', 'Columns', 'As built']);
+    expect(ways.getAllByRole('link').map((link) => link.textContent)).toEqual([
+      'Marks',
+      'On a line',
+      'Along a road',
+      'Columns',
+      'As built',
+    ]);
     show(new Story().control(), <HandOver />);
-    expect(within(screen.getByRole('navigation', { name: 'What is handed over' })).getByRole('link', { name: 'Files' })).toBeTruthy();
+    expect(
+      within(screen.getByRole('navigation', { name: 'What is handed over' })).getByRole('link', { name: 'Files' }),
+    ).toBeTruthy();
   });
 });

@@ -20,7 +20,8 @@ beforeEach(async () => {
 const nothing = () => undefined;
 
 /** A level surface, wide enough for anything that is read from the station, with a bed left out of it in the far north. */
-const LEVEL = new TextEncoder().encode(`<LandXML version="1.2"><Units><Metric linearUnit="meter"/></Units><Surfaces><Surface name="Paving">
+const LEVEL = new TextEncoder()
+  .encode(`<LandXML version="1.2"><Units><Metric linearUnit="meter"/></Units><Surfaces><Surface name="Paving">
   <Definition surfType="TIN"><Pnts><P id="1">7900 3900 5.2</P><P id="2">7900 4200 5.2</P><P id="3">8100 4200 5.2</P><P id="4">8100 3900 5.2</P></Pnts>
   <Faces><F>1 2 3</F><F>1 3 4</F></Faces></Definition></Surface></Surfaces></LandXML>`);
 
@@ -28,7 +29,16 @@ const give = (circle: number, slope: number) =>
   act(() => {
     const link = currentLink();
     if (link?.kind !== 'typed') throw new Error('not typed');
-    link.give({ circle, zenith: 90, slope, angleUnit: 'degree', lengthUnit: 'metre', angleDecimals: 4, lengthDecimals: 3, keyed: null });
+    link.give({
+      circle,
+      zenith: 90,
+      slope,
+      angleUnit: 'degree',
+      lengthUnit: 'metre',
+      angleDecimals: 4,
+      lengthDecimals: 3,
+      keyed: null,
+    });
   });
 
 describe('a surface, as built', () => {
@@ -37,7 +47,10 @@ describe('a surface, as built', () => {
     const drawing = await keptDrawing(story, 'paving.xml', LEVEL);
     story.station('S1');
     const { user } = show(story, <AsBuilt />);
-    await user.selectOptions(screen.getByLabelText('Compared with'), await screen.findByRole('option', { name: 'surface Paving, of paving' }));
+    await user.selectOptions(
+      screen.getByLabelText('Compared with'),
+      await screen.findByRole('option', { name: 'surface Paving, of paving' }),
+    );
     expect(screen.getByTestId('over-surface').textContent).toBe('No reading yet over Paving');
     // Readings are typed here: there is nothing to search with.
     expect(screen.queryByRole('button', { name: 'Search for the pole' })).toBeNull();
@@ -47,7 +60,11 @@ describe('a surface, as built', () => {
     give(45, 20);
     await waitFor(() => expect(said().some(({ type }) => type === 'asBuilt')).toBe(true));
     expect(said().find(({ type }) => type === 'asBuilt')).toMatchObject({
-      body: { name: '1', note: 'joint 8 mm wide', against: { kind: 'surface', drawing: drawing.id, name: 'Paving', z: expect.closeTo(5.2, 9) } },
+      body: {
+        name: '1',
+        note: 'joint 8 mm wide',
+        against: { kind: 'surface', drawing: drawing.id, name: 'Paving', z: expect.closeTo(5.2, 9) },
+      },
     });
     await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('2'));
     expect(screen.getByLabelText<HTMLInputElement>(/^What the instrument can’t take/).value).toBe('');
@@ -83,7 +100,10 @@ describe('a grid that is changed', () => {
     const grid = story.say('grid', GRID);
     const built = gridOf(GRID);
     if (!built.ok) throw new Error(built.error.code);
-    const work = story.work({ name: 'Footings', items: [{ ...HALL, name: 'Crossings', rule: 'points', corners: crossingsOf(built.value), grid: grid.id }] });
+    const work = story.work({
+      name: 'Footings',
+      items: [{ ...HALL, name: 'Crossings', rule: 'points', corners: crossingsOf(built.value), grid: grid.id }],
+    });
     return { story, grid, work };
   };
 
@@ -95,10 +115,16 @@ describe('a grid that is changed', () => {
     await user.clear(spacings);
     await user.type(spacings, '10.05');
     const region = within(screen.getByRole('region', { name: 'What the changed grid moves' }));
-    expect(region.getByText(/3 of its corners moved, by up to 50 mm\. 3 of its marks get another place\./)).toBeTruthy();
+    expect(
+      region.getByText(/3 of its corners moved, by up to 50 mm\. 3 of its marks get another place\./),
+    ).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
     await waitFor(() => expect(said()).toHaveLength(2));
-    expect(said()[1]).toMatchObject({ type: 'package', at: said()[0]!.at, body: { supersedes: work.id, items: [{ grid: said()[0]!.id }] } });
+    expect(said()[1]).toMatchObject({
+      type: 'package',
+      at: said()[0]!.at,
+      body: { supersedes: work.id, items: [{ grid: said()[0]!.id }] },
+    });
   });
 
   it('leaves a package that is not to come along, and Work says so until it is', async () => {
@@ -176,7 +202,9 @@ describe('marks beside a building', () => {
     });
     show(story, <HandOver />);
     expect(await screen.findByRole('heading', { name: '1 mark wants an independent check' })).toBeTruthy();
-    expect(screen.getByText(new RegExp(`^${mark.body.name}: for what is bolted together or stands beside a building`))).toBeTruthy();
+    expect(
+      screen.getByText(new RegExp(`^${mark.body.name}: for what is bolted together or stands beside a building`)),
+    ).toBeTruthy();
   });
 });
 

@@ -22,7 +22,10 @@ describe('entries that would not be taken today', () => {
     expect(await screen.findByRole('heading', { name: 'An entry would not be taken today' })).toBeTruthy();
     expect(screen.getByRole('listitem').textContent).toMatch(/^K1 listed: E 3.950\.000.*e must be at most 100000000$/);
     alone.unmount();
-    server.quarantined.push({ id: second!.id, path: '/body/note', message: 'too long' }, { id: 'of another site', path: '', message: 'not here' });
+    server.quarantined.push(
+      { id: second!.id, path: '/body/note', message: 'too long' },
+      { id: 'of another site', path: '', message: 'not here' },
+    );
     show(story, <QuarantineCard />);
     expect(await screen.findByRole('heading', { name: '2 entries would not be taken today' })).toBeTruthy();
     expect(screen.getAllByRole('listitem')).toHaveLength(2);
@@ -45,7 +48,11 @@ describe('a clock that was ahead', () => {
     const ahead = story.say('note', { text: 'stamped tomorrow' });
     const other = { ...story.say('note', { text: 'made after it' }, 10), device: 'the other tablet' };
     const { facts } = story;
-    facts[facts.findIndex(({ id }) => id === ahead.id)] = { ...ahead, at: '2031-05-07T08:00:00.000Z', orderedAt: ahead.at } as AnyFact;
+    facts[facts.findIndex(({ id }) => id === ahead.id)] = {
+      ...ahead,
+      at: '2031-05-07T08:00:00.000Z',
+      orderedAt: ahead.at,
+    } as AnyFact;
     facts[facts.findIndex(({ id }) => id === other.id)] = other;
     const { user } = show(story, <ClockAheadCard />);
     expect(screen.getByRole('heading', { name: /^A clock was .* ahead$/ })).toBeTruthy();
@@ -84,7 +91,9 @@ describe('a control mark that two tablets have revised', () => {
     expect(newer!.textContent).toMatch(/in force.*levelled/);
     await user.click(within(older!).getByRole('button', { name: 'This one stands' }));
     await waitFor(() =>
-      expect(said()).toMatchObject([{ type: 'withdrawal', body: { record: second.id, reason: expect.stringContaining('K1 was revised twice') } }]),
+      expect(said()).toMatchObject([
+        { type: 'withdrawal', body: { record: second.id, reason: expect.stringContaining('K1 was revised twice') } },
+      ]),
     );
     expect(first.id).not.toBe(second.id);
   });

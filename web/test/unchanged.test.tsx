@@ -9,7 +9,14 @@ import { hubPlans, returnBetween, returnItem, roadItem, roadOf, type Road } from
 import { shortStation, stationReasonWords, usualStationFormat } from '@idle-marker/words';
 import { HALL } from '../../records/test/story.ts';
 import { EditControl } from '../src/evidence/EditControl.tsx';
-import { cornersDraft, NO_CORNERS, readCorners, withCorner, withText, withoutLast } from '../src/features/design/cornerText.ts';
+import {
+  cornersDraft,
+  NO_CORNERS,
+  readCorners,
+  withCorner,
+  withText,
+  withoutLast,
+} from '../src/features/design/cornerText.ts';
 import { EditArea } from '../src/features/design/EditArea.tsx';
 import { EditGrid } from '../src/features/design/EditGrid.tsx';
 import { EditPackage } from '../src/features/design/EditPackage.tsx';
@@ -30,7 +37,11 @@ describe('corners that were drawn', () => {
   const place = fc.double({ min: -5000, max: 5000, noNaN: true });
   const turn = fc.oneof(fc.constant(1), fc.constant(-1), fc.double({ min: 0.02, max: 8, noNaN: true }));
   const ring = fc
-    .uniqueArray(fc.tuple(place, place, turn), { minLength: 2, maxLength: 6, selector: ([e, n]) => `${e.toFixed(3)} ${n.toFixed(3)}` })
+    .uniqueArray(fc.tuple(place, place, turn), {
+      minLength: 2,
+      maxLength: 6,
+      selector: ([e, n]) => `${e.toFixed(3)} ${n.toFixed(3)}`,
+    })
     .map((corners) => corners.map(([e, n, bulge], i): PathCorner => ({ name: `A${i}`, e, n, bulge })));
 
   it('pass through their lines to the last digit, half circles as well, in every unit', () => {
@@ -49,7 +60,8 @@ describe('corners that were drawn', () => {
     ];
     const draft = cornersDraft(half, METRES);
     expect(draft.text).toBe('A, 4000, 8000, arc left 5\nB, 4010, 8000, 5');
-    const edited = (from: string, to: string) => readCorners(withText(draft, draft.text.replace(from, to)), METRES, false, true);
+    const edited = (from: string, to: string) =>
+      readCorners(withText(draft, draft.text.replace(from, to)), METRES, false, true);
     expect(edited('A,', 'South end,')).toEqual({ ok: true, value: [{ ...half[0], name: 'South end' }, half[1]] });
     expect(edited('4010', '4010.0001')).toMatchObject({
       ok: true,
@@ -97,7 +109,10 @@ describe('corners that were drawn', () => {
       ],
       METRES,
     );
-    expect(readCorners(draft, METRES, false)).toMatchObject({ ok: false, error: expect.stringContaining('is not a name and two coordinates') });
+    expect(readCorners(draft, METRES, false)).toMatchObject({
+      ok: false,
+      error: expect.stringContaining('is not a name and two coordinates'),
+    });
   });
 });
 
@@ -114,7 +129,8 @@ describe('kept as it was opened, nothing is said', () => {
     await user.click(screen.getByRole('button', { name: button }));
     await waitFor(() => expect(closed).toBe(true));
     // What was changed tells more than that something was.
-    for (const { body } of said()) expect(body).toEqual(story.facts.find(({ id }) => 'supersedes' in body && id === body.supersedes)?.body);
+    for (const { body } of said())
+      expect(body).toEqual(story.facts.find(({ id }) => 'supersedes' in body && id === body.supersedes)?.body);
     expect(said()).toEqual([]);
     unmount();
   };
@@ -125,16 +141,36 @@ describe('kept as it was opened, nothing is said', () => {
     const arc = corners.map((corner, i) => (i === 1 ? { ...corner, bulge: 1, z: 5 + odd } : corner));
     const items: FactBody<'package'>['items'] = [
       { ...HALL, corners, designZ: 5 + odd, moved: [{ outward: -0.3 - odd, why: 'wallThickness' }] },
-      { ...HALL, name: 'Bank', rule: 'along', corners: arc, along: { spacing: { interval: 2 + odd }, side: 'left', closed: false } },
+      {
+        ...HALL,
+        name: 'Bank',
+        rule: 'along',
+        corners: arc,
+        along: { spacing: { interval: 2 + odd }, side: 'left', closed: false },
+      },
       {
         ...HALL,
         name: 'Base',
         rule: 'bolts',
         meaning: 'centre',
         corners: corners.slice(0, 1),
-        pattern: { kind: 'rectangle', along: 0.3 + odd, across: 0.2 + odd, alongCount: 2, acrossCount: 2, azimuthDeg: 12.345678912 },
+        pattern: {
+          kind: 'rectangle',
+          along: 0.3 + odd,
+          across: 0.2 + odd,
+          alongCount: 2,
+          acrossCount: 2,
+          azimuthDeg: 12.345678912,
+        },
       },
-      { ...HALL, name: 'Piles', rule: 'rakedPiles', meaning: 'centre', corners, rake: { azimuthDeg: 271.000000123, ratio: 4, workingZ: 4 + odd } },
+      {
+        ...HALL,
+        name: 'Piles',
+        rule: 'rakedPiles',
+        meaning: 'centre',
+        corners,
+        rake: { azimuthDeg: 271.000000123, ratio: 4, workingZ: 4 + odd },
+      },
     ];
     const work = story.work({
       items,
@@ -177,8 +213,17 @@ describe('kept as it was opened, nothing is said', () => {
     });
     await untouched(story, (onClose) => <EditGrid grid={grid} onClose={onClose} />, 'Keep as new revision');
     const { revision } = story.state.control[0]!;
-    story.say('control', { ...revision.body, e: revision.body.e! + odd, z: revision.body.z! - odd, supersedes: revision.id });
-    await untouched(story, (onClose) => <EditControl mark={story.state.control[0]!} onClose={onClose} />, 'Keep as new revision');
+    story.say('control', {
+      ...revision.body,
+      e: revision.body.e! + odd,
+      z: revision.body.z! - odd,
+      supersedes: revision.id,
+    });
+    await untouched(
+      story,
+      (onClose) => <EditControl mark={story.state.control[0]!} onClose={onClose} />,
+      'Keep as new revision',
+    );
     const item = story.say('equipment', {
       item: '00000000-0000-4000-8000-00000000bb03',
       what: { kind: 'target', name: 'Small', form: 'small', constantMm: 17.5, ownHeight: 0.1 + odd },
@@ -210,8 +255,18 @@ describe('kept as it was opened, nothing is said', () => {
           ],
         },
         strings: [
-          { name: 'right edge', from: null, offset: [{ station: 0, value: 3 + odd }], height: { rule: 'fall', values: [{ station: 0, value: 2 }] } },
-          { name: 'left edge', from: null, offset: [{ station: 0, value: -3 - odd }], height: { rule: 'fall', values: [{ station: 0, value: 2 }] } },
+          {
+            name: 'right edge',
+            from: null,
+            offset: [{ station: 0, value: 3 + odd }],
+            height: { rule: 'fall', values: [{ station: 0, value: 2 }] },
+          },
+          {
+            name: 'left edge',
+            from: null,
+            offset: [{ station: 0, value: -3 - odd }],
+            height: { rule: 'fall', values: [{ station: 0, value: 2 }] },
+          },
         ],
         kerbs: [],
         corridor: 25 + odd,
@@ -272,13 +327,21 @@ describe('kept as it was opened, nothing is said', () => {
     });
     if (!along.ok) throw new Error(along.error.code);
     const active = { id: one.body.alignment, fact: one, road };
-    await untouched(story, (onClose) => <RoadPackage active={active} work={kept(along.value, 'Along')} onClose={onClose} />, 'Keep as new revision');
+    await untouched(
+      story,
+      (onClose) => <RoadPackage active={active} work={kept(along.value, 'Along')} onClose={onClose} />,
+      'Keep as new revision',
+    );
     const side = (fact: Fact<'alignment'>, string: string, station: number, way: 'up' | 'down') =>
       ({ fact, road: roadIn(fact), string, gradeString: string, station, way }) as const;
     const [a, b] = [side(one, 'right edge', 32 + odd, 'up'), side(two, 'left edge', 45 + odd, 'down')];
     const found = returnBetween(a, b, 6 + odd);
     if (!found.ok) throw new Error(found.error.code);
     const corner = kept(returnItem(a, b, found.value, { name: 'Return', side: 'left', marks: 'both' }), 'Return');
-    await untouched(story, (onClose) => <ReturnPackage active={active} work={corner} onClose={onClose} />, 'Keep as new revision');
+    await untouched(
+      story,
+      (onClose) => <ReturnPackage active={active} work={corner} onClose={onClose} />,
+      'Keep as new revision',
+    );
   });
 });

@@ -1,7 +1,8 @@
 import type { Hindrance } from '@idle-marker/core';
 import { msg } from './message.ts';
 
-type AreaKind = 'dig' | 'spoilHeap' | 'fence' | 'machine' | 'services' | 'keepOut' | 'traffic' | 'edge' | 'overhead' | 'building';
+type AreaKind =
+  'dig' | 'spoilHeap' | 'fence' | 'machine' | 'services' | 'keepOut' | 'traffic' | 'edge' | 'overhead' | 'building';
 
 /** What has revisions, as it is called before its name. */
 export const REVISED_KIND = {

@@ -17,7 +17,11 @@ import { smallLength } from './small.ts';
 import { cutFillWords } from './stakeLines.ts';
 import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from './vocabulary.ts';
 
-export const FACE_EDGE = { first: msg('asBuilt.firstEdge'), second: msg('asBuilt.secondEdge'), middle: 'middle' } as const;
+export const FACE_EDGE = {
+  first: msg('asBuilt.firstEdge'),
+  second: msg('asBuilt.secondEdge'),
+  middle: 'middle',
+} as const;
 
 /** "12 mm east, 3 mm south"; "on its place" when both round to nothing. */
 export function offWords(dE: Metres, dN: Metres, unit: LengthUnit): string {
@@ -77,23 +81,33 @@ export interface FaceJudgement {
 }
 
 /** What a face says about its column: on line or not, turned, leaning, centred on the crossing line. */
-export function faceWords(face: FaceResult, { line, azimuth, crossing, crossingAlong, tolerance, unit, angleUnit }: FaceSaid): FaceJudgement {
-  const lines = [msg('asBuilt.theFaceStands', { side: sideWords(face.offset, azimuth, unit).replace('the line', `line ${line}`) })];
+export function faceWords(
+  face: FaceResult,
+  { line, azimuth, crossing, crossingAlong, tolerance, unit, angleUnit }: FaceSaid,
+): FaceJudgement {
+  const lines = [
+    msg('asBuilt.theFaceStands', { side: sideWords(face.offset, azimuth, unit).replace('the line', `line ${line}`) }),
+  ];
   const faults: string[] = [];
   const small = (metres: Metres) => smallLength(metres, unit);
   // Nothing is measured to nothing: the finest figure that is written is the least that is claimed.
-  const within = (metres: Metres) => small(Math.max(Math.abs(metres), unit === 'metre' ? 0.001 : lengthToMetres(0.001, unit)));
+  const within = (metres: Metres) =>
+    small(Math.max(Math.abs(metres), unit === 'metre' ? 0.001 : lengthToMetres(0.001, unit)));
   const toSide = (metres: Metres) => compassWord(azimuth + (metres > 0 ? Math.PI / 2 : -Math.PI / 2));
   const ahead = compassWord(azimuth);
   const back = compassWord(azimuth + Math.PI);
   if (face.centreOffset === null) lines.push(msg('asBuilt.tapeTheWidthAcrossTheLineHalf'));
-  else if (Math.abs(face.centreOffset) <= tolerance) lines.push(msg('asBuilt.itsMiddleIsOnLineWithin', { line, within: within(face.centreOffset) }));
+  else if (Math.abs(face.centreOffset) <= tolerance)
+    lines.push(msg('asBuilt.itsMiddleIsOnLineWithin', { line, within: within(face.centreOffset) }));
   else {
     faults.push(msg('asBuilt.offLine'));
-    lines.push(msg('asBuilt.itsMiddleIsOfLine', { small: small(face.centreOffset), toSide: toSide(face.centreOffset), line }));
+    lines.push(
+      msg('asBuilt.itsMiddleIsOfLine', { small: small(face.centreOffset), toSide: toSide(face.centreOffset), line }),
+    );
   }
   if (face.twist === null) lines.push(msg('asBuilt.shootTheOtherEdgeTooOneEdge'));
-  else if (Math.abs(face.twist.across) <= tolerance) lines.push(msg('asBuilt.bothEdgesAgreeWithin', { within: within(face.twist.across) }));
+  else if (Math.abs(face.twist.across) <= tolerance)
+    lines.push(msg('asBuilt.bothEdgesAgreeWithin', { within: within(face.twist.across) }));
   else {
     faults.push('twisted');
     lines.push(
@@ -107,7 +121,8 @@ export function faceWords(face: FaceResult, { line, azimuth, crossing, crossingA
   }
   if (face.centreAlong !== null) {
     const off = face.centreAlong - crossingAlong;
-    if (Math.abs(off) <= tolerance) lines.push(msg('asBuilt.itIsCentredOnLineWithin', { crossing, within: within(off) }));
+    if (Math.abs(off) <= tolerance)
+      lines.push(msg('asBuilt.itIsCentredOnLineWithin', { crossing, within: within(off) }));
     else {
       faults.push(msg('asBuilt.offLine2', { crossing }));
       lines.push(msg('asBuilt.alongTheLineItIsOfLine', { small: small(off), off: off > 0 ? ahead : back, crossing }));
@@ -116,11 +131,22 @@ export function faceWords(face: FaceResult, { line, azimuth, crossing, crossingA
   if (face.lean) {
     const over = formatLength(face.lean.over, unit, 2);
     if (Math.abs(face.lean.across) <= tolerance)
-      lines.push(msg('asBuilt.itIsPlumbWithinOver', { within: within(face.lean.across), over, unitAbbreviation: UNIT_ABBREVIATION[unit] }));
+      lines.push(
+        msg('asBuilt.itIsPlumbWithinOver', {
+          within: within(face.lean.across),
+          over,
+          unitAbbreviation: UNIT_ABBREVIATION[unit],
+        }),
+      );
     else {
       faults.push('leaning');
       lines.push(
-        msg('asBuilt.itLeansToTheOver', { small: small(face.lean.across), toSide: toSide(face.lean.across), over, unitAbbreviation: UNIT_ABBREVIATION[unit] }),
+        msg('asBuilt.itLeansToTheOver', {
+          small: small(face.lean.across),
+          toSide: toSide(face.lean.across),
+          over,
+          unitAbbreviation: UNIT_ABBREVIATION[unit],
+        }),
       );
     }
   }
@@ -137,7 +163,10 @@ export function faceWords(face: FaceResult, { line, azimuth, crossing, crossingA
     lines,
     write: [
       msg('asBuilt.faceToLine', { length: formatLength(Math.abs(face.offset), unit, LENGTH_DECIMALS), line }),
-      msg('asBuilt.lineIsOfHere', { line, compassWord: compassWord(azimuth + (face.offset > 0 ? -Math.PI / 2 : Math.PI / 2)) }),
+      msg('asBuilt.lineIsOfHere', {
+        line,
+        compassWord: compassWord(azimuth + (face.offset > 0 ? -Math.PI / 2 : Math.PI / 2)),
+      }),
     ],
   };
 }
@@ -153,9 +182,15 @@ export function patternWords(
   const good = whole <= tolerance && fit.worst.by <= tolerance;
   const turn =
     Math.abs(fit.turn) > 1e-5
-      ? msg('asBuilt.turned', { coarseAngle: coarseAngle(Math.abs(fit.turn), angleUnit, 2), turn: fit.turn > 0 ? 'clockwise' : 'counterclockwise' })
+      ? msg('asBuilt.turned', {
+          coarseAngle: coarseAngle(Math.abs(fit.turn), angleUnit, 2),
+          turn: fit.turn > 0 ? 'clockwise' : 'counterclockwise',
+        })
       : msg('asBuilt.notTurned');
-  const left = msg('asBuilt.isThenLeftFromItsPlaceIn', { name: fit.worst.name, smallLength: smallLength(fit.worst.by, unit) });
+  const left = msg('asBuilt.isThenLeftFromItsPlaceIn', {
+    name: fit.worst.name,
+    smallLength: smallLength(fit.worst.by, unit),
+  });
   return {
     tone: good ? 'good' : 'brick',
     title:
@@ -186,12 +221,28 @@ export function offLineParts(
   if (!/[1-9]/.test(figure)) return { figure: null, way: msg('asBuilt.on2', { kind, line }) };
   const right = offset > 0;
   const side = compassWord(azimuth + (right ? Math.PI / 2 : -Math.PI / 2));
-  return { figure, way: msg('asBuilt.of', { unitAbbreviation: UNIT_ABBREVIATION[unit], right: right ? 'right' : 'left', side, kind, line }) };
+  return {
+    figure,
+    way: msg('asBuilt.of', {
+      unitAbbreviation: UNIT_ABBREVIATION[unit],
+      right: right ? 'right' : 'left',
+      side,
+      kind,
+      line,
+    }),
+  };
 }
 
 /** Along a line: "7.320 m along it", or before its start or beyond its end. */
-export function alongWords(chainage: Metres, position: 'before' | 'on' | 'after', unit: LengthUnit, word: AlongWord = 'along'): string {
+export function alongWords(
+  chainage: Metres,
+  position: 'before' | 'on' | 'after',
+  unit: LengthUnit,
+  word: AlongWord = 'along',
+): string {
   const figure = `${formatLength(Math.abs(chainage), unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}`;
   const on = word === 'along' ? msg('asBuilt.alongIt', { figure }) : `${ALONG_WORD[word]} ${figure}`;
-  return position === 'before' ? msg('asBuilt.beforeItsStart', { figure }) : `${on}${position === 'after' ? msg('asBuilt.beyondItsEnd') : ''}`;
+  return position === 'before'
+    ? msg('asBuilt.beforeItsStart', { figure })
+    : `${on}${position === 'after' ? msg('asBuilt.beyondItsEnd') : ''}`;
 }

@@ -1,7 +1,19 @@
 import { msg } from './message.ts';
 /** Cautions where they matter, and what is noted when they were seen to. */
 type Care =
-  'services' | 'traffic' | 'machine' | 'edge' | 'overhead' | 'keepOut' | 'laser' | 'unattended' | 'adjustment' | 'cleaning' | 'battery' | 'transport' | 'wear';
+  | 'services'
+  | 'traffic'
+  | 'machine'
+  | 'edge'
+  | 'overhead'
+  | 'keepOut'
+  | 'laser'
+  | 'unattended'
+  | 'adjustment'
+  | 'cleaning'
+  | 'battery'
+  | 'transport'
+  | 'wear';
 
 /** As the book says it. */
 export const CARE: Readonly<Record<Care, string>> = {
@@ -21,7 +33,13 @@ export const CARE: Readonly<Record<Care, string>> = {
 };
 
 /** What is looked after on the equipment. */
-export const CARE_OF_EQUIPMENT = ['adjustment', 'cleaning', 'battery', 'transport', 'wear'] as const satisfies readonly Care[];
+export const CARE_OF_EQUIPMENT = [
+  'adjustment',
+  'cleaning',
+  'battery',
+  'transport',
+  'wear',
+] as const satisfies readonly Care[];
 
 export interface CautionSaid {
   readonly title: string;
@@ -42,7 +60,9 @@ export function cautionWords(
     case 'services':
       return {
         title: msg('care.beforeDrivingBuriedServices'),
-        text: msg('care.stakesGoIntoTheGroundHaveLines', { area: area === null ? '' : msg('care.andRunsNear', { area }) }),
+        text: msg('care.stakesGoIntoTheGroundHaveLines', {
+          area: area === null ? '' : msg('care.andRunsNear', { area }),
+        }),
         answer: msg('care.theyAreLocated'),
       };
     case 'traffic':
@@ -82,7 +102,11 @@ export function cautionWords(
         answer: msg('care.itIsGuarded'),
       };
     case 'keepOut':
-      return { title: msg('care.onGroundThatIsKeptFree', { stands }), text: msg('care.askBeforeYouGoThere', { where }), answer: msg('care.entryIsAgreed') };
+      return {
+        title: msg('care.onGroundThatIsKeptFree', { stands }),
+        text: msg('care.askBeforeYouGoThere', { where }),
+        answer: msg('care.entryIsAgreed'),
+      };
   }
 }
 
@@ -90,7 +114,11 @@ export function cautionWords(
 export const CARE_LIST: readonly { readonly title: string; readonly lines: readonly string[] }[] = [
   {
     title: msg('care.soThatItDoesNotFall'),
-    lines: [msg('care.aHandStaysOnTheInstrumentUntil'), msg('care.legsSpreadAndStampedInOnA'), msg('care.neverOnTheEdgeOfAPlate')],
+    lines: [
+      msg('care.aHandStaysOnTheInstrumentUntil'),
+      msg('care.legsSpreadAndStampedInOnA'),
+      msg('care.neverOnTheEdgeOfAPlate'),
+    ],
   },
   {
     title: msg('care.whenItIsLeftAlone'),
@@ -106,7 +134,11 @@ export const CARE_LIST: readonly { readonly title: string; readonly lines: reado
   },
   {
     title: msg('care.hammering'),
-    lines: [msg('care.servicesLocatedFirstStakesInOneHand'), msg('care.ribbonsTiedAndStakesSharpened'), msg('care.theTapeIsHeldLevelAlongA')],
+    lines: [
+      msg('care.servicesLocatedFirstStakesInOneHand'),
+      msg('care.ribbonsTiedAndStakesSharpened'),
+      msg('care.theTapeIsHeldLevelAlongA'),
+    ],
   },
   {
     title: msg('care.inPublic'),
@@ -114,7 +146,11 @@ export const CARE_LIST: readonly { readonly title: string; readonly lines: reado
   },
   {
     title: msg('care.theInstrumentItself'),
-    lines: [msg('care.caseShutInDustAndRainCap'), msg('care.wetOutOfTheCaseOvernightBatteries'), msg('care.farOutAReserveOfBatteryAnd')],
+    lines: [
+      msg('care.caseShutInDustAndRainCap'),
+      msg('care.wetOutOfTheCaseOvernightBatteries'),
+      msg('care.farOutAReserveOfBatteryAnd'),
+    ],
   },
 ];
 
@@ -131,5 +167,10 @@ const OPEN_SUBJECT: Readonly<Record<Parameters<typeof cautionWords>[0] | 'indepe
   setTwice: msg('care.theyWereSetTwiceAndNobodyHas'),
   independent: msg('care.nothingButTheStationThatSetThem'),
 };
-export const openCautionWords = ({ code, marks }: { readonly code: keyof typeof OPEN_SUBJECT; readonly marks: readonly string[] }): string =>
-  `${OPEN_SUBJECT[code]}: ${marks.join(', ')}.`;
+export const openCautionWords = ({
+  code,
+  marks,
+}: {
+  readonly code: keyof typeof OPEN_SUBJECT;
+  readonly marks: readonly string[];
+}): string => `${OPEN_SUBJECT[code]}: ${marks.join(', ')}.`;

@@ -53,17 +53,26 @@ export function unprovenWords({ name, basis, unproven, failed = [] }: UnprovenSt
         ? msg('claim.isUnprovenInPlan', { name })
         : msg('claim.isUnproven', { name }),
     // Once the plan is proved, what its sights do is no question any more.
-    text: !height ? BASIS[basis] : failed.includes('plan') ? msg('claim.aProofSpeaksAgainstItsPlanAnd') : msg('claim.itsPlanIsProvedNothingIndependentHas'),
+    text: !height
+      ? BASIS[basis]
+      : failed.includes('plan')
+        ? msg('claim.aProofSpeaksAgainstItsPlanAnd')
+        : msg('claim.itsPlanIsProvedNothingIndependentHas'),
     todo: msg('claim.sightBeforeTheFirstStake', { markFor: markFor(unproven) }),
   };
 }
 
 /** The same before the first mark: a title that says what to do. */
 export const proveFirstTitle = ({ name, unproven }: Pick<UnprovenStation, 'name' | 'unproven'>): string =>
-  msg('claim.proveBeforeTheFirstMark', { unproven: unproven.length === 1 && unproven[0] === 'height' ? msg('claim.theHeightOf', { name }) : name });
+  msg('claim.proveBeforeTheFirstMark', {
+    unproven: unproven.length === 1 && unproven[0] === 'height' ? msg('claim.theHeightOf', { name }) : name,
+  });
 
 /** That the provision of a station can go. */
-export const liftWords = (name: string, marks: readonly string[]): { readonly title: string; readonly text: string; readonly reason: string } => ({
+export const liftWords = (
+  name: string,
+  marks: readonly string[],
+): { readonly title: string; readonly text: string; readonly reason: string } => ({
   title: msg('claim.needNotBeProvisionalAnyMore', { name }),
   text: msg('claim.itWasMadeFromOfOurOwn', { list: listOf(marks), marks: marks.length }),
   reason: msg('claim.provedOnGivenMarksAndWithIt', { list: listOf(marks) }),

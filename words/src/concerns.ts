@@ -28,7 +28,12 @@ export function concernWords({ code, name, days = 0, on, work, kind = 'dig', lef
           work,
           does: DOES[kind],
           on: on ? msg('concerns.from', { on }) : '',
-          left: left >= 3 ? '' : left === 1 ? msg('concerns.onlyOneUsableMarkIsLeftThen') : msg('concerns.onlyUsableMarksAreLeftThen', { left }),
+          left:
+            left >= 3
+              ? ''
+              : left === 1
+                ? msg('concerns.onlyOneUsableMarkIsLeftThen')
+                : msg('concerns.onlyUsableMarksAreLeftThen', { left }),
           name,
         }),
       };
@@ -42,10 +47,16 @@ export function concernWords({ code, name, days = 0, on, work, kind = 'dig', lef
         ? { title: msg('concerns.isPastItsDay', { name }), text: msg('concerns.itWasToBeUsedBeforeReplace', { on }) }
         : {
             title: msg('concerns.useItSoon', { name }),
-            text: msg('concerns.beforeASoftMarkGetsShovedUse', { on, days: days === 0 ? 'today' : days === 1 ? 'tomorrow' : msg('concerns.inDays', { days }) }),
+            text: msg('concerns.beforeASoftMarkGetsShovedUse', {
+              on,
+              days: days === 0 ? 'today' : days === 1 ? 'tomorrow' : msg('concerns.inDays', { days }),
+            }),
           };
     case 'REFRESH':
-      return { title: msg('concerns.lookAtIt', { name }), text: msg('concerns.notSeenForDaysCrossesWearOff', { days }) };
+      return {
+        title: msg('concerns.lookAtIt', { name }),
+        text: msg('concerns.notSeenForDaysCrossesWearOff', { days }),
+      };
     case 'ALIKE':
       return { title: msg('concerns.looksLike', { name, other }), text: msg('concerns.twoNamesThatLookAlikeGetMixed') };
   }
@@ -54,7 +65,11 @@ export function concernWords({ code, name, days = 0, on, work, kind = 'dig', lef
 /** What a receiver found at a mark: its own finding, with what it is good to. */
 export function receiverWords(
   name: string,
-  { planMm, radius95Mm, isBeyond }: { readonly planMm: number; readonly radius95Mm: number | null; readonly isBeyond: boolean },
+  {
+    planMm,
+    radius95Mm,
+    isBeyond,
+  }: { readonly planMm: number; readonly radius95Mm: number | null; readonly isBeyond: boolean },
   unit: LengthUnit,
 ): string {
   const length = (mm: number) => smallLength(mm / 1000, unit);
@@ -63,6 +78,8 @@ export function receiverWords(
     name,
     length: length(planMm),
     goodTo,
-    isBeyond: isBeyond ? msg('concerns.thatIsMoreThanItsPrecisionExplains') : msg('concerns.itsPrecisionExplainsThatItSpeaks'),
+    isBeyond: isBeyond
+      ? msg('concerns.thatIsMoreThanItsPrecisionExplains')
+      : msg('concerns.itsPrecisionExplainsThatItSpeaks'),
   });
 }

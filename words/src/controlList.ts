@@ -31,11 +31,18 @@ export function controlFileWords(issue: FileIssue): string {
     case 'NO_HEADER':
       return msg('controlList.row1IsNoHeaderPutA', { firstRow: issue.firstRow });
     case 'MISSING_COLUMN':
-      return issue.role === 'name' ? msg('controlList.noColumnIsCalledNameOrPoint') : msg('controlList.columnsForEastingAndNorthingAreNeeded');
+      return issue.role === 'name'
+        ? msg('controlList.noColumnIsCalledNameOrPoint')
+        : msg('controlList.columnsForEastingAndNorthingAreNeeded');
     case 'REPEATED_COLUMN':
-      return msg('controlList.twoColumnsCanBothBeTheRename', { role: issue.role, columns: issue.columns.join(' and ') });
+      return msg('controlList.twoColumnsCanBothBeTheRename', {
+        role: issue.role,
+        columns: issue.columns.join(' and '),
+      });
     case 'MIXED_UNITS':
-      return msg('controlList.theHeaderMixesBringAllColumnsTo', { units: issue.units.map((unit) => UNIT_NAME[unit]).join(' and ') });
+      return msg('controlList.theHeaderMixesBringAllColumnsTo', {
+        units: issue.units.map((unit) => UNIT_NAME[unit]).join(' and '),
+      });
     case 'XML':
       return landXmlFaultWords(issue.fault);
     case 'OTHER_XML':
@@ -89,7 +96,12 @@ type Remark =
   | { readonly code: 'NEW_REVISION'; readonly name: string; readonly moved: number | null }
   | { readonly code: 'PROBABLY_TWICE'; readonly name: string; readonly other: string; readonly apart: number }
   | { readonly code: 'PROBABLY_SWAPPED'; readonly name: string; readonly away: number }
-  | { readonly code: 'FEET_MIXED'; readonly factor: number; readonly names: readonly string[]; readonly misfit: number };
+  | {
+      readonly code: 'FEET_MIXED';
+      readonly factor: number;
+      readonly names: readonly string[];
+      readonly misfit: number;
+    };
 
 export function listRemarkWords(remark: Remark, unit: LengthUnit): string {
   const length = (metres: number, decimals = 3) => `${formatLength(metres, unit, decimals)} ${UNIT_ABBREVIATION[unit]}`;
@@ -102,11 +114,18 @@ export function listRemarkWords(remark: Remark, unit: LengthUnit): string {
         moved: remark.moved === null ? '' : msg('controlList.fromTheOneInForce', { length: length(remark.moved) }),
       });
     case 'PROBABLY_TWICE':
-      return msg('controlList.onlyFromProbablyOneMarkListedTwice', { length: length(remark.apart), other: remark.other });
+      return msg('controlList.onlyFromProbablyOneMarkListedTwice', {
+        length: length(remark.apart),
+        other: remark.other,
+      });
     case 'PROBABLY_SWAPPED':
       return msg('controlList.awayFromTheRestButAmongThem', { length: length(remark.away, 0) });
     case 'FEET_MIXED':
-      return msg('controlList.knownMarksDifferByAndFitAfter', { names: remark.names.length, length: length(remark.misfit), factor: remark.factor.toFixed(6) });
+      return msg('controlList.knownMarksDifferByAndFitAfter', {
+        names: remark.names.length,
+        length: length(remark.misfit),
+        factor: remark.factor.toFixed(6),
+      });
   }
 }
 
@@ -126,15 +145,22 @@ interface Listed {
 export function controlChangeWords(before: Listed, after: Listed, unit: LengthUnit): string {
   const small = smallUnit(unit);
   const moved = (name: string, from: number | null, to: number | null): string | null =>
-    from === null || to === null || from === to ? null : `${name} ${formatSigned((to - from) * small.perMetre, small.decimals)} ${small.name}`;
-  const turned = (name: string, from: boolean, to: boolean): string | null => (from === to ? null : to ? name : msg('controlList.not', { name }));
+    from === null || to === null || from === to
+      ? null
+      : `${name} ${formatSigned((to - from) * small.perMetre, small.decimals)} ${small.name}`;
+  const turned = (name: string, from: boolean, to: boolean): string | null =>
+    from === to ? null : to ? name : msg('controlList.not', { name });
   return [
     before.condition === after.condition ? null : `${before.condition} → ${after.condition}`,
     moved('E', before.e, after.e),
     moved('N', before.n, after.n),
     moved('height', before.z, after.z),
-    before.sdHMm === after.sdHMm ? null : msg('controlList.sdInPlanMm', { sdHMm: before.sdHMm ?? '–', sdHMm2: after.sdHMm ?? '–' }),
-    before.sdZMm === after.sdZMm ? null : msg('controlList.sdInHeightMm', { sdZMm: before.sdZMm ?? '–', sdZMm2: after.sdZMm ?? '–' }),
+    before.sdHMm === after.sdHMm
+      ? null
+      : msg('controlList.sdInPlanMm', { sdHMm: before.sdHMm ?? '–', sdHMm2: after.sdHMm ?? '–' }),
+    before.sdZMm === after.sdZMm
+      ? null
+      : msg('controlList.sdInHeightMm', { sdZMm: before.sdZMm ?? '–', sdZMm2: after.sdZMm ?? '–' }),
     turned(msg('controlList.usedInPlan'), before.usePlan, after.usePlan),
     turned(msg('controlList.usedInHeight'), before.useHeight, after.useHeight),
     turned(msg('controlList.keptForProofs'), before.forProof, after.forProof),

@@ -48,11 +48,16 @@ export function conventionFaultWords(fault: ConventionFault): string {
     case 'PART_TWICE':
       return msg('convention.standsOnTwoSidesLeaveItOn', { stakePart: STAKE_PART[fault.part] });
     case 'NO_LETTER':
-      return msg('convention.theWordForHasNoLetterA', { value: { cut: 'cut', fill: 'fill', onGrade: msg('convention.onGrade') }[fault.which] });
+      return msg('convention.theWordForHasNoLetterA', {
+        value: { cut: 'cut', fill: 'fill', onGrade: msg('convention.onGrade') }[fault.which],
+      });
     case 'CUT_IS_FILL':
       return msg('convention.cutAndFillAreTheSameWord');
     case 'SHORT_TWICE':
-      return msg('convention.standsForGiveEachItsOwn', { short: fault.short, terms: fault.terms.map((term) => ENGLISH.term[term]).join(' and ') });
+      return msg('convention.standsForGiveEachItsOwn', {
+        short: fault.short,
+        terms: fault.terms.map((term) => ENGLISH.term[term]).join(' and '),
+      });
     case 'ALL_IN_GROUND':
       return msg('convention.theLathIsInTheGroundFrom');
     case 'LETTERS_TOO_LARGE':

@@ -43,9 +43,20 @@ export function drawingWords(fault: DrawingFault): string {
 }
 
 /** Where triangles of a surface lie over one another, so that a place has two heights. */
-export function crossingWords(surface: string, { count, first, at }: CrossingTriangles, axes: readonly ('e' | 'n')[], unit: LengthUnit): string {
+export function crossingWords(
+  surface: string,
+  { count, first, at }: CrossingTriangles,
+  axes: readonly ('e' | 'n')[],
+  unit: LengthUnit,
+): string {
   const place = axes.map((axis) => `${axis.toUpperCase()} ${formatLength(at[axis], unit, 1)}`).join(', ');
-  return msg('drawing.surfaceHasTrianglesThatLieOverOne', { surface, count, first: first[0] + 1, first2: first[1] + 1, place });
+  return msg('drawing.surfaceHasTrianglesThatLieOverOne', {
+    surface,
+    count,
+    first: first[0] + 1,
+    first2: first[1] + 1,
+    place,
+  });
 }
 
 /** Why a drawing lies far from the control of its site, and what to ask. */
@@ -56,6 +67,9 @@ export function farOffWords(doubt: FarOff, unit: LengthUnit): string {
     case 'AXES_EXCHANGED':
       return msg('drawing.itLiesFarFromTheControlOf2');
     case 'FAR':
-      return msg('drawing.itLiesFromTheControlOfThis', { length: formatLength(doubt.distance, unit, 0), unitAbbreviation: UNIT_ABBREVIATION[unit] });
+      return msg('drawing.itLiesFromTheControlOfThis', {
+        length: formatLength(doubt.distance, unit, 0),
+        unitAbbreviation: UNIT_ABBREVIATION[unit],
+      });
   }
 }

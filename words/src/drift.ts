@@ -24,7 +24,10 @@ export function driftWords(
     case 'creep':
       return {
         title: msg('drift.theCreeps', { what }),
-        text: msg('drift.byAnHourTheTripodSettlesTurns', { smallLength: smallLength(drift.perTime * 3_600_000, unit), at100 }),
+        text: msg('drift.byAnHourTheTripodSettlesTurns', {
+          smallLength: smallLength(drift.perTime * 3_600_000, unit),
+          at100,
+        }),
       };
   }
 }

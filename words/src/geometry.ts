@@ -5,13 +5,21 @@ import type { Naming } from './judgement.ts';
 import { smallLength } from './small.ts';
 import { UNIT_ABBREVIATION } from './vocabulary.ts';
 
-export const GRADE_OF_GEOMETRY: Readonly<Record<GeometryGrade, string>> = { good: 'good', fair: 'fair', weak: 'weak', veryWeak: msg('geometry.veryWeak') };
+export const GRADE_OF_GEOMETRY: Readonly<Record<GeometryGrade, string>> = {
+  good: 'good',
+  fair: 'fair',
+  weak: 'weak',
+  veryWeak: msg('geometry.veryWeak'),
+};
 
 /** How the control lies about the station, and what to do about it. */
 export function geometryWords(remark: GeometryRemark, naming: Naming): string {
   switch (remark.code) {
     case 'SHORT_SIGHT':
-      return msg('geometry.isOnlyAwayAMillimetreThereTurns', { name: naming.nameOf(remark.name), smallLength: smallLength(remark.distance, naming.unit) });
+      return msg('geometry.isOnlyAwayAMillimetreThereTurns', {
+        name: naming.nameOf(remark.name),
+        smallLength: smallLength(remark.distance, naming.unit),
+      });
     case 'ONE_SIDE':
       return msg('geometry.allMarksLieOnOneSideOf', { coarseAngle: coarseAngle(remark.gap, naming.angleUnit) });
     case 'ONE_LINE':
@@ -34,7 +42,8 @@ export function cureWords(
   worst: string | null,
   unit: LengthUnit,
 ): string {
-  const length = (metres: number, decimals: number) => `${formatLength(metres, unit, decimals)} ${UNIT_ABBREVIATION[unit]}`;
+  const length = (metres: number, decimals: number) =>
+    `${formatLength(metres, unit, decimals)} ${UNIT_ABBREVIATION[unit]}`;
   switch (cure.code) {
     case 'LEGS':
       return msg('geometry.worstAtThePoleOnLegsWould', { worst: worst ?? 'a mark' });

@@ -12,9 +12,21 @@ export const VIEWPOINT_NAME: Readonly<Record<Viewpoint, string>> = {
 };
 
 /** Words for up, down, left and right of the board. */
-export const DIRECTION_WORDS: Readonly<Record<Viewpoint, { readonly up: string; readonly down: string; readonly left: string; readonly right: string }>> = {
-  facingInstrument: { up: msg('guidance.towardInstrument'), down: msg('guidance.awayFromInstrument'), left: 'left', right: 'right' },
-  fromInstrument: { up: msg('guidance.awayFromInstrument'), down: msg('guidance.towardInstrument'), left: 'left', right: 'right' },
+export const DIRECTION_WORDS: Readonly<
+  Record<Viewpoint, { readonly up: string; readonly down: string; readonly left: string; readonly right: string }>
+> = {
+  facingInstrument: {
+    up: msg('guidance.towardInstrument'),
+    down: msg('guidance.awayFromInstrument'),
+    left: 'left',
+    right: 'right',
+  },
+  fromInstrument: {
+    up: msg('guidance.awayFromInstrument'),
+    down: msg('guidance.towardInstrument'),
+    left: 'left',
+    right: 'right',
+  },
   alongLine: {
     up: msg('guidance.aheadAlongTheLine'),
     down: msg('guidance.backAlongTheLine'),
@@ -54,7 +66,10 @@ export function moveWords(move: Move, viewpoint: Viewpoint, unit: LengthUnit): s
 
 /** What the driven hub's shot says when it is out. */
 export const hubOutsideWords = (off: number, tolerance: number, unit: LengthUnit): string =>
-  msg('guidance.theDrivenHubIsOffTheClass', { smallLength: smallLength(off, unit), smallLength2: smallLength(tolerance, unit) });
+  msg('guidance.theDrivenHubIsOffTheClass', {
+    smallLength: smallLength(off, unit),
+    smallLength2: smallLength(tolerance, unit),
+  });
 
 /** A driven hub is corrected through the ground: "push it 12 mm toward the instrument". */
 export function pushWords(move: Move, viewpoint: Viewpoint, unit: LengthUnit): string {
@@ -83,5 +98,10 @@ export function tapeWords(move: Move, viewpoint: Viewpoint, unit: LengthUnit): s
   const figure = (metres: number) => formatLength(Math.abs(metres), unit, LENGTH_DECIMALS);
   const side = move.right > 0 ? words.right : words.left;
   const along = move.up > 0 ? words.up : words.down;
-  return msg('guidance.closeEnoughToTapeStepOntoThe', { figure: figure(move.right), side, figure2: figure(move.up), along });
+  return msg('guidance.closeEnoughToTapeStepOntoThe', {
+    figure: figure(move.right),
+    side,
+    figure2: figure(move.up),
+    along,
+  });
 }

@@ -18,7 +18,14 @@ export {
   UNIT_NAME,
 } from './vocabulary.ts';
 export { angleWords, cutFillWords, hubPlaceWords } from './stakeLines.ts';
-export { otherReadings, stakeTextOf, wordsOnStake, writtenStake, type StakeStyle, type WrittenStake } from './stakeText.ts';
+export {
+  otherReadings,
+  stakeTextOf,
+  wordsOnStake,
+  writtenStake,
+  type StakeStyle,
+  type WrittenStake,
+} from './stakeText.ts';
 export { heightThing, offsetThing, readingSentences, readLength, type ReadingSentence } from './reading.ts';
 export { SHEET_TROUBLE, sheetTroubleWords } from './sheetTrouble.ts';
 export { SITE_SETTING } from './siteSetting.ts';
@@ -31,10 +38,37 @@ export { stakeNoticeWords } from './stakeNotices.ts';
 export { crewWords, filled, LANGUAGES, type CrewWords } from './languages/index.ts';
 export { CAUTIONS, REPORT_CAUTIONS } from './cautions.ts';
 export { millimetres, smallLength, smallUnit, toleranceWords } from './small.ts';
-export { count, obstacleWords, reasonWords, restateButton, restatedReason, stepWords, VERDICT_TONE, type Naming } from './judgement.ts';
-export { DIRECTION_WORDS, GRADE_WORD, hubOutsideWords, moveParts, moveWords, paceWords, pushWords, tapeWords, VIEWPOINT_NAME } from './guidance.ts';
+export {
+  count,
+  obstacleWords,
+  reasonWords,
+  restateButton,
+  restatedReason,
+  stepWords,
+  VERDICT_TONE,
+  type Naming,
+} from './judgement.ts';
+export {
+  DIRECTION_WORDS,
+  GRADE_WORD,
+  hubOutsideWords,
+  moveParts,
+  moveWords,
+  paceWords,
+  pushWords,
+  tapeWords,
+  VIEWPOINT_NAME,
+} from './guidance.ts';
 export { troubleWords } from './link.ts';
-export { clearWords, effectWords, hangsWords, PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict } from './proof.ts';
+export {
+  clearWords,
+  effectWords,
+  hangsWords,
+  PROOF_OUTCOME,
+  proofSentence,
+  proofVerdict,
+  resightVerdict,
+} from './proof.ts';
 export { controlFileWords, controlRowWords, listRemarkWords } from './controlList.ts';
 export { outlineErrorWords } from './outline.ts';
 export { landXmlFaultWords, landXmlWarningWords } from './landXml.ts';
@@ -89,7 +123,16 @@ export {
   unnoticedSubject,
   unnoticedWords,
 } from './reliability.ts';
-export { ALONG_HEAD, ALONG_WORD, NUMBERED_FROM, NUMBERED_NAME, SCHOOLS, type AlongWord, type School, type SchoolTopic } from './schools.ts';
+export {
+  ALONG_HEAD,
+  ALONG_WORD,
+  NUMBERED_FROM,
+  NUMBERED_NAME,
+  SCHOOLS,
+  type AlongWord,
+  type School,
+  type SchoolTopic,
+} from './schools.ts';
 export { sheetClock, type SheetClock } from './sheetClock.ts';
 export { cureWords, geometryWords, GRADE_OF_GEOMETRY } from './geometry.ts';
 export {
@@ -127,7 +170,17 @@ export { driftWords } from './drift.ts';
 export { SETUP_STEPS } from './setupSteps.ts';
 export { WHY } from './why.ts';
 export { EVENT_KINDS, EVENT_WORDS, type EventKind } from './events.ts';
-export { alongWords, FACE_EDGE, faceWords, offLineParts, heightOffWords, offWords, overSurfaceWords, patternWords, sideWords } from './asBuilt.ts';
+export {
+  alongWords,
+  FACE_EDGE,
+  faceWords,
+  offLineParts,
+  heightOffWords,
+  offWords,
+  overSurfaceWords,
+  patternWords,
+  sideWords,
+} from './asBuilt.ts';
 export { ROUNDING, writtenLength, type Rounding } from './rounding.ts';
 export { MARK_KIND, MARK_TOOLS } from './markKinds.ts';
 export { rakeWords } from './rakes.ts';

@@ -52,41 +52,71 @@ function explanationWords(explanation: Explanation, naming: Naming): Said {
       const bearing = azimuth({ e: 0, n: 0 }, { e: figures.dE, n: figures.dN });
       return {
         title: msg('judgement.hasMoved', { name }),
-        text: msg('judgement.leftOutWouldSitOfItsListed', { name, length: length(Math.hypot(figures.dE, figures.dN)), compassWord: compassWord(bearing) }),
+        text: msg('judgement.leftOutWouldSitOfItsListed', {
+          name,
+          length: length(Math.hypot(figures.dE, figures.dN)),
+          compassWord: compassWord(bearing),
+        }),
       };
     }
     case 'MARK_MOVED_HEIGHT':
       return {
         title: msg('judgement.theHeightOfDoesNotFit', { name }),
-        text: msg('judgement.itStandsThanListedAHeavedMark', { length: length(figures.dZ), dZ: figures.dZ > 0 ? 'higher' : 'lower' }),
+        text: msg('judgement.itStandsThanListedAHeavedMark', {
+          length: length(figures.dZ),
+          dZ: figures.dZ > 0 ? 'higher' : 'lower',
+        }),
       };
     case 'TARGET_HEIGHT':
       return {
         title: msg('judgement.theTargetHeightAtIsWrong', { name }),
-        text: msg('judgement.itWasTakenTooARoundFigure', { metresOrFeet: metresOrFeet(figures.error, naming), error: figures.error > 0 ? 'high' : 'low' }),
+        text: msg('judgement.itWasTakenTooARoundFigure', {
+          metresOrFeet: metresOrFeet(figures.error, naming),
+          error: figures.error > 0 ? 'high' : 'low',
+        }),
       };
     case 'POINTS_SWAPPED':
-      return { title: msg('judgement.andWereExchanged', { name, other }), text: msg('judgement.withTheTwoNamesTheOtherWay') };
+      return {
+        title: msg('judgement.andWereExchanged', { name, other }),
+        text: msg('judgement.withTheTwoNamesTheOtherWay'),
+      };
     case 'POINT_MISNAMED':
-      return { title: msg('judgement.thisLooksLikeNot', { other, name }), text: msg('judgement.theSightNamedFitsWhereIsListed', { name, other }) };
+      return {
+        title: msg('judgement.thisLooksLikeNot', { other, name }),
+        text: msg('judgement.theSightNamedFitsWhereIsListed', { name, other }),
+      };
     case 'PRISM_CONSTANT':
       return {
-        title: msg('judgement.allDistancesAreToo', { length: length(figures.constant), constant: figures.constant > 0 ? 'short' : 'long' }),
+        title: msg('judgement.allDistancesAreToo', {
+          length: length(figures.constant),
+          constant: figures.constant > 0 ? 'short' : 'long',
+        }),
         text: msg('judgement.theSameAtEveryMarkNearOr'),
       };
     case 'LENGTH_UNIT':
       return figures.factor < 1
-        ? { title: msg('judgement.distancesInFeetWereTakenForMetres'), text: msg('judgement.multipliedBy03048EverythingFits') }
-        : { title: msg('judgement.distancesInMetresWereTakenForFeet'), text: msg('judgement.dividedBy03048EverythingFits') };
+        ? {
+            title: msg('judgement.distancesInFeetWereTakenForMetres'),
+            text: msg('judgement.multipliedBy03048EverythingFits'),
+          }
+        : {
+            title: msg('judgement.distancesInMetresWereTakenForFeet'),
+            text: msg('judgement.dividedBy03048EverythingFits'),
+          };
     case 'SCALE':
       return {
-        title: msg('judgement.distancesArePpmToo', { ratio: Math.round(Math.abs(figures.ratio) * 1e6), ratio2: figures.ratio > 0 ? 'short' : 'long' }),
+        title: msg('judgement.distancesArePpmToo', {
+          ratio: Math.round(Math.abs(figures.ratio) * 1e6),
+          ratio2: figures.ratio > 0 ? 'short' : 'long',
+        }),
         text: msg('judgement.theMisfitGrowsWithDistanceAndTurns'),
       };
     case 'DIRECTION_READING':
       return {
         title: msg('judgement.theDirectionToWasMisread', { name }),
-        text: msg('judgement.itIsOffByItsDistanceFits', { smallAngle: smallAngle(figures.circleError, naming.angleUnit) }),
+        text: msg('judgement.itIsOffByItsDistanceFits', {
+          smallAngle: smallAngle(figures.circleError, naming.angleUnit),
+        }),
       };
   }
 }
@@ -128,12 +158,17 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
       };
     }
     case 'FEW_PLACES': {
-      const posts = reason.places.filter((names) => names.length > 1).map((names) => list(names.map((name) => naming.nameOf(name))));
+      const posts = reason.places
+        .filter((names) => names.length > 1)
+        .map((names) => list(names.map((name) => naming.nameOf(name))));
       return {
         title: msg('judgement.solvableButUnchecked'),
         text: msg('judgement.standOnOnePostThatIsOne', {
           list: list(posts),
-          places: reason.places.length === 2 ? msg('judgement.twoPlacesDetermineAStationAndCheck') : msg('judgement.onePlaceDeterminesNoStation'),
+          places:
+            reason.places.length === 2
+              ? msg('judgement.twoPlacesDetermineAStationAndCheck')
+              : msg('judgement.onePlaceDeterminesNoStation'),
         }),
       };
     }
@@ -142,7 +177,10 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
     case 'PARTLY_HIDDEN':
       return {
         title: partlyChecked(reason.of, naming),
-        text: msg('judgement.thatIsMoreThanTheAskedProve', { unnoticed: unnoticedWords(reason.of, naming), length: length(reason.allowed) }),
+        text: msg('judgement.thatIsMoreThanTheAskedProve', {
+          unnoticed: unnoticedWords(reason.of, naming),
+          length: length(reason.allowed),
+        }),
       };
     case 'TOO_COARSE':
       return {
@@ -159,10 +197,21 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
       const { title: claim, text } = explanationWords(explanation, naming);
       // A mark that stands against the others is not yet a mark that has moved: the pole may have leant.
       const against = explanation.code === 'MARK_MOVED_PLAN' && reason.others > 0;
-      const title = against ? msg('judgement.doesNotFitTheOther', { name: naming.nameOf(explanation.points[0]!), count: count(reason.others) }) : claim;
+      const title = against
+        ? msg('judgement.doesNotFitTheOther', {
+            name: naming.nameOf(explanation.points[0]!),
+            count: count(reason.others),
+          })
+        : claim;
       const moved = explanation.code === 'MARK_MOVED_PLAN' || explanation.code === 'MARK_MOVED_HEIGHT';
-      const rest = reason.othersWithin === null || !moved ? '' : msg('judgement.theRestAgreeWithin', { length: length(reason.othersWithin) });
-      return { title, text: msg('judgement.thatExplainsOfTheMisfit', { rest, text, share: Math.round(reason.share * 100) }) };
+      const rest =
+        reason.othersWithin === null || !moved
+          ? ''
+          : msg('judgement.theRestAgreeWithin', { length: length(reason.othersWithin) });
+      return {
+        title,
+        text: msg('judgement.thatExplainsOfTheMisfit', { rest, text, share: Math.round(reason.share * 100) }),
+      };
     }
     case 'CANNOT_TELL': {
       const first = explanationWords(reason.first, naming);
@@ -179,7 +228,10 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
     case 'NOISIER_THAN_STATED':
       return {
         title: msg('judgement.noisierThanTheInstrumentShouldBe'),
-        text: msg('judgement.theMisfitsAreTimesWhatInstrumentPole', { s0: reason.s0.toFixed(1), noiseWords: NOISE_WORDS[reason.look] }),
+        text: msg('judgement.theMisfitsAreTimesWhatInstrumentPole', {
+          s0: reason.s0.toFixed(1),
+          noiseWords: NOISE_WORDS[reason.look],
+        }),
       };
     case 'HEIGHT_GROWS':
       return {
@@ -196,7 +248,10 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
         ? { title: msg('judgement.planOnly'), text: msg('judgement.theseMarksHaveHeightsAndNoneIs') }
         : {
             title: msg('judgement.noHeightYet'),
-            text: reason.why === 'METHOD' ? msg('judgement.pointsOnLinesGiveNoneNothingSet') : msg('judgement.noneOfTheseMarksGivesAHeight'),
+            text:
+              reason.why === 'METHOD'
+                ? msg('judgement.pointsOnLinesGiveNoneNothingSet')
+                : msg('judgement.noneOfTheseMarksGivesAHeight'),
           };
     case 'OVER_ONE_BACKSIGHT':
       return {
@@ -215,14 +270,20 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
       };
     case 'OVER_SEVERAL_BACKSIGHTS':
       return {
-        title: msg('judgement.backsightsFrom', { capital: capital(count(reason.marks)), name: naming.nameOf(reason.station) }),
+        title: msg('judgement.backsightsFrom', {
+          capital: capital(count(reason.marks)),
+          name: naming.nameOf(reason.station),
+        }),
         text: msg('judgement.theyCheckEachOthersDirectionsAPoor'),
       };
     case 'BACKSIGHT_OFF':
       return {
         title: msg('judgement.theDistanceToDoesNotFit', { name: naming.nameOf(reason.name) }),
         text: msg('judgement.measuredThanListedEitherEndMayBe', {
-          distanceOff: reason.distanceOff === null ? '' : `${length(reason.distanceOff)} ${reason.distanceOff >= 0 ? 'longer' : 'shorter'} `,
+          distanceOff:
+            reason.distanceOff === null
+              ? ''
+              : `${length(reason.distanceOff)} ${reason.distanceOff >= 0 ? 'longer' : 'shorter'} `,
         }),
       };
     case 'BACKSIGHTS_DISAGREE':
@@ -233,7 +294,10 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
     case 'BACKSIGHT_HEIGHT_OFF':
       return {
         title: msg('judgement.theHeightOfDoesNotFit', { name: naming.nameOf(reason.name) }),
-        text: msg('judgement.measuredItsListedHeightItsTargetHeight', { length: length(reason.dZ), dZ: reason.dZ >= 0 ? 'above' : 'below' }),
+        text: msg('judgement.measuredItsListedHeightItsTargetHeight', {
+          length: length(reason.dZ),
+          dZ: reason.dZ >= 0 ? 'above' : 'below',
+        }),
       };
     case 'OCCUPIED_HEIGHT_OFF': {
       const { benchmarks, isUsed } = reason;
@@ -246,7 +310,9 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
           station,
           length: length(reason.dZ),
           dZ: reason.dZ >= 0 ? 'higher' : 'lower',
-          isUsed: isUsed ? msg('judgement.everythingSetFromHereWouldBeOff') : msg('judgement.theStationsHeightComesFromThe'),
+          isUsed: isUsed
+            ? msg('judgement.everythingSetFromHereWouldBeOff')
+            : msg('judgement.theStationsHeightComesFromThe'),
         }),
       };
     }
@@ -256,17 +322,26 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
         title: msg('judgement.theHeightsOfDisagree', { names }),
         text: msg('judgement.byUpToFromTheirMeanAnd', {
           length: length(reason.largest),
-          names: reason.names.length === 2 ? msg('judgement.aThirdHeightWouldTell') : msg('judgement.sightAnotherBenchmark'),
+          names:
+            reason.names.length === 2 ? msg('judgement.aThirdHeightWouldTell') : msg('judgement.sightAnotherBenchmark'),
         }),
       };
     }
     case 'HEIGHTS_AGREE': {
       const names = list(reason.benchmarks.map((name) => naming.nameOf(name)));
       const station = naming.nameOf(reason.station);
-      const from = { mark: station, benchmarks: names, both: msg('judgement.andTogether', { names, station }) }[reason.from];
+      const from = { mark: station, benchmarks: names, both: msg('judgement.andTogether', { names, station }) }[
+        reason.from
+      ];
       return {
         title: msg('judgement.theHeightsAgree'),
-        text: msg('judgement.theStationsHeightComesFromByStands', { from, names, station, length: length(reason.dZ), dZ: reason.dZ >= 0 ? 'above' : 'below' }),
+        text: msg('judgement.theStationsHeightComesFromByStands', {
+          from,
+          names,
+          station,
+          length: length(reason.dZ),
+          dZ: reason.dZ >= 0 ? 'above' : 'below',
+        }),
       };
     }
     case 'NO_INSTRUMENT_HEIGHT':
@@ -288,13 +363,18 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
           length: length(reason.across),
           across: reason.across >= 0 ? 'right' : 'left',
           smallAngle: smallAngle(reason.angle, naming.angleUnit),
-          isUsed: reason.isUsed ? msg('judgement.everythingSetFromHereWouldBeTurned') : msg('judgement.theDirectionIsTakenFromTheSights'),
+          isUsed: reason.isUsed
+            ? msg('judgement.everythingSetFromHereWouldBeTurned')
+            : msg('judgement.theDirectionIsTakenFromTheSights'),
         }),
       };
     }
     case 'TYPED_DIRECTION_FITS':
       return {
-        title: msg('judgement.theTypedDirectionOut', { list: list(reason.names.map((name) => naming.nameOf(name))), names: reason.names.length }),
+        title: msg('judgement.theTypedDirectionOut', {
+          list: list(reason.names.map((name) => naming.nameOf(name))),
+          names: reason.names.length,
+        }),
         text: msg('judgement.withinAcrossTheLineOfSight', { length: length(reason.largest) }),
       };
     case 'CARRIED_FORWARD': {
@@ -306,7 +386,10 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
       return {
         title: msg('judgement.carriedForwardFrom', { from }),
         text: msg('judgement.itsUncertaintyAndThatOfTheNew', {
-          compared: compared.length === 0 ? msg('judgement.nothingIsTestedByTheLookBack') : msg('judgement.theLookBackIsThanTheLook', { list: list(compared) }),
+          compared:
+            compared.length === 0
+              ? msg('judgement.nothingIsTestedByTheLookBack')
+              : msg('judgement.theLookBackIsThanTheLook', { list: list(compared) }),
           from,
         }),
       };
@@ -332,20 +415,26 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
       };
     case 'HEIGHT_HARDLY_CHECKED':
       return {
-        title: msg('judgement.theHeightOfIsHardlyChecked', { list: list(reason.names.map((name) => naming.nameOf(name))) }),
+        title: msg('judgement.theHeightOfIsHardlyChecked', {
+          list: list(reason.names.map((name) => naming.nameOf(name))),
+        }),
         text: msg('judgement.upToOfAMistakeInIt', {
           aboutLength: aboutLength(reason.noticed, naming.unit),
           aboutLength2: aboutLength(reason.effect, naming.unit),
         }),
       };
     case 'HEIGHT_UNCHECKED':
-      return { title: msg('judgement.oneMarkGivesTheHeight'), text: msg('judgement.everythingHangsOnTheHeightOfA', { name: naming.nameOf(reason.name) }) };
+      return {
+        title: msg('judgement.oneMarkGivesTheHeight'),
+        text: msg('judgement.everythingHangsOnTheHeightOfA', { name: naming.nameOf(reason.name) }),
+      };
   }
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 /** A claim inside a sentence; names of marks keep their letters. */
-const lower = (text: string): string => text.replace(/^(The|All|This|Distances|Nothing)\b/, (word) => word.toLowerCase());
+const lower = (text: string): string =>
+  text.replace(/^(The|All|This|Distances|Nothing)\b/, (word) => word.toLowerCase());
 
 /** What to do next, in the order of action. */
 export function stepWords(step: Step, naming: Naming): string {
@@ -368,21 +457,32 @@ export function stepWords(step: Step, naming: Naming): string {
     case 'SIGHT_AGAIN':
       return msg('judgement.sightAgain', { name });
     case 'LEAVE_OUT_PLAN':
-      return msg('judgement.leaveOutOfPlanAndTellWhoever', { repeated: step.repeated ? msg('judgement.itRepeats') : msg('judgement.ifItRepeats'), name });
+      return msg('judgement.leaveOutOfPlanAndTellWhoever', {
+        repeated: step.repeated ? msg('judgement.itRepeats') : msg('judgement.ifItRepeats'),
+        name,
+      });
     case 'LEAVE_OUT_HEIGHT':
-      return msg('judgement.leaveOutOfHeightAndTellWhoever', { repeated: step.repeated ? msg('judgement.itRepeats') : msg('judgement.ifItRepeats'), name });
+      return msg('judgement.leaveOutOfHeightAndTellWhoever', {
+        repeated: step.repeated ? msg('judgement.itRepeats') : msg('judgement.ifItRepeats'),
+        name,
+      });
     case 'OTHER_CONTROL':
       return msg('judgement.withoutItTooFewMarksWouldBe');
     case 'SIGHT_ANOTHER': {
       if (step.azimuth === null) return msg('judgement.sightAnotherMarkBestInADirection');
-      const brings = step.effect === null ? '' : msg('judgement.wouldBringWhatCouldGoUnseenTo', { aboutLength: aboutLength(step.effect, naming.unit) });
+      const brings =
+        step.effect === null
+          ? ''
+          : msg('judgement.wouldBringWhatCouldGoUnseenTo', { aboutLength: aboutLength(step.effect, naming.unit) });
       const to = msg('judgement.sightAnotherMarkBestToThe', { compassWord: compassWord(step.azimuth) });
       return step.name === null
         ? msg('judgement.noneIsListedThere', { to, brings: brings && msg('judgement.aNewOne', { brings }) })
         : `${to}: ${name}${brings}.`;
     }
     case 'PROVE_ON':
-      return step.name === null ? msg('judgement.noListedMarkWouldCheckThisStation') : msg('judgement.oneMoreMarkWouldNotCheckThis', { name });
+      return step.name === null
+        ? msg('judgement.noListedMarkWouldCheckThisStation')
+        : msg('judgement.oneMoreMarkWouldNotCheckThis', { name });
     case 'CHECK_INSTRUMENT_HEIGHT':
       return msg('judgement.measureTheInstrumentsHeightOverTheMark');
     case 'HEIGHT_FROM_BENCHMARKS':
@@ -394,7 +494,11 @@ export function stepWords(step: Step, naming: Naming): string {
   }
 }
 
-export const VERDICT_TONE: Readonly<Record<Verdict, 'good' | 'ochre' | 'brick'>> = { checked: 'good', unchecked: 'ochre', refused: 'brick' };
+export const VERDICT_TONE: Readonly<Record<Verdict, 'good' | 'ochre' | 'brick'>> = {
+  checked: 'good',
+  unchecked: 'ochre',
+  refused: 'brick',
+};
 
 /** Why a station does not meet the terms of a class. */
 export function obstacleWords(obstacle: Obstacle, naming: Naming): string {
@@ -412,7 +516,11 @@ export function obstacleWords(obstacle: Obstacle, naming: Naming): string {
               at: of.at === 'work' ? msg('judgement.whatIsSetFromHereUpTo') : 'it',
               aboutLength: aboutLength(of.effect, naming.unit),
             });
-      return msg('judgement.couldBeWrongUnseenUpToMay', { unnoticedSubject: unnoticedSubject(of, naming), size, length: length(obstacle.allowed) });
+      return msg('judgement.couldBeWrongUnseenUpToMay', {
+        unnoticedSubject: unnoticedSubject(of, naming),
+        size,
+        length: length(obstacle.allowed),
+      });
     }
     case 'HEIGHT_HARDLY_CHECKED':
       return msg('judgement.theHeightOfCouldBeWrongUnseen', {
@@ -421,11 +529,17 @@ export function obstacleWords(obstacle: Obstacle, naming: Naming): string {
         length: length(obstacle.allowed),
       });
     case 'PLAN_IMPRECISE':
-      return msg('judgement.goodToInPlan95TheClass', { length: length(obstacle.radius95), length2: length(obstacle.allowed) });
+      return msg('judgement.goodToInPlan95TheClass', {
+        length: length(obstacle.radius95),
+        length2: length(obstacle.allowed),
+      });
     case 'PLAN_UNBOUNDED':
       return msg('judgement.somethingDoesNotFitAndItCant');
     case 'HEIGHT_IMPRECISE':
-      return msg('judgement.goodToInHeight95TheClass', { length: length(obstacle.interval95), length2: length(obstacle.allowed) });
+      return msg('judgement.goodToInHeight95TheClass', {
+        length: length(obstacle.interval95),
+        length2: length(obstacle.allowed),
+      });
     case 'NO_HEIGHT':
       return msg('judgement.itHasNoHeight');
     case 'PLAN_MISFIT':
@@ -444,7 +558,10 @@ export function obstacleWords(obstacle: Obstacle, naming: Naming): string {
       });
     }
     case 'LINE_MISFIT':
-      return msg('judgement.aSightToLiesBesideTheLine', { name: obstacle.name, length: length(Math.abs(obstacle.off)) });
+      return msg('judgement.aSightToLiesBesideTheLine', {
+        name: obstacle.name,
+        length: length(Math.abs(obstacle.off)),
+      });
     case 'MARK_MISFIT':
       return msg('judgement.isOffInPlan', {
         name: naming.nameOf(obstacle.name),
@@ -452,7 +569,10 @@ export function obstacleWords(obstacle: Obstacle, naming: Naming): string {
         isUsed: obstacle.isUsed ? msg('judgement.andStillUsed') : '',
       });
     case 'MARK_HEIGHT_MISFIT':
-      return msg('judgement.isOffInHeightAndStillUsed', { name: naming.nameOf(obstacle.name), length: length(obstacle.dZ) });
+      return msg('judgement.isOffInHeightAndStillUsed', {
+        name: naming.nameOf(obstacle.name),
+        length: length(obstacle.dZ),
+      });
     case 'OCCUPIED_HEIGHT_MISFIT':
       return msg('judgement.byTheBenchmarksStandsThanListedAnd', {
         name: naming.nameOf(obstacle.name),
@@ -460,7 +580,10 @@ export function obstacleWords(obstacle: Obstacle, naming: Naming): string {
         dZ: obstacle.dZ >= 0 ? 'higher' : 'lower',
       });
     case 'HEIGHTS_DISAGREE':
-      return msg('judgement.theHeightsOfDisagreeByUpTo', { list: list(obstacle.names.map((name) => naming.nameOf(name))), length: length(obstacle.largest) });
+      return msg('judgement.theHeightsOfDisagreeByUpTo', {
+        list: list(obstacle.names.map((name) => naming.nameOf(name))),
+        length: length(obstacle.largest),
+      });
     case 'MARK_UNPROVEN':
       return msg('judgement.isOfOurOwnMakingAndNo', { name: naming.nameOf(obstacle.name) });
   }

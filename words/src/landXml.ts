@@ -1,5 +1,11 @@
 /** Why a LandXML file is not read, and what of one that was read should be asked about. */
-import { formatLength, type AlignmentError, type ElementFault, type Metres, type ProfileError } from '@idle-marker/core';
+import {
+  formatLength,
+  type AlignmentError,
+  type ElementFault,
+  type Metres,
+  type ProfileError,
+} from '@idle-marker/core';
 import type { LandXmlFault, LandXmlWarning, XmlPlace } from '@idle-marker/formats';
 import { msg } from './message.ts';
 
@@ -37,13 +43,19 @@ export function profileFaultWords(fault: ProfileError, station: (value: Metres) 
     case 'PROFILE_TOO_SHORT':
       return msg('landXml.hasGradePointsPviAProfileNeeds', { points: fault.points });
     case 'PROFILE_NOT_RISING':
-      return msg('landXml.hasStationAfterTheStationsOfA', { station: station(fault.station), station2: station(fault.before) });
+      return msg('landXml.hasStationAfterTheStationsOfA', {
+        station: station(fault.station),
+        station2: station(fault.before),
+      });
     case 'PROFILE_CURVE_AT_END':
       return msg('landXml.beginsOrEndsWithAVerticalCurve', { station: station(fault.station) });
     case 'PROFILE_CURVE_WITHOUT_SIZE':
       return msg('landXml.hasAVerticalCurveWithoutALength', { station: station(fault.station) });
     case 'PROFILE_CURVES_OVERLAP':
-      return msg('landXml.hasVerticalCurvesThatOverlapBetween', { station: station(fault.station), station2: station(fault.next) });
+      return msg('landXml.hasVerticalCurvesThatOverlapBetween', {
+        station: station(fault.station),
+        station2: station(fault.next),
+      });
   }
 }
 
@@ -77,7 +89,11 @@ export function landXmlFaultWords(fault: LandXmlFault): string {
     case 'XML_TEXT_TOO_LONG':
       return msg('landXml.theTextOfTheElementAtLine', { line: fault.line });
     case 'XML_TOO_FAR':
-      return msg('landXml.hasWhichLiesFartherAwayThanAny', { place: placeWords(fault.at), text: fault.text, nothing: NOTHING });
+      return msg('landXml.hasWhichLiesFartherAwayThanAny', {
+        place: placeWords(fault.at),
+        text: fault.text,
+        nothing: NOTHING,
+      });
     case 'XML_OTHER_ROOT':
       return msg('landXml.theFileIsXmlButItsRoot', { root: fault.root });
     case 'XML_UNITS_MISSING':
@@ -87,19 +103,41 @@ export function landXmlFaultWords(fault: LandXmlFault): string {
         ? msg('landXml.theUnitsNameNoLinearunitLineOf', { line: fault.line, nothing: NOTHING })
         : msg('landXml.theUnitsNameTheLinearunitLineOf', { text: fault.text, line: fault.line, nothing: NOTHING });
     case 'XML_NOT_A_NUMBER':
-      return msg('landXml.hasWhereANumberIsNeeded', { place: placeWords(fault.at), text: fault.text, nothing: NOTHING });
+      return msg('landXml.hasWhereANumberIsNeeded', {
+        place: placeWords(fault.at),
+        text: fault.text,
+        nothing: NOTHING,
+      });
     case 'XML_NUMBER_COUNT':
-      return msg('landXml.hasWhereAreNeeded', { place: placeWords(fault.at), given: fault.given, wanted: fault.wanted, nothing: NOTHING });
+      return msg('landXml.hasWhereAreNeeded', {
+        place: placeWords(fault.at),
+        given: fault.given,
+        wanted: fault.wanted,
+        nothing: NOTHING,
+      });
     case 'XML_PART_MISSING':
       return msg('landXml.hasNo', { place: placeWords(fault.at), part: fault.part, nothing: NOTHING });
     case 'XML_POINT_UNKNOWN':
-      return msg('landXml.refersByPntrefToThePointAnd', { place: placeWords(fault.at), name: fault.name, nothing: NOTHING });
+      return msg('landXml.refersByPntrefToThePointAnd', {
+        place: placeWords(fault.at),
+        name: fault.name,
+        nothing: NOTHING,
+      });
     case 'XML_SPIRAL_TYPE':
       return fault.type === ''
         ? msg('landXml.hasNoSpitypeOnlyClothoidSpiralsAre', { place: placeWords(fault.at), nothing: NOTHING })
-        : msg('landXml.hasTheSpitypeOnlySpiralsOfThe', { place: placeWords(fault.at), type: fault.type, nothing: NOTHING });
+        : msg('landXml.hasTheSpitypeOnlySpiralsOfThe', {
+            place: placeWords(fault.at),
+            type: fault.type,
+            nothing: NOTHING,
+          });
     case 'XML_WORD_UNKNOWN':
-      return msg('landXml.hasWhichIsNotKnownHere', { place: placeWords(fault.at), attribute: fault.attribute, text: fault.text, nothing: NOTHING });
+      return msg('landXml.hasWhichIsNotKnownHere', {
+        place: placeWords(fault.at),
+        attribute: fault.attribute,
+        text: fault.text,
+        nothing: NOTHING,
+      });
     case 'XML_ELEMENT':
       return `${placeWords(fault.at)} ${elementFaultWords(fault.fault)}. ${NOTHING}`;
     case 'XML_ALIGNMENT':
@@ -107,9 +145,17 @@ export function landXmlFaultWords(fault: LandXmlFault): string {
     case 'XML_PROFILE':
       return `${placeWords(fault.at)} ${profileFaultWords(fault.fault, String)}. ${NOTHING}`;
     case 'XML_CORNER_TWICE':
-      return msg('landXml.hasTheIdWhichAnotherPointOf', { place: placeWords(fault.at), id: fault.id, nothing: NOTHING });
+      return msg('landXml.hasTheIdWhichAnotherPointOf', {
+        place: placeWords(fault.at),
+        id: fault.id,
+        nothing: NOTHING,
+      });
     case 'XML_SETUP_TWICE':
-      return msg('landXml.hasTheIdWhichAnotherInstrumentsetupHas', { place: placeWords(fault.at), id: fault.id, nothing: NOTHING });
+      return msg('landXml.hasTheIdWhichAnotherInstrumentsetupHas', {
+        place: placeWords(fault.at),
+        id: fault.id,
+        nothing: NOTHING,
+      });
     case 'XML_CORNER_UNKNOWN':
       return msg('landXml.aFaceNamesThePointAndNo', { place: placeWords(fault.at), id: fault.id, nothing: NOTHING });
   }
@@ -120,10 +166,16 @@ export function landXmlWarningWords(warning: LandXmlWarning): string {
     case 'XML_GAP':
       return msg('landXml.thereIsAGapOfBetweenThe', { metres: metres(warning.size), place: placeWords(warning.at) });
     case 'XML_RADIUS_OFF':
-      return msg('landXml.theRadiusAndTheCenterOfDiffer', { place: placeWords(warning.at), metres: metres(warning.size) });
+      return msg('landXml.theRadiusAndTheCenterOfDiffer', {
+        place: placeWords(warning.at),
+        metres: metres(warning.size),
+      });
     case 'XML_SPIRAL_OFF':
       return msg('landXml.startAndEndOfDifferByFrom', { place: placeWords(warning.at), metres: metres(warning.size) });
     case 'XML_EQUATION_BACK':
-      return msg('landXml.hasAStabackThatDiffersByFrom', { place: placeWords(warning.at), metres: metres(warning.size) });
+      return msg('landXml.hasAStabackThatDiffersByFrom', {
+        place: placeWords(warning.at),
+        metres: metres(warning.size),
+      });
   }
 }

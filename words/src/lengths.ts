@@ -8,5 +8,10 @@ export function twoReadingsWords(text: string, unit: LengthUnit): string | null 
   if (!readings) return null;
   const length = (metres: number) => `${formatLength(metres, unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}`;
   const feet = formatFeetInches(readings.feetAndInches, unit);
-  return msg('lengths.canBeReadInTwoWaysWhich', { text: text.trim(), feet, length: length(readings.feetAndInches), length2: length(readings.difference) });
+  return msg('lengths.canBeReadInTwoWaysWhich', {
+    text: text.trim(),
+    feet,
+    length: length(readings.feetAndInches),
+    length2: length(readings.difference),
+  });
 }

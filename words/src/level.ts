@@ -16,11 +16,22 @@ export function levelStepWords({ by, numbers, lifts }: LevelStepFacts): string {
     case 'leg':
       return msg('level.tooFarOutForTheScrewsMake', { first, lifts: lifts ? 'longer' : 'shorter' });
     case 'pair':
-      return msg('level.screwsAndTogetherBothThumbsSeenFrom', { first, second, lifts: lifts ? 'in' : 'out', turn: turn(!lifts), turn2: turn(lifts) });
+      return msg('level.screwsAndTogetherBothThumbsSeenFrom', {
+        first,
+        second,
+        lifts: lifts ? 'in' : 'out',
+        turn: turn(!lifts),
+        turn2: turn(lifts),
+      });
     case 'screw':
-      return msg('level.screwAloneSeenFromAboveItsCorner', { first, turn: turn(lifts), lifts: lifts ? 'rises' : 'sinks' });
+      return msg('level.screwAloneSeenFromAboveItsCorner', {
+        first,
+        turn: turn(lifts),
+        lifts: lifts ? 'rises' : 'sinks',
+      });
   }
 }
 
 export const LEVEL_WAIT = msg('level.theDisplayLagsTurnThenWait');
-export const levelOutWords = (seconds: number): string => msg('level.theLevelIsNotInItShows', { seconds: Math.round(seconds) });
+export const levelOutWords = (seconds: number): string =>
+  msg('level.theLevelIsNotInItShows', { seconds: Math.round(seconds) });

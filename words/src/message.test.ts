@@ -7,7 +7,11 @@ describe('a message', () => {
     expect(msg('common.of2', { index: 3, stops: 12 })).toBe('3 of 12');
   });
   it('has the form that its number asks for', () => {
-    expect([0, 1, 2].map((taken) => msg('control.bring', { taken }))).toEqual(['Bring 0 marks', 'Bring 1 mark', 'Bring 2 marks']);
+    expect([0, 1, 2].map((taken) => msg('control.bring', { taken }))).toEqual([
+      'Bring 0 marks',
+      'Bring 1 mark',
+      'Bring 2 marks',
+    ]);
   });
   it('leaves out what is missing or false, and keeps a zero', () => {
     expect(msg('common.of2', { index: 0, stops: null })).toBe('0 of ');

@@ -25,11 +25,15 @@ type Names<T extends string> = T extends `${string}{${infer Rest}`
     : never
   : never;
 /** A brace that opens within the first one (a plural's first form) is looked into, too. */
-type NextOf<Inner extends string, Tail extends string> = Inner extends `${string}{${infer Deeper}` ? `{${Deeper}}${Tail}` : Tail;
+type NextOf<Inner extends string, Tail extends string> = Inner extends `${string}{${infer Deeper}`
+  ? `{${Deeper}}${Tail}`
+  : Tail;
 
 /** What can stand in a text; nothing is shown for what is missing or false. */
 export type MessageValue = string | number | false | null | undefined;
-type ValuesOf<K extends string, V> = [Names<TextOf<K> & string>] extends [never] ? [] : [values: Readonly<Record<Names<TextOf<K> & string>, V>>];
+type ValuesOf<K extends string, V> = [Names<TextOf<K> & string>] extends [never]
+  ? []
+  : [values: Readonly<Record<Names<TextOf<K> & string>, V>>];
 
 const formats = new Map<string, IntlMessageFormat>();
 
@@ -55,7 +59,10 @@ export function msg<K extends MessageKey>(key: K, ...[values]: ValuesOf<K, Messa
 }
 
 /** A message in its pieces, where some values are more than text (a link, a name set in bold): texts and those, in order. */
-export function messageParts<V, K extends MessageKey = MessageKey>(key: K, ...[values]: ValuesOf<K, V>): readonly (string | V)[] {
+export function messageParts<V, K extends MessageKey = MessageKey>(
+  key: K,
+  ...[values]: ValuesOf<K, V>
+): readonly (string | V)[] {
   const parts = formatOf(key).format(values as Record<string, string>) as unknown;
   return Array.isArray(parts) ? (parts as (string | V)[]) : [parts as string];
 }

@@ -13,18 +13,28 @@ export interface OlderControlFacts {
 }
 
 /** That a station used older figures, and what today's would change. */
-export function olderControlWords({ name, marks, change, set, most }: OlderControlFacts, unit: LengthUnit): { readonly title: string; readonly text: string } {
+export function olderControlWords(
+  { name, marks, change, set, most }: OlderControlFacts,
+  unit: LengthUnit,
+): { readonly title: string; readonly text: string } {
   const length = (metres: number) => smallLength(metres, unit);
-  const title = msg('olderControl.wasComputedBeforeRevised', { name, list: listOf(marks.map((mark) => mark.name)), marks: marks.length });
+  const title = msg('olderControl.wasComputedBeforeRevised', {
+    name,
+    list: listOf(marks.map((mark) => mark.name)),
+    marks: marks.length,
+  });
   const listed = marks.map((mark) => {
-    const parts = [part(mark.plan, msg('olderControl.inPlan')), part(mark.height, msg('olderControl.inHeight'))].filter((each) => each !== null);
+    const parts = [part(mark.plan, msg('olderControl.inPlan')), part(mark.height, msg('olderControl.inHeight'))].filter(
+      (each) => each !== null,
+    );
     return msg('olderControl.isListedFromWhereItWasThen', { name: mark.name, parts: parts.join(' and ') });
   });
   function part(by: number | null, where: string): string | null {
     if (by === null || by < 0.0005) return null;
     return Number.isFinite(by) ? `${length(by)} ${where}` : msg('olderControl.withoutTheFigureItHad', { where });
   }
-  if (!change) return { title, text: msg('olderControl.byTodaysFiguresItsSightsGiveNo', { listed: listed.join('; ') }) };
+  if (!change)
+    return { title, text: msg('olderControl.byTodaysFiguresItsSightsGiveNo', { listed: listed.join('; ') }) };
   const height = change.height === null ? '' : msg('olderControl.inHeight2', { length: length(change.height) });
   const own = msg('olderControl.byTodaysFiguresItWouldStandAway', { length: length(change.plan), height });
   const marksSet =

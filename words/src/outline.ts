@@ -1,4 +1,11 @@
-import type { BoltsError, LineEndsError, MovedOutlineError, OutlineError, PathError, PointsError } from '@idle-marker/core';
+import type {
+  BoltsError,
+  LineEndsError,
+  MovedOutlineError,
+  OutlineError,
+  PathError,
+  PointsError,
+} from '@idle-marker/core';
 import { msg } from './message.ts';
 
 interface RuleFault {
@@ -15,7 +22,9 @@ const NEEDS: Readonly<Record<RuleFault['needs'], string>> = {
 };
 
 /** Why corners can't be an outline, and what to do. */
-export function outlineErrorWords(error: OutlineError | LineEndsError | PointsError | MovedOutlineError | PathError | BoltsError | RuleFault): string {
+export function outlineErrorWords(
+  error: OutlineError | LineEndsError | PointsError | MovedOutlineError | PathError | BoltsError | RuleFault,
+): string {
   switch (error.code) {
     case 'OFFSET_NOT_POSITIVE':
       return msg('outline.theOffsetMustBeOver0');
@@ -40,7 +49,9 @@ export function outlineErrorWords(error: OutlineError | LineEndsError | PointsEr
     case 'TOO_MANY_POINTS':
       return msg('outline.pointsWouldComeAlongThisLineChoose', { points: error.points });
     case 'PATTERN_IMPOSSIBLE':
-      return error.why === 'size' ? msg('outline.theSpacingOrDiameterOfTheBolts') : msg('outline.aPatternHasAtLeastTwoBolts');
+      return error.why === 'size'
+        ? msg('outline.theSpacingOrDiameterOfTheBolts')
+        : msg('outline.aPatternHasAtLeastTwoBolts');
     case 'OUTLINE_TOO_FEW_CORNERS':
       return msg('outline.atLeastThreeCornersAreNeededGiven', { given: error.given });
     case 'OUTLINE_NO_AREA':

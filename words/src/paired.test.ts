@@ -1,6 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
 import { RADIANS_PER_DEGREE, type PairFault } from '@idle-marker/core';
-import { antennaMisfitWords, heightsWords, PAIRED_DUE, PAIRED_DUE_SHORT, pairedPromiseWords, pairFaultWords } from './index.ts';
+import {
+  antennaMisfitWords,
+  heightsWords,
+  PAIRED_DUE,
+  PAIRED_DUE_SHORT,
+  pairedPromiseWords,
+  pairFaultWords,
+} from './index.ts';
 
 const METRES = { lengthUnit: 'metre', angleUnit: 'dms' } as const;
 const APART = { difference: -0.12, sd: 0.02, limit: 0.066, apart: true };
@@ -29,7 +36,10 @@ describe('a receiver and an instrument in words', () => {
       expect(text).toMatch(/[.?]$/);
     }
     expect(said[4]!.title).toBe('Corrections are 12 s old');
-    expect(said[6]!).toMatchObject({ title: 'The pole leans by 3.0°', text: expect.stringContaining('85 mm aside and the height 2 mm too low') });
+    expect(said[6]!).toMatchObject({
+      title: 'The pole leans by 3.0°',
+      text: expect.stringContaining('85 mm aside and the height 2 mm too low'),
+    });
     expect(said[8]!.text).toContain('it is not put in place of the one that is missing');
     expect(pairFaultWords({ code: 'COMPENSATING', drop: null, aside: null }, METRES).text).not.toContain('apart now');
   });
@@ -38,7 +48,9 @@ describe('a receiver and an instrument in words', () => {
     expect(heightsWords({ ...APART, difference: 0.012, apart: false }, 'metre')).toBe(
       'The receiver reads 12 mm above the instrument; up to 66 mm is what their precisions explain.',
     );
-    expect(heightsWords(APART, 'metre')).toMatch(/^The receiver reads 120 mm below the instrument; .* sight a second benchmark\.$/);
+    expect(heightsWords(APART, 'metre')).toMatch(
+      /^The receiver reads 120 mm below the instrument; .* sight a second benchmark\.$/,
+    );
     expect(antennaMisfitWords(-0.2, 'metre')).toMatch(/200 mm too small for the target height/);
   });
 

@@ -12,34 +12,52 @@ export const FIX_WORD: Readonly<Record<Fix, string>> = {
 };
 
 /** Why nothing is kept now, and what to do: a heading and a sentence. */
-export function pairFaultWords(fault: PairFault, { lengthUnit: unit, angleUnit }: SiteUnits): { readonly title: string; readonly text: string } {
+export function pairFaultWords(
+  fault: PairFault,
+  { lengthUnit: unit, angleUnit }: SiteUnits,
+): { readonly title: string; readonly text: string } {
   switch (fault.code) {
     case 'NO_RECEIVER':
       return { title: msg('pairedWords.noReceiver'), text: msg('pairedWords.switchItOnOrLinkItWithout') };
     case 'NOT_FIXED':
       return {
-        title: fault.fix === 'float' ? msg('pairedWords.theReceiverIsNotFixed') : msg('pairedWords.theReceiverHasNoCorrectionsToWork'),
+        title:
+          fault.fix === 'float'
+            ? msg('pairedWords.theReceiverIsNotFixed')
+            : msg('pairedWords.theReceiverHasNoCorrectionsToWork'),
         text: msg('pairedWords.itsPlanIsGoodToDecimetresAt'),
       };
     case 'CORRECTIONS_OLD':
       return {
-        title: fault.seconds === null ? msg('pairedWords.noCorrectionsYet') : msg('pairedWords.correctionsAreSOld', { seconds: Math.round(fault.seconds) }),
+        title:
+          fault.seconds === null
+            ? msg('pairedWords.noCorrectionsYet')
+            : msg('pairedWords.correctionsAreSOld', { seconds: Math.round(fault.seconds) }),
         text: msg('pairedWords.startTheCorrectionLinkOrLookWhat'),
       };
     case 'COMPENSATING':
       return {
         title: msg('pairedWords.switchTiltCompensationOff'),
         text: msg('pairedWords.theReceiverTakesTheLeanOutOf', {
-          aside: fault.aside !== null && fault.aside >= 0.001 ? msg('pairedWords.apartNow', { smallLength: smallLength(fault.aside, unit) }) : '',
+          aside:
+            fault.aside !== null && fault.aside >= 0.001
+              ? msg('pairedWords.apartNow', { smallLength: smallLength(fault.aside, unit) })
+              : '',
         }),
       };
     case 'NOT_PLUMB':
       return {
         title: msg('pairedWords.thePoleLeansBy', { coarseAngle: coarseAngle(fault.lean, angleUnit, 1) }),
-        text: msg('pairedWords.thatPutsThePlanAsideAndThe', { smallLength: smallLength(fault.aside, unit), smallLength2: smallLength(fault.drop, unit) }),
+        text: msg('pairedWords.thatPutsThePlanAsideAndThe', {
+          smallLength: smallLength(fault.aside, unit),
+          smallLength2: smallLength(fault.drop, unit),
+        }),
       };
     case 'NO_AXIS':
-      return { title: msg('pairedWords.noHeightOfTheInstrumentYet'), text: msg('pairedWords.sightABenchmarkAndASecondOne') };
+      return {
+        title: msg('pairedWords.noHeightOfTheInstrumentYet'),
+        text: msg('pairedWords.sightABenchmarkAndASecondOne'),
+      };
     case 'NOT_LOCKED':
       return {
         title: fault.lost ? msg('pairedWords.lockLostNoHeight') : msg('pairedWords.theInstrumentDoesNotFollowThePrism'),
@@ -48,7 +66,10 @@ export function pairFaultWords(fault: PairFault, { lengthUnit: unit, angleUnit }
     case 'HEIGHT_OLD':
       return { title: msg('pairedWords.theLastHeightIsOld'), text: msg('pairedWords.itIsOfAnotherPlaceByNow') };
     case 'POLE_CHANGED':
-      return { title: msg('pairedWords.antennaHeightAndTargetHeightDoNot'), text: antennaMisfitWords(fault.misfit, unit) };
+      return {
+        title: msg('pairedWords.antennaHeightAndTargetHeightDoNot'),
+        text: antennaMisfitWords(fault.misfit, unit),
+      };
     case 'HEIGHTS_APART':
       return { title: msg('pairedWords.theTwoHeightsDoNotAgree'), text: heightsWords(fault.compared, unit) };
   }
@@ -89,7 +110,10 @@ export const PAIRED_DUE = {
     title: msg('pairedWords.stopTheHeightFailsOnABenchmark'),
     text: msg('pairedWords.isItTheRightSpotTheRight'),
   },
-  PLAN_AGAIN: { title: msg('pairedWords.planProveItAgainBeforeYouLeave'), text: msg('pairedWords.marksWereSetSinceTheLastKnown') },
+  PLAN_AGAIN: {
+    title: msg('pairedWords.planProveItAgainBeforeYouLeave'),
+    text: msg('pairedWords.marksWereSetSinceTheLastKnown'),
+  },
   BENCHMARK_AGAIN: {
     title: msg('pairedWords.heightABenchmarkAgainBeforeYouPack'),
     text: msg('pairedWords.marksWereSetSinceTheLastOne'),
@@ -115,12 +139,21 @@ export function pairedPromiseWords(
   if (promised <= asked.plan) return null;
   return {
     title: msg('pairedWords.asksForMoreThanTheReceiverCan', { name: asked.name }),
-    text: msg('pairedWords.withinIsAskedInPlanTheReceiver', { smallLength: smallLength(asked.plan, unit), smallLength2: smallLength(promised, unit) }),
+    text: msg('pairedWords.withinIsAskedInPlanTheReceiver', {
+      smallLength: smallLength(asked.plan, unit),
+      smallLength2: smallLength(promised, unit),
+    }),
   };
 }
 
 /** One proof with both devices. */
-export function pairedProofSentence(name: string, check: CheckResult, plan: ProofOutcome, height: ProofOutcome, unit: LengthUnit): string {
+export function pairedProofSentence(
+  name: string,
+  check: CheckResult,
+  plan: ProofOutcome,
+  height: ProofOutcome,
+  unit: LengthUnit,
+): string {
   const parts: string[] = [];
   if (check.plan && plan !== 'notMeasured') {
     const { dE, dN, horizontal } = check.plan;
@@ -141,7 +174,9 @@ export function pairedProofSentence(name: string, check: CheckResult, plan: Proo
         dZ: check.height.dZ >= 0 ? 'above' : 'below',
       }),
     );
-  return parts.length === 0 ? msg('pairedWords.hasNeitherPlanNorHeightToCompare', { name }) : msg('pairedWords.measures', { name, parts: parts.join(' and ') });
+  return parts.length === 0
+    ? msg('pairedWords.hasNeitherPlanNorHeightToCompare', { name })
+    : msg('pairedWords.measures', { name, parts: parts.join(' and ') });
 }
 
 /** Why a calibrated receiver and a stationed instrument differ, for whoever asks. */

@@ -3,7 +3,12 @@ import { msg } from './message.ts';
 import { UNIT_ABBREVIATION } from './vocabulary.ts';
 
 /** A question about a place that was said in words. */
-export function placeDoubtWords(doubt: { readonly code: 'OUTSIDE' | 'MIRRORED'; readonly distance: Metres }, unit: LengthUnit): string {
+export function placeDoubtWords(
+  doubt: { readonly code: 'OUTSIDE' | 'MIRRORED'; readonly distance: Metres },
+  unit: LengthUnit,
+): string {
   const away = `${formatLength(doubt.distance, unit, 2)} ${UNIT_ABBREVIATION[unit]}`;
-  return doubt.code === 'MIRRORED' ? msg('places.thisLiesOutsideOfEveryOutlineTo', { away }) : msg('places.thisLiesOutsideOfEveryOutlineIs', { away });
+  return doubt.code === 'MIRRORED'
+    ? msg('places.thisLiesOutsideOfEveryOutlineTo', { away })
+    : msg('places.thisLiesOutsideOfEveryOutlineIs', { away });
 }

@@ -1,4 +1,12 @@
-import { formatSigned, type CheckResult, type LengthUnit, type Part, type PartStanding, type Proposal, type ProofOutcome } from '@idle-marker/core';
+import {
+  formatSigned,
+  type CheckResult,
+  type LengthUnit,
+  type Part,
+  type PartStanding,
+  type Proposal,
+  type ProofOutcome,
+} from '@idle-marker/core';
 import { msg } from './message.ts';
 import { partsWords } from './claim.ts';
 import { smallLength, smallUnit } from './small.ts';
@@ -63,7 +71,11 @@ export function proofVerdict(
     };
   }
   if (outcomes.every((each) => each === 'notMeasured'))
-    return { tone: 'ochre', title: msg('proof.nothingWasCompared'), text: msg('proof.thisMarkHasNeitherPlanNorHeight') };
+    return {
+      tone: 'ochre',
+      title: msg('proof.nothingWasCompared'),
+      text: msg('proof.thisMarkHasNeitherPlanNorHeight'),
+    };
   if (outcomes.includes('moreThanChance')) {
     return {
       tone: 'ochre',
@@ -90,21 +102,36 @@ export function proofVerdict(
     return {
       tone: 'ochre',
       title: msg('proof.theStationHoldsIn', { part: part === 'plan' ? 'height' : 'plan' }),
-      text: part === 'height' ? msg('proof.nothingHasProvedItsHeightYetSight') : msg('proof.nothingHasProvedItsPlanYetSight'),
+      text:
+        part === 'height'
+          ? msg('proof.nothingHasProvedItsHeightYetSight')
+          : msg('proof.nothingHasProvedItsPlanYetSight'),
     };
   return { tone: 'good', title: msg('proof.theStationHolds'), text: msg('proof.goOn') };
 }
 
 /** One step of the shortest way to clear what is in doubt: what to do, and why. */
-export function clearWords(proposal: Proposal, mark: string | null, station: string, unproven: readonly Part[] = []): string {
+export function clearWords(
+  proposal: Proposal,
+  mark: string | null,
+  station: string,
+  unproven: readonly Part[] = [],
+): string {
   const why = STANDING_REASON[proposal.because];
   switch (proposal.action) {
     case 'sightUnused':
       if (unproven.length === 1)
-        return msg('proof.sightOneMarkThatDidNotUse', { unproven: unproven[0] === 'height' ? msg('proof.withAHeight') : '', station, unproven2: unproven[0]! });
+        return msg('proof.sightOneMarkThatDidNotUse', {
+          unproven: unproven[0] === 'height' ? msg('proof.withAHeight') : '',
+          station,
+          unproven2: unproven[0]!,
+        });
       return msg('proof.sightOneMarkThatDidNotUse2', {
         station,
-        because: proposal.because === 'ONLY_REPEATS' ? msg('proof.soFarOnlyMarksThatItUsed') : msg('proof.nothingIndependentHasProvedItYet'),
+        because:
+          proposal.because === 'ONLY_REPEATS'
+            ? msg('proof.soFarOnlyMarksThatItUsed')
+            : msg('proof.nothingIndependentHasProvedItYet'),
       });
     case 'thirdTarget':
       return msg('proof.sightAThirdMarkFromOneWas', { station });
@@ -135,9 +162,14 @@ export function resightVerdict(
           text: msg('proof.holdThePolePlumbAndSightIt'),
         };
   }
-  if (outcomes.every((each) => each === 'notMeasured')) return { tone: 'ochre', title: msg('proof.nothingWasCompared'), text: msg('proof.sightAnotherMark') };
+  if (outcomes.every((each) => each === 'notMeasured'))
+    return { tone: 'ochre', title: msg('proof.nothingWasCompared'), text: msg('proof.sightAnotherMark') };
   return own
-    ? { tone: 'good', title: msg('proof.markAndInstrumentStandAsTheyDid'), text: msg('proof.itShowsThatNothingMovedSinceNot') }
+    ? {
+        tone: 'good',
+        title: msg('proof.markAndInstrumentStandAsTheyDid'),
+        text: msg('proof.itShowsThatNothingMovedSinceNot'),
+      }
     : { tone: 'good', title: msg('proof.itIsWhereItWasSet'), text: msg('proof.itsStationStoodRightWhenItWas') };
 }
 

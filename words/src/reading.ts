@@ -1,5 +1,12 @@
 /** How one stake is read, in sentences of the crew's language. */
-import { kerbPartOf, type LengthUnit, type Metres, type ReadHeight, type Standing, type StakeReading } from '@idle-marker/core';
+import {
+  kerbPartOf,
+  type LengthUnit,
+  type Metres,
+  type ReadHeight,
+  type Standing,
+  type StakeReading,
+} from '@idle-marker/core';
 import { filled, type CrewWords } from './languages/index.ts';
 import { isNothing, writtenLength } from './rounding.ts';
 import { UNIT_ABBREVIATION } from './vocabulary.ts';
@@ -11,7 +18,12 @@ export interface ReadingSentence {
 }
 
 /** Figure with its unit, rounded as this crew reads it. */
-export const readLength = (metres: Metres, unit: LengthUnit, rounding: StakeReading['rounding'], of: 'offset' | 'height'): string =>
+export const readLength = (
+  metres: Metres,
+  unit: LengthUnit,
+  rounding: StakeReading['rounding'],
+  of: 'offset' | 'height',
+): string =>
   `${writtenLength(Math.abs(metres), unit, rounding[of])}${rounding[of] === 'sixteenth' ? '' : ` ${UNIT_ABBREVIATION[unit]}`}`;
 
 /** What a line of a road is called, as an offset leads to it or as a height does. */
@@ -37,11 +49,18 @@ export interface ReadingAsked {
 }
 
 /** The sentences in the order in which they are followed: warnings, steps, notes. */
-export function readingSentences(reading: StakeReading, { words, unit, standing, who }: ReadingAsked): ReadingSentence[] {
+export function readingSentences(
+  reading: StakeReading,
+  { words, unit, standing, who }: ReadingAsked,
+): ReadingSentence[] {
   const { reading: form } = words;
   const colour = (typed: string): string => form.colours[typed.trim().toLowerCase()] ?? (typed || '–');
   const point = words.point[reading.point];
-  const said = (kind: ReadingSentence['kind'], template: string, facts: Readonly<Record<string, string>> = {}): ReadingSentence => ({
+  const said = (
+    kind: ReadingSentence['kind'],
+    template: string,
+    facts: Readonly<Record<string, string>> = {},
+  ): ReadingSentence => ({
     kind,
     text: filled(template, { name: reading.name, point, who, ...facts }),
   });
@@ -49,14 +68,22 @@ export function readingSentences(reading: StakeReading, { words, unit, standing,
   if (standing === 'inDoubt' || standing === 'destroyed') sentences.push(said('warning', form.inDoubt));
   else if (standing === 'unproven') sentences.push(said('warning', form.notProven));
   for (const { what, usual } of reading.unusual)
-    sentences.push(said('warning', form.unusual, { what: words.term[what], usual: usual.map((term) => words.term[term]).join(' / ') }));
+    sentences.push(
+      said('warning', form.unusual, {
+        what: words.term[what],
+        usual: usual.map((term) => words.term[term]).join(' / '),
+      }),
+    );
   sentences.push(said('step', form.start[reading.carrier]), levelStep(reading, said, words, unit));
   for (const height of reading.heights) {
     const what = capital(heightThing(height, words));
     if (isNothing(height.cutFill, unit, reading.rounding.height)) sentences.push(said('step', form.same, { what }));
     else
       sentences.push(
-        said('step', height.cutFill > 0 ? form.lower : form.higher, { what, length: readLength(height.cutFill, unit, reading.rounding, 'height') }),
+        said('step', height.cutFill > 0 ? form.lower : form.higher, {
+          what,
+          length: readLength(height.cutFill, unit, reading.rounding, 'height'),
+        }),
       );
   }
   if (reading.heights.length === 0) sentences.push(said('step', form.noHeight));
@@ -67,11 +94,16 @@ export function readingSentences(reading: StakeReading, { words, unit, standing,
   if (meant.length > 0) sentences.push(said('words', form.onStake, { words: meant.join('; ') }));
   if (reading.tolerance)
     sentences.push(
-      said('note', form.tolerance, { plan: String(Math.round(reading.tolerance.plan * 1000)), height: String(Math.round(reading.tolerance.height * 1000)) }),
+      said('note', form.tolerance, {
+        plan: String(Math.round(reading.tolerance.plan * 1000)),
+        height: String(Math.round(reading.tolerance.height * 1000)),
+      }),
     );
   if (reading.carrier === 'lath') sentences.push(said('note', form.facing[reading.facing]));
   if (reading.colours && (reading.colours.ribbon || reading.colours.paint))
-    sentences.push(said('note', form.ribbon, { ribbon: colour(reading.colours.ribbon), paint: colour(reading.colours.paint) }));
+    sentences.push(
+      said('note', form.ribbon, { ribbon: colour(reading.colours.ribbon), paint: colour(reading.colours.paint) }),
+    );
   return sentences;
 }
 
@@ -94,9 +126,18 @@ function levelStep(
       return said('step', form.straight, { length, to, what });
     case 'road':
       if (reach.angle?.part === 'inside')
-        return said('step', form.inside, { length, corner: readLength(reach.angle.toCorner, unit, reading.rounding, 'offset') });
-      return said('step', form.squareToRoad, { length, side: form.side[reach.side === 'left' ? 'right' : 'left'], what: `${what}, ${to}` });
+        return said('step', form.inside, {
+          length,
+          corner: readLength(reach.angle.toCorner, unit, reading.rounding, 'offset'),
+        });
+      return said('step', form.squareToRoad, {
+        length,
+        side: form.side[reach.side === 'left' ? 'right' : 'left'],
+        what: `${what}, ${to}`,
+      });
     case 'on':
-      return reading.string === null ? said('step', form.stands, { to, what }) : said('step', form.standsOnString, { what: `${what}, ${to}` });
+      return reading.string === null
+        ? said('step', form.stands, { to, what })
+        : said('step', form.standsOnString, { what: `${what}, ${to}` });
   }
 }

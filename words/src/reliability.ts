@@ -19,7 +19,10 @@ import { smallLength } from './small.ts';
 export const CHECKABILITY_WORDS: Readonly<Record<Checkability, { readonly title: string; readonly text: string }>> = {
   unchecked: { title: msg('reliability.unchecked'), text: msg('reliability.aMistakeThatMattersCouldGoUnseen') },
   checked: { title: msg('common.checked'), text: msg('reliability.aMistakeThatMattersWouldShowThough') },
-  traceable: { title: msg('reliability.checkedAndTraceable'), text: msg('reliability.aMistakeThatMattersWouldShowAnd') },
+  traceable: {
+    title: msg('reliability.checkedAndTraceable'),
+    text: msg('reliability.aMistakeThatMattersWouldShowAnd'),
+  },
 };
 
 /** What follows from it for whoever accepts it. */
@@ -40,13 +43,16 @@ export const ADDS: Readonly<Record<Checkability, string>> = {
 export function aboutLength(metres: number, unit: LengthUnit): string {
   const size = Math.abs(metres);
   if (unit === 'metre')
-    return size < 0.5 ? msg('reliability.mm', { max: Math.max(1, Math.round(size * 1000)) }) : `${size.toFixed(size < 1 ? 2 : size < 10 ? 1 : 0)} m`;
+    return size < 0.5
+      ? msg('reliability.mm', { max: Math.max(1, Math.round(size * 1000)) })
+      : `${size.toFixed(size < 1 ? 2 : size < 10 ? 1 : 0)} m`;
   const feet = lengthFromMetres(size, unit);
   return msg('reliability.ft', { feet: feet.toFixed(feet < 0.1 ? 3 : feet < 1 ? 2 : 1) });
 }
 
 /** What a station is good to; null where nothing bounds it. */
-export const goodToWords = (metres: number | null, unit: LengthUnit): string => (metres === null ? msg('reliability.cantBeSaid') : smallLength(metres, unit));
+export const goodToWords = (metres: number | null, unit: LengthUnit): string =>
+  metres === null ? msg('reliability.cantBeSaid') : smallLength(metres, unit);
 
 /** Both ends of a line on the ground: "north-east or south-west". */
 export const eitherWay = (azimuth: Radians): string =>
@@ -68,7 +74,8 @@ export function unnoticedSubject({ fault, names }: Unnoticed, naming: Naming): s
 
 /** How much of it would go unseen: "a shift of up to 1.7 m", "any shift". */
 function unseenSize({ fault, noticed, names, blind }: Unnoticed, { unit }: Naming): string {
-  const several = names.length > 2 ? msg('reliability.ofAllTogether') : names.length > 1 ? msg('reliability.ofBothTogether') : '';
+  const several =
+    names.length > 2 ? msg('reliability.ofAllTogether') : names.length > 1 ? msg('reliability.ofBothTogether') : '';
   const way = blind === null ? '' : msg('reliability.leastSeenToThe', { eitherWay: eitherWay(blind) });
   switch (fault) {
     case 'PLACE':
@@ -84,7 +91,9 @@ function unseenSize({ fault, noticed, names, blind }: Unnoticed, { unit }: Namin
         ? msg('reliability.aWrongConstantOfAnySize')
         : msg('reliability.aConstantThatIsWrongByUp', { aboutLength: aboutLength(noticed, unit) });
     case 'SCALE':
-      return noticed === null ? msg('reliability.aWrongScaleOfAnySize') : msg('reliability.aScaleThatIsWrongByUp', { noticed: Math.round(noticed * 1e6) });
+      return noticed === null
+        ? msg('reliability.aWrongScaleOfAnySize')
+        : msg('reliability.aScaleThatIsWrongByUp', { noticed: Math.round(noticed * 1e6) });
   }
 }
 
@@ -96,7 +105,9 @@ export function unnoticedWords(
 ): string {
   const size = unseenSize(of, naming);
   const unseen = msg('reliability.wouldGoUnseen', { charAt: size.charAt(0).toUpperCase(), size: size.slice(1) });
-  return of.effect === null ? `${unseen}.` : msg('reliability.andPutOff', { unseen, what, aboutLength: aboutLength(of.effect, naming.unit) });
+  return of.effect === null
+    ? `${unseen}.`
+    : msg('reliability.andPutOff', { unseen, what, aboutLength: aboutLength(of.effect, naming.unit) });
 }
 
 const isAre = (of: Unnoticed): string => (of.fault === 'PLACE' && of.names.length > 1 ? 'are' : 'is');
@@ -141,15 +152,26 @@ const TOLD = 3;
 /** What a station is good to while it can't be told what is wrong: "good to 31 mm at best: 31 mm if K3 moved, 4 mm if K2 moved". */
 export function spreadWords({ goodTo, under }: Spread, naming: Naming): string {
   if (goodTo === null) return msg('reliability.untilThatIsKnownNothingBoundsWhat');
-  const each = under.slice(0, TOLD).map(({ explanation, off }) => `${aboutLength(off, naming.unit)} ${ifWords(explanation, naming)}`);
-  return msg('reliability.untilThatIsKnownThisStationIs', { smallLength: smallLength(goodTo, naming.unit), each: each.join(', ') });
+  const each = under
+    .slice(0, TOLD)
+    .map(({ explanation, off }) => `${aboutLength(off, naming.unit)} ${ifWords(explanation, naming)}`);
+  return msg('reliability.untilThatIsKnownThisStationIs', {
+    smallLength: smallLength(goodTo, naming.unit),
+    each: each.join(', '),
+  });
 }
 
-const STATE_SAID: Readonly<Record<Checkability, string>> = { unchecked: 'unchecked', checked: 'checked', traceable: 'traceable' };
+const STATE_SAID: Readonly<Record<Checkability, string>> = {
+  unchecked: 'unchecked',
+  checked: 'checked',
+  traceable: 'traceable',
+};
 
 /** How a station was called when it was decided on by rules of before, beside what it is called now. */
 export const thenWords = (then: Checkability, now: Checkability): string =>
-  then === now ? msg('reliability.theSameByTheRulesOfThen') : msg('reliability.byTheRulesOfThenItWas', { stateSaid: STATE_SAID[then] });
+  then === now
+    ? msg('reliability.theSameByTheRulesOfThen')
+    : msg('reliability.byTheRulesOfThenItWas', { stateSaid: STATE_SAID[then] });
 
 /** So many marks are named in the order in which to sight them. */
 const NAMED = 12;
@@ -182,7 +204,11 @@ export function fallenWords(
     }),
     todo:
       again.length > 0
-        ? msg('reliability.sightAgainFromAStationThatIs', { hold, hold2: hold ? msg('reliability.else') : msg('reliability.notHeld'), names })
+        ? msg('reliability.sightAgainFromAStationThatIs', {
+            hold,
+            hold2: hold ? msg('reliability.else') : msg('reliability.notHeld'),
+            names,
+          })
         : set > 0
           ? msg('reliability.allThatWasSetFromItIs')
           : inForce
@@ -193,7 +219,11 @@ export function fallenWords(
 
 /** What a sheet says of a station's check: "unchecked: up to 0.95 m could be hidden in it". */
 export function sheetCheckWords(
-  { checkability, fell, hiddenMm }: { readonly checkability: Checkability; readonly fell: boolean; readonly hiddenMm: number | null },
+  {
+    checkability,
+    fell,
+    hiddenMm,
+  }: { readonly checkability: Checkability; readonly fell: boolean; readonly hiddenMm: number | null },
   unit: LengthUnit,
 ): string {
   const hidden =
@@ -201,7 +231,9 @@ export function sheetCheckWords(
       ? msg('reliability.aMistakeOfAnySizeCouldBe')
       : msg('reliability.upToCouldBeHiddenInIt', { aboutLength: aboutLength(hiddenMm / 1000, unit) });
   if (fell) return msg('reliability.calledCheckedByTheRulesOfThen', { hidden });
-  return checkability === 'unchecked' ? `unchecked: ${hidden}` : msg('reliability.byItsOwnSights', { stateSaid: STATE_SAID[checkability] });
+  return checkability === 'unchecked'
+    ? `unchecked: ${hidden}`
+    : msg('reliability.byItsOwnSights', { stateSaid: STATE_SAID[checkability] });
 }
 
 /** What of a height from benchmarks could be wrong unseen: "A wrong spot or figure at BM1 shows from 9 mm on; up to 4 mm of it could hide in every height." */

@@ -52,7 +52,11 @@ export const stationText = (station: Metres, { unit, format }: StationStyle, dec
 /** As short as it can be told: 0+120, not 0+120.000. */
 export function shortStation(station: Metres, style: StationStyle): string {
   for (let decimals = 0; decimals < LENGTH_DECIMALS; decimals++)
-    if (Math.abs(Number(lengthFromMetres(station, style.unit).toFixed(decimals)) - lengthFromMetres(station, style.unit)) < 0.0005)
+    if (
+      Math.abs(
+        Number(lengthFromMetres(station, style.unit).toFixed(decimals)) - lengthFromMetres(station, style.unit),
+      ) < 0.0005
+    )
       return stationText(station, style, decimals);
   return stationText(station, style);
 }
@@ -133,18 +137,29 @@ export function stationListFaultWords(fault: StationListError, style: StationSty
     case 'TOO_MANY_STATIONS':
       return msg('roadWords.thatWouldBeStationsTakeALonger', { stations: fault.stations });
     case 'NOTHING_BETWEEN':
-      return msg('roadWords.thereIsNothingOfTheLineBetween', { station: stationText(fault.from, style), station2: stationText(fault.to, style) });
+      return msg('roadWords.thereIsNothingOfTheLineBetween', {
+        station: stationText(fault.from, style),
+        station2: stationText(fault.to, style),
+      });
   }
 }
 
 /** Why a line can't be used as it is. */
-export function roadFaultWords(fault: AlignmentError | ProfileError | TemplateError | IntersectionError | TypedElementError, style: StationStyle): string {
-  const length = (metres: Metres) => `${formatLength(metres, style.unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[style.unit]}`;
+export function roadFaultWords(
+  fault: AlignmentError | ProfileError | TemplateError | IntersectionError | TypedElementError,
+  style: StationStyle,
+): string {
+  const length = (metres: Metres) =>
+    `${formatLength(metres, style.unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[style.unit]}`;
   switch (fault.code) {
     case 'ALIGNMENT_WITHOUT_ELEMENTS':
       return msg('roadWords.theLineHasNoElements');
     case 'ELEMENT_FAULT':
-      return msg('roadWords.elementA', { element: fault.element + 1, kind: fault.kind, elementFault: elementFaultWords(fault.fault) });
+      return msg('roadWords.elementA', {
+        element: fault.element + 1,
+        kind: fault.kind,
+        elementFault: elementFaultWords(fault.fault),
+      });
     case 'EQUATION_OUTSIDE':
       return msg('roadWords.theStationsJumpAtWhichLiesOutside', { station: stationText(fault.at, style) });
     case 'EQUATIONS_AT_ONE_PLACE':
@@ -154,7 +169,9 @@ export function roadFaultWords(fault: AlignmentError | ProfileError | TemplateEr
     case 'PROFILE_CURVE_AT_END':
     case 'PROFILE_CURVE_WITHOUT_SIZE':
     case 'PROFILE_CURVES_OVERLAP':
-      return msg('roadWords.theProfile', { profileFault: profileFaultWords(fault, (value) => stationText(value, style)) });
+      return msg('roadWords.theProfile', {
+        profileFault: profileFaultWords(fault, (value) => stationText(value, style)),
+      });
     case 'STRING_TWICE':
     case 'STRING_UNKNOWN':
     case 'STRINGS_IN_A_RING':
@@ -174,7 +191,11 @@ export function roadFaultWords(fault: AlignmentError | ProfileError | TemplateEr
     case 'SPIRALS_TURN_TOO_FAR':
       return msg('roadWords.theSpiralsOfPointTurnByMore', { point: fault.point + 1 });
     case 'CURVES_OVERLAP':
-      return msg('roadWords.betweenPointsAndTheCurvesNeedMore', { point: fault.point, point2: fault.point + 1, length: length(fault.by) });
+      return msg('roadWords.betweenPointsAndTheCurvesNeedMore', {
+        point: fault.point,
+        point2: fault.point + 1,
+        length: length(fault.by),
+      });
     case 'TYPED_ELEMENT_WITHOUT_LENGTH':
       return msg('roadWords.elementNeedsALength', { element: fault.element + 1 });
     case 'TYPED_RADIUS_NOT_POSITIVE':
@@ -198,9 +219,15 @@ export function roadRemarkWords(remark: RoadRemark, style: StationStyle): string
     case 'NO_PROFILE':
       return msg('roadWords.itHasNoProfileThereAreNo');
     case 'PROFILE_STARTS_LATE':
-      return msg('roadWords.theProfileBeginsAfterTheLineAt', { length: length(remark.by), station: stationText(remark.station, style) });
+      return msg('roadWords.theProfileBeginsAfterTheLineAt', {
+        length: length(remark.by),
+        station: stationText(remark.station, style),
+      });
     case 'PROFILE_ENDS_EARLY':
-      return msg('roadWords.theProfileEndsBeforeTheLineAt', { length: length(remark.by), station: stationText(remark.station, style) });
+      return msg('roadWords.theProfileEndsBeforeTheLineAt', {
+        length: length(remark.by),
+        station: stationText(remark.station, style),
+      });
     case 'STATIONS_TWICE':
       return msg('roadWords.stationsFromToComeTwiceSayWhich', {
         shortStation: shortStation(remark.from, style),
@@ -218,12 +245,15 @@ export const NO_HEIGHT_HERE = {
 } as const;
 
 /** Grade in percent, rising positive, with a true minus sign. */
-export const gradeText = (grade: number): string => `${grade < 0 ? '−' : grade > 0 ? '+' : ''}${Math.abs(grade * 100).toFixed(2)} %`;
+export const gradeText = (grade: number): string =>
+  `${grade < 0 ? '−' : grade > 0 ? '+' : ''}${Math.abs(grade * 100).toFixed(2)} %`;
 
 /** To which side of a line something lies: "2.350 m right", "on the line". */
 export function offsetWords(offset: Metres, unit: LengthUnit): string {
   const figure = formatLength(Math.abs(offset), unit, LENGTH_DECIMALS);
-  return /[1-9]/.test(figure) ? `${figure} ${UNIT_ABBREVIATION[unit]} ${offset > 0 ? 'right' : 'left'}` : msg('roadWords.onTheLine');
+  return /[1-9]/.test(figure)
+    ? `${figure} ${UNIT_ABBREVIATION[unit]} ${offset > 0 ? 'right' : 'left'}`
+    : msg('roadWords.onTheLine');
 }
 
 /** Where along a line and how far off it, for a book or a report. */
@@ -236,7 +266,9 @@ export function shapeWords(kind: 'line' | 'curve' | 'spiral', curvature: number,
   const way = curvature > 0 ? msg('roadWords.toTheRight') : msg('roadWords.toTheLeft');
   const radius = `${formatLength(1 / Math.abs(curvature), unit, 1)} ${UNIT_ABBREVIATION[unit]}`;
   if (kind === 'curve') return msg('roadWords.onTheCurveRadius', { way, radius });
-  return Math.abs(curvature) < 1e-5 ? msg('roadWords.onTheSpiralWhereItIsStraight') : msg('roadWords.onTheSpiralRadiusHere', { way, radius });
+  return Math.abs(curvature) < 1e-5
+    ? msg('roadWords.onTheSpiralWhereItIsStraight')
+    : msg('roadWords.onTheSpiralRadiusHere', { way, radius });
 }
 
 /** A string as it is said: the face, the back and the flow line of a kerb. */
@@ -244,7 +276,9 @@ export function stringWords(name: string): string {
   const part = /^(.*)\.(face|back|flowLine)$/.exec(name);
   return part
     ? msg('roadWords.of', {
-        value: { face: 'face', back: 'back', flowLine: msg('roadWords.flowLine') }[part[2] as 'face' | 'back' | 'flowLine'],
+        value: { face: 'face', back: 'back', flowLine: msg('roadWords.flowLine') }[
+          part[2] as 'face' | 'back' | 'flowLine'
+        ],
         part: part[1],
       })
     : name;
@@ -267,12 +301,22 @@ interface CatchAt {
 }
 
 /** What is written on a slope stake, a line each: what slope, how far to the hinge, and how much it lies below or above. */
-export function slopeStakeWords({ kind, distance, overHinge }: CatchAt, hinge: string, run: number, unit: LengthUnit): string[] {
-  const length = (metres: Metres) => `${formatLength(Math.abs(metres), unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}`;
+export function slopeStakeWords(
+  { kind, distance, overHinge }: CatchAt,
+  hinge: string,
+  run: number,
+  unit: LengthUnit,
+): string[] {
+  const length = (metres: Metres) =>
+    `${formatLength(Math.abs(metres), unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}`;
   return [
     msg('roadWords.slopeStake1In', { kind, run: Number(run.toFixed(3)) }),
     msg('roadWords.to', { length: length(distance), string: stringWords(hinge) }),
-    msg('roadWords.to2', { overHinge: overHinge >= 0 ? 'CUT' : 'FILL', length: length(overHinge), string: stringWords(hinge) }),
+    msg('roadWords.to2', {
+      overHinge: overHinge >= 0 ? 'CUT' : 'FILL',
+      length: length(overHinge),
+      string: stringWords(hinge),
+    }),
   ];
 }
 
@@ -280,11 +324,16 @@ export function slopeStakeWords({ kind, distance, overHinge }: CatchAt, hinge: s
 export function catchMoveWords(move: Metres, unit: LengthUnit, within: Metres): string {
   if (Math.abs(move) <= within) return msg('roadWords.onTheCatchPointTheSlopeMeets');
   const length = `${formatLength(Math.abs(move), unit, 2)} ${UNIT_ABBREVIATION[unit]}`;
-  return msg('roadWords.andShootAgainTheGroundChangesOn', { move: move > 0 ? msg('roadWords.out') : msg('roadWords.in'), length });
+  return msg('roadWords.andShootAgainTheGroundChangesOn', {
+    move: move > 0 ? msg('roadWords.out') : msg('roadWords.in'),
+    length,
+  });
 }
 
 type ReturnFault =
-  { readonly code: 'RETURN_PARALLEL' } | { readonly code: 'RETURN_OFF_THE_LINE'; readonly road: string } | { readonly code: 'RETURN_DOES_NOT_SETTLE' };
+  | { readonly code: 'RETURN_PARALLEL' }
+  | { readonly code: 'RETURN_OFF_THE_LINE'; readonly road: string }
+  | { readonly code: 'RETURN_DOES_NOT_SETTLE' };
 
 /** Why no return joins two kerbs, and what to change. */
 export function returnFaultWords(fault: ReturnFault): string {

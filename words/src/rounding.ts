@@ -1,11 +1,22 @@
 /** How finely a crew reads: what is written is rounded for them, what is kept is exact. */
-import { formatFeetInches, formatLength, lengthFromMetres, type FigureRounding, type LengthUnit, type Metres } from '@idle-marker/core';
+import {
+  formatFeetInches,
+  formatLength,
+  lengthFromMetres,
+  type FigureRounding,
+  type LengthUnit,
+  type Metres,
+} from '@idle-marker/core';
 import { msg } from './message.ts';
 import { LENGTH_DECIMALS } from './vocabulary.ts';
 
 export type Rounding = FigureRounding;
 
-const DECIMALS: Readonly<Record<Exclude<Rounding, 'sixteenth'>, number>> = { finest: LENGTH_DECIMALS, hundredth: 2, tenth: 1 };
+const DECIMALS: Readonly<Record<Exclude<Rounding, 'sixteenth'>, number>> = {
+  finest: LENGTH_DECIMALS,
+  hundredth: 2,
+  tenth: 1,
+};
 
 export const ROUNDING = (unit: LengthUnit): readonly (readonly [Rounding, string])[] =>
   unit === 'metre'

@@ -7,17 +7,38 @@ export interface School {
 }
 
 export type SchoolTopic =
-  'moves' | 'approach' | 'cutFill' | 'sides' | 'oldMarks' | 'zero' | 'along' | 'offset' | 'rounding' | 'kerb' | 'lath' | 'book' | 'heightFrom';
+  | 'moves'
+  | 'approach'
+  | 'cutFill'
+  | 'sides'
+  | 'oldMarks'
+  | 'zero'
+  | 'along'
+  | 'offset'
+  | 'rounding'
+  | 'kerb'
+  | 'lath'
+  | 'book'
+  | 'heightFrom';
 
 export const SCHOOLS: Readonly<Record<SchoolTopic, School>> = {
   moves: {
     question: msg('schools.whoseLeftAndRightAreMovesTold'),
-    schools: [msg('schools.fromTheInstrument'), msg('schools.alongTheLineThatIsSetOut'), msg('schools.asTheHelperFaces'), msg('schools.asOneFacesOneself')],
+    schools: [
+      msg('schools.fromTheInstrument'),
+      msg('schools.alongTheLineThatIsSetOut'),
+      msg('schools.asTheHelperFaces'),
+      msg('schools.asOneFacesOneself'),
+    ],
     here: msg('schools.anyOfThemChosenAtThePole'),
   },
   approach: {
     question: msg('schools.howDoesOneComeToAPoint'),
-    schools: [msg('schools.followTheFiguresUntilTheyAreZero'), msg('schools.aFewSingleShotsThenTheTape'), msg('schools.paintAllOfThemRoughlyFirstAnd')],
+    schools: [
+      msg('schools.followTheFiguresUntilTheyAreZero'),
+      msg('schools.aFewSingleShotsThenTheTape'),
+      msg('schools.paintAllOfThemRoughlyFirstAnd'),
+    ],
     here: msg('schools.chosenForEachPersonWhatIsKept'),
   },
   cutFill: {
@@ -47,7 +68,11 @@ export const SCHOOLS: Readonly<Record<SchoolTopic, School>> = {
   },
   offset: {
     question: msg('schools.howFarOffDoHubsStand'),
-    schools: [msg('schools.alwaysTheSameByTheFirmsRule'), msg('schools.byTheKindOfWork'), msg('schools.asThePlaceAllows')],
+    schools: [
+      msg('schools.alwaysTheSameByTheFirmsRule'),
+      msg('schools.byTheKindOfWork'),
+      msg('schools.asThePlaceAllows'),
+    ],
     here: msg('schools.aUsualOffsetForEachClassIn'),
   },
   kerb: {
@@ -67,19 +92,31 @@ export const SCHOOLS: Readonly<Record<SchoolTopic, School>> = {
   },
   heightFrom: {
     question: msg('schools.whereDoesAHeightComeFrom'),
-    schools: [msg('schools.aBenchmarkThroughTheStation'), msg('schools.aReceiverThatWasCalibratedToThe'), msg('schools.levelsThatAreRun')],
+    schools: [
+      msg('schools.aBenchmarkThroughTheStation'),
+      msg('schools.aReceiverThatWasCalibratedToThe'),
+      msg('schools.levelsThatAreRun'),
+    ],
     here: msg('schools.theSourceStandsBesideEveryHeightWith'),
   },
   rounding: {
     question: msg('schools.howFinelyIsAFigureWritten'),
-    schools: [msg('schools.asItWasMeasured'), msg('schools.toTheHundredthOrTenth'), msg('schools.toASixteenthOfAnInch')],
+    schools: [
+      msg('schools.asItWasMeasured'),
+      msg('schools.toTheHundredthOrTenth'),
+      msg('schools.toASixteenthOfAnInch'),
+    ],
     here: msg('schools.byPackageForWhoeverReadsItThe'),
   },
 };
 
 /** A place along a line, as the site calls it. */
 export type AlongWord = 'chainage' | 'station' | 'along';
-export const ALONG_WORD: Readonly<Record<AlongWord, string>> = { chainage: 'chainage', station: 'station', along: msg('schools.soFarAlongIt') };
+export const ALONG_WORD: Readonly<Record<AlongWord, string>> = {
+  chainage: 'chainage',
+  station: 'station',
+  along: msg('schools.soFarAlongIt'),
+};
 export const ALONG_HEAD: Readonly<Record<AlongWord, string>> = {
   chainage: msg('schools.chainage'),
   station: msg('schools.stationAlong'),

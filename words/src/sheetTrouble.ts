@@ -15,7 +15,17 @@ export const SHEET_TROUBLE = {
 type Trouble = keyof typeof SHEET_TROUBLE;
 
 /** What nobody may build from comes first. */
-const WORST_FIRST: readonly Trouble[] = ['inDoubt', 'destroyed', 'moved', 'planChanged', 'withdrawn', 'setTwice', 'stationFell', 'setAgain', 'rewritten'];
+const WORST_FIRST: readonly Trouble[] = [
+  'inDoubt',
+  'destroyed',
+  'moved',
+  'planChanged',
+  'withdrawn',
+  'setTwice',
+  'stationFell',
+  'setAgain',
+  'rewritten',
+];
 
 /** Marks by what has become of them, in one sentence. */
 export function sheetTroubleWords(marks: readonly { readonly name: string; readonly trouble: Trouble }[]): string {

@@ -12,14 +12,21 @@ export function smallLength(metres: number, unit: LengthUnit): string {
 }
 
 /** Unit in which small differences stand in tables, and how many of it a metre is. */
-export const smallUnit = (unit: LengthUnit): { readonly name: string; readonly perMetre: number; readonly decimals: number } =>
-  unit === 'metre' ? { name: 'mm', perMetre: 1000, decimals: 0 } : { name: 'ft', perMetre: lengthFromMetres(1, unit), decimals: 3 };
+export const smallUnit = (
+  unit: LengthUnit,
+): { readonly name: string; readonly perMetre: number; readonly decimals: number } =>
+  unit === 'metre'
+    ? { name: 'mm', perMetre: 1000, decimals: 0 }
+    : { name: 'ft', perMetre: lengthFromMetres(1, unit), decimals: 3 };
 
 /** As it was typed, with as many decimals as it has. */
 export const millimetres = (metres: number): number => Math.round(metres * 1e9) / 1e6;
 
 /** What a class allows, plan and height: "6 / 5 mm", "0.020 / 0.016 ft". */
-export function toleranceWords({ plan, height }: { readonly plan: number; readonly height: number }, unit: LengthUnit): string {
+export function toleranceWords(
+  { plan, height }: { readonly plan: number; readonly height: number },
+  unit: LengthUnit,
+): string {
   if (unit === 'metre') return msg('small.mm2', { millimetres: millimetres(plan), millimetres2: millimetres(height) });
   const feet = (metres: number) => lengthFromMetres(metres, unit).toFixed(3);
   return msg('small.ft2', { feet: feet(plan), feet2: feet(height) });

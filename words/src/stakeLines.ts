@@ -6,8 +6,12 @@ import { LENGTH_DECIMALS, MEANING, UNIT_ABBREVIATION } from './vocabulary.ts';
 
 /** How a mark at an angle stands to the two lines that meet there. */
 export function angleWords({ part, toCorner }: AngleMark, unit: LengthUnit): string {
-  if (part !== 'inside') return part === 'back' ? msg('stakeLines.squareToTheLineBehind') : msg('stakeLines.squareToTheLineAhead');
-  return msg('stakeLines.offBothLinesToTheCornerIt', { length: formatLength(toCorner, unit, LENGTH_DECIMALS), unitAbbreviation: UNIT_ABBREVIATION[unit] });
+  if (part !== 'inside')
+    return part === 'back' ? msg('stakeLines.squareToTheLineBehind') : msg('stakeLines.squareToTheLineAhead');
+  return msg('stakeLines.offBothLinesToTheCornerIt', {
+    length: formatLength(toCorner, unit, LENGTH_DECIMALS),
+    unitAbbreviation: UNIT_ABBREVIATION[unit],
+  });
 }
 
 /** "CUT 0.120" or "FILL 0.332" or "ON GRADE": never a bare sign. */
@@ -25,12 +29,21 @@ interface HubPlace {
   readonly alsoOffFace: readonly string[] | null;
   readonly onLine: readonly string[] | null;
   readonly road?:
-    | { readonly name: string; readonly to: string; readonly side: 'on' | 'left' | 'right'; readonly why: string; readonly angle?: AngleMark | undefined }
+    | {
+        readonly name: string;
+        readonly to: string;
+        readonly side: 'on' | 'left' | 'right';
+        readonly why: string;
+        readonly angle?: AngleMark | undefined;
+      }
     | undefined;
 }
 
 /** Where a mark stands against what it leads to: "Offset hub, 2.000 m off C5–A5, on the line A5–A1, outside face". */
-export function hubPlaceWords({ offset, corner, meaning, offFace, alsoOffFace, onLine, road }: HubPlace, unit: LengthUnit): string {
+export function hubPlaceWords(
+  { offset, corner, meaning, offFace, alsoOffFace, onLine, road }: HubPlace,
+  unit: LengthUnit,
+): string {
   if (road) {
     const string = stringWords(road.to);
     const where =
@@ -57,5 +70,11 @@ export function hubPlaceWords({ offset, corner, meaning, offFace, alsoOffFace, o
     : onLine
       ? msg('stakeLines.onTheLine', { onLine: onLine.join('–') })
       : '';
-  return msg('stakeLines.offsetHub', { length: formatLength(offset, unit, LENGTH_DECIMALS), unitAbbreviation: UNIT_ABBREVIATION[unit], off, and, what });
+  return msg('stakeLines.offsetHub', {
+    length: formatLength(offset, unit, LENGTH_DECIMALS),
+    unitAbbreviation: UNIT_ABBREVIATION[unit],
+    off,
+    and,
+    what,
+  });
 }

@@ -4,12 +4,21 @@ import { msg } from './message.ts';
 import { smallLength } from './small.ts';
 import type { StakeTextNotice } from './stakeText.ts';
 
-const SIDE: Readonly<Record<StakeSide, string>> = { front: 'front', back: 'back', left: msg('stakeNotices.leftSide'), right: msg('stakeNotices.rightSide') };
+const SIDE: Readonly<Record<StakeSide, string>> = {
+  front: 'front',
+  back: 'back',
+  left: msg('stakeNotices.leftSide'),
+  right: msg('stakeNotices.rightSide'),
+};
 
 export function stakeNoticeWords(notice: StakeNotice | StakeTextNotice, unit: LengthUnit): string {
   switch (notice.code) {
     case 'MOVED':
-      return msg('stakeNotices.hasNoRoomOnTheItGoes', { text: notice.text, side: SIDE[notice.from], side2: SIDE[notice.to] });
+      return msg('stakeNotices.hasNoRoomOnTheItGoes', {
+        text: notice.text,
+        side: SIDE[notice.from],
+        side2: SIDE[notice.to],
+      });
     case 'NO_ROOM':
       return msg('stakeNotices.hasNoRoomOnAnySideTake', { text: notice.text });
     case 'WORD_TOO_LONG':

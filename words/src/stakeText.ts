@@ -59,25 +59,39 @@ export function stakeLineWords(line: StakeLine, { convention, unit, rounding }: 
   const level = (metres: Metres) => figure(metres, rounding ?? convention.rounding.offset);
   const height = (metres: Metres) => figure(metres, rounding ?? convention.rounding.height);
   const term = (each: StakeTerm) => termWords(each, convention, words);
-  const heightOf = ({ heightReference, string }: { readonly heightReference: HeightReference; readonly string?: string }) =>
-    string === undefined ? term(heightReference) : stringForm(string, convention, words, 'gradeOf');
+  const heightOf = ({
+    heightReference,
+    string,
+  }: {
+    readonly heightReference: HeightReference;
+    readonly string?: string;
+  }) => (string === undefined ? term(heightReference) : stringForm(string, convention, words, 'gradeOf'));
   switch (line.line) {
     case 'offset':
-      return line.offset === 0 ? form.noOffset : filled(form.offset, { length: level(line.offset), offset: term('offset') });
+      return line.offset === 0
+        ? form.noOffset
+        : filled(form.offset, { length: level(line.offset), offset: term('offset') });
     case 'to':
       return filled(line.on ? form.on : form.to, { to: line.to, what: term(line.meaning) });
     case 'string':
-      return filled(line.on ? form.onLine : form.toLine, { what: stringForm(line.string, convention, words, 'partOf') });
+      return filled(line.on ? form.onLine : form.toLine, {
+        what: stringForm(line.string, convention, words, 'partOf'),
+      });
     case 'station':
       return `${line.station} ${line.road}`;
     case 'why':
       return line.why;
     case 'angle':
       // An offset from two lines that is read as the distance to the corner puts the form too near.
-      return line.part === 'inside' ? filled(form.insideAngle, { length: level(line.toCorner) }) : line.part === 'back' ? form.squareBack : form.squareAhead;
+      return line.part === 'inside'
+        ? filled(form.insideAngle, { length: level(line.toCorner) })
+        : line.part === 'back'
+          ? form.squareBack
+          : form.squareAhead;
     case 'cut':
     case 'fill':
-      if (isNothing(line.by, unit, rounding ?? convention.rounding.height)) return filled(form.onGrade, { word: convention.onGrade, what: heightOf(line) });
+      if (isNothing(line.by, unit, rounding ?? convention.rounding.height))
+        return filled(form.onGrade, { word: convention.onGrade, what: heightOf(line) });
       return filled(form.cutFill, { word: convention[line.line], length: height(line.by), what: heightOf(line) });
     case 'grade':
       return filled(form.onGrade, { word: convention.onGrade, what: heightOf(line) });
@@ -92,7 +106,10 @@ export function stakeLineWords(line: StakeLine, { convention, unit, rounding }: 
     case 'startsAt':
       return filled(form.startsAt, { point: words.point[line.point] });
     case 'tolerance':
-      return filled(form.tolerance, { plan: String(Math.round(line.plan * 1000)), height: String(Math.round(line.height * 1000)) });
+      return filled(form.tolerance, {
+        plan: String(Math.round(line.plan * 1000)),
+        height: String(Math.round(line.height * 1000)),
+      });
     case 'set':
       return filled(form.set, { day: line.day, who: line.by });
     case 'name':
@@ -107,15 +124,32 @@ export interface WrittenStake {
 
 /** What is to be noticed before a stake is written so. */
 export type StakeTextNotice =
-  | { readonly code: 'AMBIGUOUS'; readonly short: string; readonly term: StakeTerm; readonly meanings: readonly string[]; readonly better: string }
-  | { readonly code: 'ROUNDED'; readonly figure: string; readonly exact: Metres; readonly by: Metres; readonly tolerance: Metres }
+  | {
+      readonly code: 'AMBIGUOUS';
+      readonly short: string;
+      readonly term: StakeTerm;
+      readonly meanings: readonly string[];
+      readonly better: string;
+    }
+  | {
+      readonly code: 'ROUNDED';
+      readonly figure: string;
+      readonly exact: Metres;
+      readonly by: Metres;
+      readonly tolerance: Metres;
+    }
   | { readonly code: 'UNUSUAL'; readonly text: string };
 
 /** What is written on the sides of a stake, fitted to its lath, and what ought to be noticed. */
 export function writtenStake(content: StakeContent, style: StakeStyle): WrittenStake {
   const sides = stakeSides(content, style.convention);
   const written = (side: StakeSide): WrittenLine[] =>
-    sides[side].map(({ part, content: line, ruled }) => ({ part, text: stakeLineWords(line, style), ruled, unusual: 'unusual' in line && line.unusual }));
+    sides[side].map(({ part, content: line, ruled }) => ({
+      part,
+      text: stakeLineWords(line, style),
+      ruled,
+      unusual: 'unusual' in line && line.unusual,
+    }));
   const { faces, notices } = fitStake(
     { front: written('front'), back: written('back'), left: written('left'), right: written('right') },
     style.convention.lath,
@@ -127,13 +161,16 @@ export function writtenStake(content: StakeContent, style: StakeStyle): WrittenS
       ...notices,
       ...ambiguousOn(lines, style.convention),
       ...roundedPast(lines, content, style),
-      ...STAKE_SIDES.flatMap((side) => faces[side].flatMap((line) => (line.unusual ? [{ code: 'UNUSUAL' as const, text: line.text }] : []))),
+      ...STAKE_SIDES.flatMap((side) =>
+        faces[side].flatMap((line) => (line.unusual ? [{ code: 'UNUSUAL' as const, text: line.text }] : [])),
+      ),
     ],
   };
 }
 
 /** All lines in the order of writing: front, back, then the sides. */
-export const stakeTextOf = (faces: StakeFaces): string[] => STAKE_SIDES.flatMap((side) => faces[side].map((line) => line.text));
+export const stakeTextOf = (faces: StakeFaces): string[] =>
+  STAKE_SIDES.flatMap((side) => faces[side].map((line) => line.text));
 
 /** Letters that crews read in more than one way. */
 const READ_AS: Readonly<Record<string, readonly string[]>> = {
@@ -159,7 +196,8 @@ const READ_AS: Readonly<Record<string, readonly string[]>> = {
 };
 
 /** Other readings of a short form than the one that is meant; empty when there is one reading. */
-export const otherReadings = (short: string): readonly string[] => READ_AS[short.replace(/[./\s]/g, '').toUpperCase()] ?? [];
+export const otherReadings = (short: string): readonly string[] =>
+  READ_AS[short.replace(/[./\s]/g, '').toUpperCase()] ?? [];
 
 /** Terms that a line has a word for. */
 function termsOf(line: StakeLine): StakeTerm[] {
@@ -181,7 +219,10 @@ export function wordsOnStake(content: StakeContent, convention: StakeConvention)
   const found = lines.flatMap((line): WordOnStake[] => [
     ...(line.line === 'cut' || line.line === 'fill' ? [{ word: convention[line.line], means: line.line }] : []),
     ...(line.line === 'grade' ? [{ word: convention.onGrade, means: 'onGrade' as const }] : []),
-    ...(line.line === 'offset' && line.offset === 0 ? [] : termsOf(line)).map((term) => ({ word: termWords(term, convention, words), means: term })),
+    ...(line.line === 'offset' && line.offset === 0 ? [] : termsOf(line)).map((term) => ({
+      word: termWords(term, convention, words),
+      means: term,
+    })),
   ]);
   return found.filter(({ means }, i) => found.findIndex((each) => each.means === means) === i);
 }
@@ -191,12 +232,18 @@ function ambiguousOn(lines: readonly StakeLine[], convention: StakeConvention): 
   const used = new Set<StakeTerm>(lines.flatMap(termsOf));
   return convention.abbreviations.flatMap(({ term, short }) => {
     const meanings = otherReadings(short);
-    return used.has(term) && meanings.length > 1 ? [{ code: 'AMBIGUOUS' as const, short, term, meanings, better: ENGLISH.term[term] }] : [];
+    return used.has(term) && meanings.length > 1
+      ? [{ code: 'AMBIGUOUS' as const, short, term, meanings, better: ENGLISH.term[term] }]
+      : [];
   });
 }
 
 /** Figures that are written farther off than the mark may be. */
-function roundedPast(lines: readonly StakeLine[], { tolerance }: StakeContent, { convention, unit, rounding }: StakeStyle): StakeTextNotice[] {
+function roundedPast(
+  lines: readonly StakeLine[],
+  { tolerance }: StakeContent,
+  { convention, unit, rounding }: StakeStyle,
+): StakeTextNotice[] {
   if (!tolerance) return [];
   return lines.flatMap((line): StakeTextNotice[] => {
     const [exact, allowed, as] =
@@ -207,7 +254,9 @@ function roundedPast(lines: readonly StakeLine[], { tolerance }: StakeContent, {
           : [null, 0, 'finest' as const];
     if (exact === null) return [];
     const by = Math.abs(roundedLength(exact, unit, as) - exact);
-    return by > allowed ? [{ code: 'ROUNDED', figure: writtenLength(exact, unit, as), exact, by, tolerance: allowed }] : [];
+    return by > allowed
+      ? [{ code: 'ROUNDED', figure: writtenLength(exact, unit, as), exact, by, tolerance: allowed }]
+      : [];
   });
 }
 

@@ -20,7 +20,9 @@ export function stationErrorSentence(error: StationError): string {
     case 'INVALID_SLOPE':
       return msg('stationErrors.aSlopeDistanceOfMCantBe', { length: formatLength(error.slope, 'metre', 3) });
     case 'INVALID_ZENITH':
-      return error.face === 1 ? msg('stationErrors.theZenithAngleMustLieBetween0') : msg('stationErrors.theZenithAngleMustLieBetween180');
+      return error.face === 1
+        ? msg('stationErrors.theZenithAngleMustLieBetween0')
+        : msg('stationErrors.theZenithAngleMustLieBetween180');
     case 'MISSING_COORDINATES':
       return error.listed
         ? msg('stationErrors.hasNoCoordinatesInPlanLeaveIt', { name: error.name })

@@ -8,7 +8,14 @@ export function tapeBackWords(pair: TapedPair | null, point: string, unit: Lengt
   if (pair === null) return [filled(tape.none, { point })];
   const length = (metres: number) => `${formatLength(metres, unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}`;
   const { a, b, tapes, good } = pair;
-  const facts = { point, a: a.name, b: b.name, fromA: length(tapes.fromA), fromB: length(tapes.fromB), apart: length(tapes.apart) };
+  const facts = {
+    point,
+    a: a.name,
+    b: b.name,
+    fromA: length(tapes.fromA),
+    fromB: length(tapes.fromB),
+    apart: length(tapes.apart),
+  };
   const check = filled(tape.check, facts);
   switch (tapes.side) {
     case 'between':

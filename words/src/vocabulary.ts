@@ -1,9 +1,24 @@
 /** Names of things, as they are said on screens, stakes and sheets. */
-import type { CornerMeaning, HeightFrom, HeightReference, LengthUnit, Standing, StandingReason } from '@idle-marker/core';
+import type {
+  CornerMeaning,
+  HeightFrom,
+  HeightReference,
+  LengthUnit,
+  Standing,
+  StandingReason,
+} from '@idle-marker/core';
 import { msg } from './message.ts';
 
-export const UNIT_ABBREVIATION: Readonly<Record<LengthUnit, string>> = { metre: 'm', foot: 'ft', usSurveyFoot: msg('vocabulary.usFt') };
-export const UNIT_NAME: Readonly<Record<LengthUnit, string>> = { metre: 'metres', foot: 'feet', usSurveyFoot: msg('vocabulary.usSurveyFeet') };
+export const UNIT_ABBREVIATION: Readonly<Record<LengthUnit, string>> = {
+  metre: 'm',
+  foot: 'ft',
+  usSurveyFoot: msg('vocabulary.usFt'),
+};
+export const UNIT_NAME: Readonly<Record<LengthUnit, string>> = {
+  metre: 'metres',
+  foot: 'feet',
+  usSurveyFoot: msg('vocabulary.usSurveyFeet'),
+};
 
 /** Decimals that lengths are shown with: millimetres, or thousandths of a foot. */
 export const LENGTH_DECIMALS = 3;
@@ -106,11 +121,17 @@ const FIRMNESS_OF_KIND: Readonly<Record<ControlKind, Firmness>> = {
   tag: 'soft',
   other: 'soft',
 };
-export const FIRMNESS: Readonly<Record<Firmness, string>> = { firm: 'firm', fair: 'fair', soft: msg('vocabulary.softUseSoonReplaceByAFirm') };
+export const FIRMNESS: Readonly<Record<Firmness, string>> = {
+  firm: 'firm',
+  fair: 'fair',
+  soft: msg('vocabulary.softUseSoonReplaceByAFirm'),
+};
 
 /** From its kind, unless somebody who looked at it said otherwise. */
-export const firmnessOf = (mark: { readonly kind: ControlKind; readonly firmness?: { readonly rating: Firmness } | null }): Firmness =>
-  mark.firmness?.rating ?? FIRMNESS_OF_KIND[mark.kind];
+export const firmnessOf = (mark: {
+  readonly kind: ControlKind;
+  readonly firmness?: { readonly rating: Firmness } | null;
+}): Firmness => mark.firmness?.rating ?? FIRMNESS_OF_KIND[mark.kind];
 
 /** What was found when somebody looked for a mark. */
 export const VISIT = { found: 'found', refreshed: 'refreshed', disturbed: 'disturbed', missing: 'missing' } as const;

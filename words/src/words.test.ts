@@ -24,7 +24,10 @@ const NAMING = { nameOf: (mark: string) => mark.toUpperCase(), unit: 'metre', an
 
 describe('a small angle', () => {
   it('is in minutes and degrees, or in milligon and gon where the site reads gon', () => {
-    const at = (degrees: number) => [smallAngle(degrees * RADIANS_PER_DEGREE, 'dms'), smallAngle(-degrees * RADIANS_PER_DEGREE, 'gon')];
+    const at = (degrees: number) => [
+      smallAngle(degrees * RADIANS_PER_DEGREE, 'dms'),
+      smallAngle(-degrees * RADIANS_PER_DEGREE, 'gon'),
+    ];
     expect([0.05, 0.5, 5, 50].map(at)).toEqual([
       ['3.0′', '55.6 mgon'],
       ['30′', '556 mgon'],
@@ -38,7 +41,9 @@ describe('a small angle', () => {
 
 describe('moves', () => {
   it('say both figures with their words, and leave out what rounds to nothing', () => {
-    expect(moveWords({ up: 0.604, right: -0.118 }, 'facingInstrument', 'metre')).toBe('0.604 toward instrument, 0.118 left');
+    expect(moveWords({ up: 0.604, right: -0.118 }, 'facingInstrument', 'metre')).toBe(
+      '0.604 toward instrument, 0.118 left',
+    );
     expect(moveWords({ up: -0.604, right: 0.0004 }, 'facingInstrument', 'metre')).toBe('0.604 away from instrument');
     expect(moveWords({ up: 0.0001, right: 0 }, 'north', 'metre')).toBe('On the spot');
     expect(moveWords({ up: 0.3048, right: 0 }, 'north', 'foot')).toBe('1.000 north');
@@ -73,24 +78,50 @@ describe('judgements', () => {
   it('say what, why and what next', () => {
     const explained = (explanation: Pick<Explanation, 'points' | 'figures'>, share = 0.97) =>
       reasonWords(
-        { code: 'EXPLAINED', explanation: { ...explanation, code: explanation.figures.code } as Explanation, share, others: 4, othersWithin: 0.002 },
+        {
+          code: 'EXPLAINED',
+          explanation: { ...explanation, code: explanation.figures.code } as Explanation,
+          share,
+          others: 4,
+          othersWithin: 0.002,
+        },
         NAMING,
       );
     const off = explained({ points: ['k5'], figures: { code: 'MARK_MOVED_PLAN', dE: 0.0172, dN: 0.0172 } });
     expect(off.title).toBe('K5 does not fit the other four');
-    expect(off.text).toBe('The rest agree within 2 mm. Left out, K5 would sit 24 mm north-east of its listed place. That explains 97 % of the misfit.');
+    expect(off.text).toBe(
+      'The rest agree within 2 mm. Left out, K5 would sit 24 mm north-east of its listed place. That explains 97 % of the misfit.',
+    );
     expect(stepWords({ code: 'LEVEL_POLE', name: 'k5' }, NAMING)).toBe('Hold the pole plumb on K5, prism low.');
-    expect(explained({ points: ['k4'], figures: { code: 'MARK_MOVED_HEIGHT', dZ: -0.014 } }).text).toMatch(/It stands 14 mm lower than listed/);
-    expect(explained({ points: ['k4'], figures: { code: 'TARGET_HEIGHT', error: 0.2 } }).text).toMatch(/taken 0\.200 m too high/);
-    expect(explained({ points: [], figures: { code: 'PRISM_CONSTANT', constant: -0.03 } }).title).toBe('All distances are 30 mm too long');
-    expect(explained({ points: [], figures: { code: 'LENGTH_UNIT', factor: 0.3048 } }).title).toBe('Distances in feet were taken for metres');
-    expect(explained({ points: [], figures: { code: 'SCALE', ratio: 4e-4 } }).title).toBe('Distances are 400 ppm too short');
-    expect(explained({ points: ['k1'], figures: { code: 'DIRECTION_READING', circleError: Math.PI / 1080 } }).text).toMatch(/off by 10′/);
-    expect(explained({ points: ['k1', 'k2'], figures: { code: 'POINT_MISNAMED' } }).title).toBe('This looks like K2, not K1');
+    expect(explained({ points: ['k4'], figures: { code: 'MARK_MOVED_HEIGHT', dZ: -0.014 } }).text).toMatch(
+      /It stands 14 mm lower than listed/,
+    );
+    expect(explained({ points: ['k4'], figures: { code: 'TARGET_HEIGHT', error: 0.2 } }).text).toMatch(
+      /taken 0\.200 m too high/,
+    );
+    expect(explained({ points: [], figures: { code: 'PRISM_CONSTANT', constant: -0.03 } }).title).toBe(
+      'All distances are 30 mm too long',
+    );
+    expect(explained({ points: [], figures: { code: 'LENGTH_UNIT', factor: 0.3048 } }).title).toBe(
+      'Distances in feet were taken for metres',
+    );
+    expect(explained({ points: [], figures: { code: 'SCALE', ratio: 4e-4 } }).title).toBe(
+      'Distances are 400 ppm too short',
+    );
+    expect(
+      explained({ points: ['k1'], figures: { code: 'DIRECTION_READING', circleError: Math.PI / 1080 } }).text,
+    ).toMatch(/off by 10′/);
+    expect(explained({ points: ['k1', 'k2'], figures: { code: 'POINT_MISNAMED' } }).title).toBe(
+      'This looks like K2, not K1',
+    );
   });
 
   it('say of two explanations that fit alike what would tell them apart', () => {
-    const first = { code: 'PRISM_CONSTANT', points: [], figures: { code: 'PRISM_CONSTANT', constant: 0.01 } } as unknown as Explanation;
+    const first = {
+      code: 'PRISM_CONSTANT',
+      points: [],
+      figures: { code: 'PRISM_CONSTANT', constant: 0.01 },
+    } as unknown as Explanation;
     const second = { code: 'SCALE', points: [], figures: { code: 'SCALE', ratio: 2e-4 } } as unknown as Explanation;
     expect(reasonWords({ code: 'CANNOT_TELL', first, second, apart: { by: 'OTHER_DISTANCE' } }, NAMING).text).toBe(
       'Most likely: all distances are 10 mm too short; or distances are 200 ppm too short. A mark at a very different distance would tell: a constant is the same at all, a scale grows.',
@@ -98,10 +129,12 @@ describe('judgements', () => {
   });
 
   it('name the class’s terms that are not met', () => {
-    expect(obstacleWords({ code: 'TOO_FEW_MARKS', used: 2, needed: 4 }, NAMING)).toBe('2 places with marks used, the class asks for 4');
-    expect(obstacleWords({ code: 'PLAN_IMPRECISE', radius95: 0.0071, allowed: 0.006 }, { ...NAMING, unit: 'usSurveyFoot' })).toBe(
-      'good to 0.023 ft in plan (95 %), the class asks for 0.020 ft',
+    expect(obstacleWords({ code: 'TOO_FEW_MARKS', used: 2, needed: 4 }, NAMING)).toBe(
+      '2 places with marks used, the class asks for 4',
     );
+    expect(
+      obstacleWords({ code: 'PLAN_IMPRECISE', radius95: 0.0071, allowed: 0.006 }, { ...NAMING, unit: 'usSurveyFoot' }),
+    ).toBe('good to 0.023 ft in plan (95 %), the class asks for 0.020 ft');
     expect(smallLength(-0.0026, 'metre')).toBe('3 mm');
   });
 
@@ -110,13 +143,18 @@ describe('judgements', () => {
       'A and B are the same place, within 10 mm: sight a mark somewhere else.',
     );
     expect(stationErrorSentence({ code: 'INVALID_SLOPE', path: [], slope: 0 })).toMatch(/must be over 0/);
-    expect(stationErrorSentence({ code: 'UNDETERMINED', path: [], reason: 'imprecise' })).toMatch(/circle through the marks/);
+    expect(stationErrorSentence({ code: 'UNDETERMINED', path: [], reason: 'imprecise' })).toMatch(
+      /circle through the marks/,
+    );
   });
 });
 
 describe('proofs', () => {
   it('stop, warn or let go on', () => {
-    expect(proofVerdict('outside', 'good', true)).toMatchObject({ tone: 'brick', title: 'Stop: the proof fails in plan' });
+    expect(proofVerdict('outside', 'good', true)).toMatchObject({
+      tone: 'brick',
+      title: 'Stop: the proof fails in plan',
+    });
     expect(proofVerdict('good', 'outside', true).title).toMatch(/height$/);
     expect(proofVerdict('moreThanChance', 'good', true).tone).toBe('ochre');
     expect(proofVerdict('good', 'good', false).title).toBe('Nothing has moved since');
@@ -138,11 +176,15 @@ describe('proofs', () => {
       t: 1,
       significant: false,
     };
-    const check = { plan, height: { dZ: -0.001, sd: 0.001, w: -1, significant: false } } as Parameters<typeof proofSentence>[1];
+    const check = { plan, height: { dZ: -0.001, sd: 0.001, w: -1, significant: false } } as Parameters<
+      typeof proofSentence
+    >[1];
     expect(proofSentence('P1', check, 'good', 'good', 'metre')).toBe(
       'P1 measures 3 mm in plan (2 mm nearer, 2 mm right of the line of sight) and 1 mm below its listed height.',
     );
-    expect(proofSentence('P1', check, 'notMeasured', 'good', 'metre')).toBe('P1 measures 1 mm below its listed height.');
+    expect(proofSentence('P1', check, 'notMeasured', 'good', 'metre')).toBe(
+      'P1 measures 1 mm below its listed height.',
+    );
   });
 });
 
@@ -151,7 +193,9 @@ describe('a length that can be read in two ways', () => {
     expect(twoReadingsWords('5-6 1/2', 'metre')).toBe(
       '“5-6 1/2” can be read in two ways: 5′ 6 1/2″, which is 1.689 m, or one figure less another, −1.500 m. Write the one that is meant.',
     );
-    expect(twoReadingsWords('5-6', 'foot')).toMatch(/5′ 6″, which is 5\.500 ft, or one figure less another, −1\.000 ft/);
+    expect(twoReadingsWords('5-6', 'foot')).toMatch(
+      /5′ 6″, which is 5\.500 ft, or one figure less another, −1\.000 ft/,
+    );
     expect(twoReadingsWords('5-6 1/2', 'foot')).toBeNull();
     expect(twoReadingsWords('5.6', 'metre')).toBeNull();
   });
@@ -164,14 +208,20 @@ describe('a station that fell', () => {
   it('says why, and what to sight again in which order', () => {
     const { title, text, todo } = fallenWords(fallen, NAMING);
     expect(title).toBe('S1 is not checked by the rules of today');
-    expect(text).toMatch(/K1 and K8: A shift of any size of both together, least seen to the north or south, would go unseen\.$/);
+    expect(text).toMatch(
+      /K1 and K8: A shift of any size of both together, least seen to the north or south, would go unseen\.$/,
+    );
     expect(fallenWords({ ...fallen, worst: { ...worst, names: ['k1', 'k8', 'k9'] } }, NAMING).text).toMatch(
       /^.*K1, K8 and K9: A shift of any size of all together/,
     );
     expect(todo).toBe('Not held: sight again from a station that is checked, in this order: H2, H1.');
-    expect(fallenWords({ ...fallen, inForce: true }, NAMING).todo).toMatch(/^The instrument stands there still: sight another mark from it/);
+    expect(fallenWords({ ...fallen, inForce: true }, NAMING).todo).toMatch(
+      /^The instrument stands there still: sight another mark from it/,
+    );
     expect(fallenWords({ ...fallen, again: [] }, NAMING).todo).toMatch(/held by other evidence/);
-    expect(fallenWords({ ...fallen, again: [], set: 0, inForce: true }, NAMING).todo).toMatch(/Nothing has been set from it yet\.$/);
+    expect(fallenWords({ ...fallen, again: [], set: 0, inForce: true }, NAMING).todo).toMatch(
+      /Nothing has been set from it yet\.$/,
+    );
   });
 });
 
@@ -179,18 +229,25 @@ describe('what would go unseen', () => {
   const place = { fault: 'PLACE', names: ['c'], noticed: 1.73, effect: 0.949, at: 'station', blind: null } as const;
 
   it('is said with its size and what it would do, in the unit of the site', () => {
-    expect(unnoticedWords(place, NAMING)).toBe('A shift of up to 1.7 m would go unseen and put this station 0.95 m off.');
+    expect(unnoticedWords(place, NAMING)).toBe(
+      'A shift of up to 1.7 m would go unseen and put this station 0.95 m off.',
+    );
     expect(unnoticedWords({ ...place, at: 'work', blind: Math.PI / 4 }, { ...NAMING, unit: 'foot' })).toBe(
       'A shift of up to 5.7 ft, least seen to the north-east or south-west, would go unseen and put what is set from here up to 3.1 ft off.',
     );
-    expect(unnoticedWords({ fault: 'SCALE', names: [], noticed: 141e-6, effect: 0.0123, at: 'station', blind: null }, NAMING)).toBe(
-      'A scale that is wrong by up to 141 ppm would go unseen and put this station 12 mm off.',
-    );
+    expect(
+      unnoticedWords(
+        { fault: 'SCALE', names: [], noticed: 141e-6, effect: 0.0123, at: 'station', blind: null },
+        NAMING,
+      ),
+    ).toBe('A scale that is wrong by up to 141 ppm would go unseen and put this station 12 mm off.');
     expect(reasonWords({ code: 'HARDLY_CHECKED', of: place }, NAMING).title).toBe('C is hardly checked');
     expect(stepWords({ code: 'SIGHT_ANOTHER', name: 'k7', azimuth: (7 * Math.PI) / 4, effect: 0.012 }, NAMING)).toBe(
       'Sight another mark, best to the north-west: K7 would bring what could go unseen to 12 mm.',
     );
-    expect(stepWords({ code: 'PROVE_ON', name: null }, NAMING)).toMatch(/^No listed mark would check this station: prove it/);
+    expect(stepWords({ code: 'PROVE_ON', name: null }, NAMING)).toMatch(
+      /^No listed mark would check this station: prove it/,
+    );
   });
 
   it('is a range where it can’t be told, or nothing at all with two places', () => {
@@ -211,8 +268,14 @@ describe('what to do at the foot screws', () => {
     expect(levelStepWords({ by: 'pair', numbers: [2, 3], lifts: true })).toBe(
       'Screws 2 and 3 together, both thumbs in: seen from above 2 anticlockwise, 3 clockwise.',
     );
-    expect(levelStepWords({ by: 'pair', numbers: [2, 3], lifts: false })).toMatch(/both thumbs out: seen from above 2 clockwise, 3 anticlockwise/);
-    expect(levelStepWords({ by: 'screw', numbers: [1], lifts: false })).toBe('Screw 1 alone, anticlockwise seen from above: its corner sinks.');
-    expect(levelStepWords({ by: 'leg', numbers: [1], lifts: true })).toBe('Too far out for the screws: make leg 1 a little longer.');
+    expect(levelStepWords({ by: 'pair', numbers: [2, 3], lifts: false })).toMatch(
+      /both thumbs out: seen from above 2 clockwise, 3 anticlockwise/,
+    );
+    expect(levelStepWords({ by: 'screw', numbers: [1], lifts: false })).toBe(
+      'Screw 1 alone, anticlockwise seen from above: its corner sinks.',
+    );
+    expect(levelStepWords({ by: 'leg', numbers: [1], lifts: true })).toBe(
+      'Too far out for the screws: make leg 1 a little longer.',
+    );
   });
 });

@@ -1,6 +1,15 @@
 /** Every code has a sentence: whole, with its figures and units, and without a code or an undefined in it. */
 import { describe, expect, it } from '@jest/globals';
-import type { DesignFault, Drift, Explanation, Obstacle, Reason, SimulatorTrouble, StationError, TargetHeightNotice } from '@idle-marker/core';
+import type {
+  DesignFault,
+  Drift,
+  Explanation,
+  Obstacle,
+  Reason,
+  SimulatorTrouble,
+  StationError,
+  TargetHeightNotice,
+} from '@idle-marker/core';
 import {
   allowedRoles,
   concernWords,
@@ -65,9 +74,15 @@ describe('what stands against accepting a station', () => {
       { code: 'CANNOT_TELL', first: prism, second: moved },
       'something does not fit, and it can’t be told what: all distances are 30 mm too short, or K2 has moved',
     ],
-    [{ code: 'CANNOT_TELL', first: moved, second: null }, 'something does not fit, and it can’t be told what: K2 has moved'],
+    [
+      { code: 'CANNOT_TELL', first: moved, second: null },
+      'something does not fit, and it can’t be told what: K2 has moved',
+    ],
     [{ code: 'PLAN_UNBOUNDED' }, 'something does not fit, and it can’t be said what it is good to in plan'],
-    [{ code: 'LINE_MISFIT', name: 'Hall A–B', off: -0.05 }, 'a sight to Hall A–B lies 50 mm beside the line and is still used'],
+    [
+      { code: 'LINE_MISFIT', name: 'Hall A–B', off: -0.05 },
+      'a sight to Hall A–B lies 50 mm beside the line and is still used',
+    ],
   ];
   it.each(obstacles)('%#', (obstacle, said) => expect(obstacleWords(obstacle, NAMING)).toBe(said));
 });
@@ -75,11 +90,17 @@ describe('what stands against accepting a station', () => {
 describe('reasons', () => {
   const reasons: readonly (readonly [Reason, RegExp])[] = [
     [{ code: 'ASSUMED_DIRECTION', station: 'k1' }, /from K1 everything may be turned/],
-    [{ code: 'CARRIED_FORWARD', from: 'S1', distanceOff: 0.003, heightOff: -0.002 }, /3 mm longer and 2 mm lower than the look forward was/],
+    [
+      { code: 'CARRIED_FORWARD', from: 'S1', distanceOff: 0.003, heightOff: -0.002 },
+      /3 mm longer and 2 mm lower than the look forward was/,
+    ],
     [{ code: 'CARRIED_FORWARD', from: 'S1', distanceOff: -0.002, heightOff: null }, /2 mm shorter/],
     [{ code: 'CARRIED_FORWARD', from: 'S1', distanceOff: null, heightOff: null }, /Nothing is tested by the look back/],
     [{ code: 'ON_LINES', surplus: 0, largest: 0 }, /three give a station with nothing left over/],
-    [{ code: 'ON_LINES', surplus: 1, largest: 0.004 }, /One sight checks the others; the largest distance off a line is 4 mm/],
+    [
+      { code: 'ON_LINES', surplus: 1, largest: 0.004 },
+      /One sight checks the others; the largest distance off a line is 4 mm/,
+    ],
     [{ code: 'ON_LINES', surplus: 2, largest: 0.004 }, /Two sights check/],
     [{ code: 'NO_HEIGHT', why: 'NONE' }, /None of these marks gives a height/],
     [{ code: 'NO_HEIGHT', why: 'NOT_USED' }, /These marks have heights, and none is used/],
@@ -145,7 +166,12 @@ describe('the drift of a day', () => {
   });
 
   it.each([
-    [{ kind: 'step', from: 9, to: 10, size: 0.012, w: 6 }, 'height', /A step in height between 9:00 and 10:00/, /differ by 12 mm\./],
+    [
+      { kind: 'step', from: 9, to: 10, size: 0.012, w: 6 },
+      'height',
+      /A step in height between 9:00 and 10:00/,
+      /differ by 12 mm\./,
+    ],
     [{ kind: 'step', from: 9, to: 10, size: -0.02, w: -6 }, 'turn', /A step in direction/, /20 mm at 100 m/],
     [{ kind: 'creep', perTime: 0.004 / 3_600_000, w: 5 }, 'turn', /The direction creeps/, /By 4 mm at 100 m an hour/],
   ] as const)('%j is told with moment and size', (drift, of, title, text) => {
@@ -162,8 +188,14 @@ describe('control that wants looking after', () => {
       { code: 'WORKS', name: 'K1', work: 'Footing', kind: 'pour', on: '2031-05-20', left: 2 },
       /Footing pours over the ground there from 2031-05-20\. Only 2 usable marks/,
     ],
-    [{ code: 'WORKS', name: 'K1', work: 'Pit', kind: 'dig', on: null, left: 6 }, /Pit digs the ground there\. Measure a mark/],
-    [{ code: 'WORKS', name: 'K1', work: 'Shed', kind: 'demolish', on: null, left: 1 }, /tears down .*Only one usable mark/],
+    [
+      { code: 'WORKS', name: 'K1', work: 'Pit', kind: 'dig', on: null, left: 6 },
+      /Pit digs the ground there\. Measure a mark/,
+    ],
+    [
+      { code: 'WORKS', name: 'K1', work: 'Shed', kind: 'demolish', on: null, left: 1 },
+      /tears down .*Only one usable mark/,
+    ],
     [{ code: 'USE_SOON', name: 'K1', on: '2031-05-07', days: 0 }, /Before 2031-05-07, today/],
     [{ code: 'USE_SOON', name: 'K1', on: '2031-05-07', days: 1 }, /tomorrow/],
     [{ code: 'USE_SOON', name: 'K1', on: '2031-05-07', days: 5 }, /in 5 days/],
@@ -204,7 +236,9 @@ describe('other words', () => {
 describe('places and areas', () => {
   it('are asked about with the distance, and the reason names the area', () => {
     isWhole(placeDoubtWords({ code: 'OUTSIDE', distance: 3.216 }, 'metre'));
-    expect(placeDoubtWords({ code: 'MIRRORED', distance: 3.216 }, 'metre')).toMatch(/3\.22 m outside .* Is the side right\?$/);
+    expect(placeDoubtWords({ code: 'MIRRORED', distance: 3.216 }, 'metre')).toMatch(
+      /3\.22 m outside .* Is the side right\?$/,
+    );
     expect(hindranceWords({ name: 'Heap', how: 'inside' })).toBe('in or too near to Heap');
     expect(hindranceWords({ name: 'Heap', how: 'unseen' })).toBe('hidden from the instrument by Heap');
     expect(hindranceWords({ name: null, how: 'inside' })).toBe('inside an outline');

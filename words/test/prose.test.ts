@@ -17,9 +17,39 @@ const ELSEWHERE =
 
 /** Names that programs read: under which something is kept, and words of a road as it is typed and kept. */
 const NAMES = new Set([
-  ...['site grid', 'board begins', 'board paint', 'photos waiting', 'sources waiting', 'in use', 'control list', 'us survey', 'stops near', 'link message'],
-  ...['kerb on {}', 'back top {}', 'kerb on', 'back top', 'left kerb.back', 'left kerb.face', 'curve begins', 'slope stake', 'column face', 'as built'],
-  ...['simulated occupation {}', 'free scale {}', 'plan only {}', 'height from {}', 'idle-marker last {}', 'idle-marker road {}', 'crew page {}'],
+  ...[
+    'site grid',
+    'board begins',
+    'board paint',
+    'photos waiting',
+    'sources waiting',
+    'in use',
+    'control list',
+    'us survey',
+    'stops near',
+    'link message',
+  ],
+  ...[
+    'kerb on {}',
+    'back top {}',
+    'kerb on',
+    'back top',
+    'left kerb.back',
+    'left kerb.face',
+    'curve begins',
+    'slope stake',
+    'column face',
+    'as built',
+  ],
+  ...[
+    'simulated occupation {}',
+    'free scale {}',
+    'plan only {}',
+    'height from {}',
+    'idle-marker last {}',
+    'idle-marker road {}',
+    'crew page {}',
+  ],
   ...['request failed', 'button, a, summary', 'Idle Marker'],
 ]);
 
@@ -34,7 +64,12 @@ describe('what a person reads', () => {
   it('stands in the tables of messages, and nowhere else', () => {
     const found = sources
       .filter((file) => !ELSEWHERE.test(file))
-      .flatMap((file) => sentencesIn(file, readFileSync(join(PROJECT, file), 'utf8')).map(({ line, text }) => ({ place: `${file}:${line}`, text })))
+      .flatMap((file) =>
+        sentencesIn(file, readFileSync(join(PROJECT, file), 'utf8')).map(({ line, text }) => ({
+          place: `${file}:${line}`,
+          text,
+        })),
+      )
       .filter(({ text }) => !NAMES.has(text));
     expect(found).toEqual([]);
   });
@@ -42,12 +77,17 @@ describe('what a person reads', () => {
   it('is found where it stands in code', () => {
     const found = (code: string) => sentencesIn('a.tsx', code).map(({ text }) => text);
     expect(found('const a = <p className="flex gap-2">Set <b>it</b> again</p>;')).toEqual(['Set', 'it', 'again']);
-    expect(found('const a = <Button label="Cancel" look="primary" hint={`${n} marks wait`} />;')).toEqual(['Cancel', '{} marks wait']);
+    expect(found('const a = <Button label="Cancel" look="primary" hint={`${n} marks wait`} />;')).toEqual([
+      'Cancel',
+      '{} marks wait',
+    ]);
     expect(found("const a = { rough: 'Paint it', kind: 'on legs', b: x === 'by hand' };")).toEqual(['Paint it']);
     expect(found("db.execute('select id from site where id = ?'); useKept('line from', msg('a.b'));")).toEqual([]);
   });
 
-  const keys = Object.entries(MESSAGES).flatMap(([room, table]) => Object.entries(table).map(([key, text]) => [`${room}.${key}`, text] as const));
+  const keys = Object.entries(MESSAGES).flatMap(([room, table]) =>
+    Object.entries(table).map(([key, text]) => [`${room}.${key}`, text] as const),
+  );
 
   it('is a message that can be put together', () => {
     const faulty = keys.filter(([, text]) => {
@@ -63,7 +103,11 @@ describe('what a person reads', () => {
 
   it('is used', () => {
     const used = new Set(
-      sources.flatMap((file) => [...readFileSync(join(PROJECT, file), 'utf8').matchAll(/\b(?:msg|rich)\(\s*'([\w.]+)'/g)].map(([, key]) => key!)),
+      sources.flatMap((file) =>
+        [...readFileSync(join(PROJECT, file), 'utf8').matchAll(/\b(?:msg|rich)\(\s*'([\w.]+)'/g)].map(
+          ([, key]) => key!,
+        ),
+      ),
     );
     expect(keys.map(([key]) => key).filter((key) => !used.has(key))).toEqual([]);
   });

@@ -105,7 +105,10 @@ describe('sentences', () => {
   it('are said for every drawing that can’t be read', () => {
     for (const error of [
       { code: 'EMPTY_DRAWING', leftOut: [] },
-      { code: 'EMPTY_DRAWING', leftOut: Array.from({ length: 8 }, (_, i) => ({ what: 'HATCH', layer: `L${i}`, count: 2 })) },
+      {
+        code: 'EMPTY_DRAWING',
+        leftOut: Array.from({ length: 8 }, (_, i) => ({ what: 'HATCH', layer: `L${i}`, count: 2 })),
+      },
       { code: 'NOT_A_DRAWING', detail: 'it has no sections' },
       { code: 'BINARY_DRAWING' },
       { code: 'PACKED_DRAWING' },
@@ -124,15 +127,32 @@ describe('sentences', () => {
 });
 
 describe('where a hub stands', () => {
-  const hub = { offset: 2, corner: 'A5', meaning: 'outsideFace', offFace: ['C5', 'A5'], alsoOffFace: null, onLine: ['A5', 'A1'] } as const;
+  const hub = {
+    offset: 2,
+    corner: 'A5',
+    meaning: 'outsideFace',
+    offFace: ['C5', 'A5'],
+    alsoOffFace: null,
+    onLine: ['A5', 'A1'],
+  } as const;
 
   it('is said for every kind of hub', () => {
     expect(hubPlaceWords(hub, 'metre')).toBe('Offset hub, 2.000 m off C5–A5, on the line A5–A1, outside face');
-    expect(hubPlaceWords({ ...hub, offFace: null, onLine: null, corner: 'P7' }, 'metre')).toBe('Offset hub, 2.000 m beside P7, outside face');
-    expect(hubPlaceWords({ ...hub, onLine: null, alsoOffFace: ['D4', 'C4'] }, 'metre')).toBe('Offset hub, 2.000 m off C5–A5 and D4–C4, outside face');
-    expect(hubPlaceWords({ ...hub, offFace: null, meaning: 'gridLine' }, 'metre')).toBe('Offset hub, 2.000 m beyond A5, on the line A5–A1, grid line');
-    expect(hubPlaceWords({ ...hub, offset: 0, offFace: null, onLine: null }, 'metre')).toBe('On A5 itself, outside face');
-    expect(hubPlaceWords({ ...hub, offset: (10 * 1200) / 3937 }, 'usSurveyFoot')).toMatch(/^Offset hub, 10\.000 US ft off/);
+    expect(hubPlaceWords({ ...hub, offFace: null, onLine: null, corner: 'P7' }, 'metre')).toBe(
+      'Offset hub, 2.000 m beside P7, outside face',
+    );
+    expect(hubPlaceWords({ ...hub, onLine: null, alsoOffFace: ['D4', 'C4'] }, 'metre')).toBe(
+      'Offset hub, 2.000 m off C5–A5 and D4–C4, outside face',
+    );
+    expect(hubPlaceWords({ ...hub, offFace: null, meaning: 'gridLine' }, 'metre')).toBe(
+      'Offset hub, 2.000 m beyond A5, on the line A5–A1, grid line',
+    );
+    expect(hubPlaceWords({ ...hub, offset: 0, offFace: null, onLine: null }, 'metre')).toBe(
+      'On A5 itself, outside face',
+    );
+    expect(hubPlaceWords({ ...hub, offset: (10 * 1200) / 3937 }, 'usSurveyFoot')).toMatch(
+      /^Offset hub, 10\.000 US ft off/,
+    );
   });
 });
 
@@ -146,7 +166,9 @@ describe('what is called out', () => {
   });
 
   it('tells a hub that is out, with what is allowed', () => {
-    expect(hubOutsideWords(0.0084, 0.006, 'metre')).toBe('The driven hub is 8 mm off, the class allows 6 mm. Pull it and set it again.');
+    expect(hubOutsideWords(0.0084, 0.006, 'metre')).toBe(
+      'The driven hub is 8 mm off, the class allows 6 mm. Pull it and set it again.',
+    );
   });
 
   it('coaches only who needs many shots', () => {

@@ -1,7 +1,24 @@
 /** What is written on a stake, under each of the conventions that ship and under one that was adapted. */
 import { describe, expect, it } from '@jest/globals';
-import { conventionFaults, fitStake, roomOn, SHIPPED_CONVENTIONS, type StakeContent, type StakeConvention, type StakeReading } from '@idle-marker/core';
-import { crewWords, LANGUAGES, otherReadings, readingSentences, stakeTextOf, wordsOnStake, writtenStake, type CrewWords } from '../src/index.ts';
+import {
+  conventionFaults,
+  fitStake,
+  roomOn,
+  SHIPPED_CONVENTIONS,
+  type StakeContent,
+  type StakeConvention,
+  type StakeReading,
+} from '@idle-marker/core';
+import {
+  crewWords,
+  LANGUAGES,
+  otherReadings,
+  readingSentences,
+  stakeTextOf,
+  wordsOnStake,
+  writtenStake,
+  type CrewWords,
+} from '../src/index.ts';
 
 const HALL: StakeContent = {
   name: 'TH-B3',
@@ -51,14 +68,22 @@ const SPOT: StakeReading = {
   tolerance: null,
   rounding: { offset: 'finest', height: 'finest' },
 };
-const write = (content: StakeContent, convention: StakeConvention, rounding?: 'tenth' | 'hundredth' | 'sixteenth', unit: 'metre' | 'foot' = 'metre') =>
-  writtenStake(content, { convention, unit, rounding });
+const write = (
+  content: StakeContent,
+  convention: StakeConvention,
+  rounding?: 'tenth' | 'hundredth' | 'sixteenth',
+  unit: 'metre' | 'foot' = 'metre',
+) => writtenStake(content, { convention, unit, rounding });
 const { plainWords, shortForms, kerbFace, kerbBack, pegLevels, buildingGrid, steelMarks } = SHIPPED_CONVENTIONS;
 
 describe('a stake', () => {
   it('is written from the mark as set, in plain words', () => {
     const { faces, notices } = write(HALL, plainWords);
-    expect(faces.front.map(({ text }) => text)).toEqual(['2.004 m offset', 'to B3, outside face', 'FILL 0.332 m to finished floor']);
+    expect(faces.front.map(({ text }) => text)).toEqual([
+      '2.004 m offset',
+      'to B3, outside face',
+      'FILL 0.332 m to finished floor',
+    ]);
     expect(faces.front[0]!.ruled).toBe(true);
     expect(faces.back.map(({ text }) => text)).toEqual(['TH-B3', 'hub 5.918 m', 'design 6.250 m']);
     expect(notices).toEqual([]);
@@ -80,9 +105,14 @@ describe('a stake', () => {
   });
   it('says grade, no height, and that the mark stands on the thing itself', () => {
     expect(stakeTextOf(write({ ...HALL, cutFill: 0.0004 }, plainWords).faces)).toContain('ON GRADE, finished floor');
-    expect(stakeTextOf(write({ ...HALL, cutFill: 0.004 }, plainWords, 'hundredth').faces)).toContain('ON GRADE, finished floor');
+    expect(stakeTextOf(write({ ...HALL, cutFill: 0.004 }, plainWords, 'hundredth').faces)).toContain(
+      'ON GRADE, finished floor',
+    );
     expect(stakeTextOf(write({ ...HALL, cutFill: null, hubZ: null }, plainWords).faces)).toContain('no height');
-    expect(stakeTextOf(write({ ...HALL, offset: 0, offsetAsSet: 0 }, plainWords).faces).slice(0, 2)).toEqual(['no offset', 'on B3, outside face']);
+    expect(stakeTextOf(write({ ...HALL, offset: 0, offsetAsSet: 0 }, plainWords).faces).slice(0, 2)).toEqual([
+      'no offset',
+      'on B3, outside face',
+    ]);
   });
   it('stands for two features', () => {
     const both = { ...HALL, also: { cutFill: 1.6, heightReference: 'underside' as const } };
@@ -114,18 +144,30 @@ describe('a stake', () => {
     expect(faces.left.map(({ text }) => text)).toEqual(['FIN 6.250']);
   });
   it('of a grid and of steel has what belongs there', () => {
-    expect(stakeTextOf(write(HALL, buildingGrid).faces)).toEqual(expect.arrayContaining(['Ticket hall', 'within 6 / 5 mm', 'to B3, OUT F']));
-    expect(stakeTextOf(write({ ...HALL, offset: 0, point: 'crossing' }, steelMarks).faces)).toContain('figures start at the crossing of the lines');
+    expect(stakeTextOf(write(HALL, buildingGrid).faces)).toEqual(
+      expect.arrayContaining(['Ticket hall', 'within 6 / 5 mm', 'to B3, OUT F']),
+    );
+    expect(stakeTextOf(write({ ...HALL, offset: 0, point: 'crossing' }, steelMarks).faces)).toContain(
+      'figures start at the crossing of the lines',
+    );
   });
   it('can be in another language from its first to its last word', () => {
     const spanish: StakeConvention = { ...plainWords, languages: ['es'], cut: 'CORTE', fill: 'RELLENO' };
-    expect(write(HALL, spanish).faces.front.map(({ text }) => text)).toEqual(['2.004 m distancia', 'a B3, cara exterior', 'RELLENO 0.332 m a piso terminado']);
+    expect(write(HALL, spanish).faces.front.map(({ text }) => text)).toEqual([
+      '2.004 m distancia',
+      'a B3, cara exterior',
+      'RELLENO 0.332 m a piso terminado',
+    ]);
   });
 });
 
 describe('what is noticed', () => {
   it('letters with two meanings, with the word to write instead', () => {
-    const bc: StakeConvention = { ...kerbFace, abbreviations: [{ term: 'back', short: 'B.C.' }], usual: { offsetTo: [], heightTo: [] } };
+    const bc: StakeConvention = {
+      ...kerbFace,
+      abbreviations: [{ term: 'back', short: 'B.C.' }],
+      usual: { offsetTo: [], heightTo: [] },
+    };
     const back = { ...KERB, road: { ...KERB.road!, to: 'left kerb.back' } };
     expect(write(back, bc).notices).toContainEqual({
       code: 'AMBIGUOUS',
@@ -139,7 +181,13 @@ describe('what is noticed', () => {
   });
   it('a figure that is rounded past the tolerance', () => {
     const tenth = write({ ...HALL, cutFill: 0.332 }, plainWords, 'tenth');
-    expect(tenth.notices).toContainEqual({ code: 'ROUNDED', figure: '0.3', exact: 0.332, by: expect.closeTo(0.032, 9), tolerance: 0.005 });
+    expect(tenth.notices).toContainEqual({
+      code: 'ROUNDED',
+      figure: '0.3',
+      exact: 0.332,
+      by: expect.closeTo(0.032, 9),
+      tolerance: 0.005,
+    });
     expect(write({ ...HALL, cutFill: 0.332 }, plainWords, 'hundredth').notices).toEqual([]);
   });
   it('none of the conventions that ship has letters that can be misread, or is at fault', () => {
@@ -147,7 +195,9 @@ describe('what is noticed', () => {
       expect(conventionFaults(convention)).toEqual([]);
       for (const { short } of convention.abbreviations) expect([short, otherReadings(short)]).toEqual([short, []]);
       for (const content of [HALL, KERB])
-        expect(write(content, convention).notices.filter(({ code }) => code === 'WORD_TOO_LONG' || code === 'NO_ROOM')).toEqual([]);
+        expect(
+          write(content, convention).notices.filter(({ code }) => code === 'WORD_TOO_LONG' || code === 'NO_ROOM'),
+        ).toEqual([]);
     }
   });
 });
@@ -161,9 +211,19 @@ describe('the room on a lath', () => {
     expect(roomOn({ ...small, writing: 'along' })).toEqual({ lines: 3, characters: 17 });
   });
   it('is kept: what does not fit goes to a side, and from there to the back, and is told', () => {
-    const sides = { front: [line('one two'), line('three four five six'), line('seven'), line('eight'), line('nine ten')], back: [], left: [], right: [] };
+    const sides = {
+      front: [line('one two'), line('three four five six'), line('seven'), line('eight'), line('nine ten')],
+      back: [],
+      left: [],
+      right: [],
+    };
     const { faces, notices } = fitStake(sides, small);
-    expect(faces.front.map(({ rows }) => rows)).toEqual([['one two'], ['three', 'four five', 'six'], ['seven'], ['eight']]);
+    expect(faces.front.map(({ rows }) => rows)).toEqual([
+      ['one two'],
+      ['three', 'four five', 'six'],
+      ['seven'],
+      ['eight'],
+    ]);
     expect(faces.right.map(({ text }) => text)).toEqual(['nine ten']);
     expect(notices).toEqual([{ code: 'MOVED', text: 'nine ten', from: 'front', to: 'right' }]);
   });
@@ -179,7 +239,8 @@ describe('the room on a lath', () => {
 });
 
 describe('a convention', () => {
-  const codes = (change: Partial<StakeConvention>) => conventionFaults({ ...plainWords, ...change }).map(({ code }) => code);
+  const codes = (change: Partial<StakeConvention>) =>
+    conventionFaults({ ...plainWords, ...change }).map(({ code }) => code);
   it('is refused where its stakes could not be read rightly', () => {
     expect(codes({ cut: '−' })).toEqual(['NO_LETTER']);
     expect(codes({ cut: 'Grade', fill: 'GRADE ' })).toEqual(['CUT_IS_FILL']);
@@ -200,7 +261,10 @@ describe('a convention', () => {
 
 describe('words on a stake', () => {
   const told = (content: StakeContent, convention: StakeConvention, code: string) =>
-    readingSentences({ ...SPOT, words: wordsOnStake(content, convention) }, { words: crewWords(code), unit: 'metre', standing: 'held', who: 'Mara' })
+    readingSentences(
+      { ...SPOT, words: wordsOnStake(content, convention) },
+      { words: crewWords(code), unit: 'metre', standing: 'held', who: 'Mara' },
+    )
       .map(({ text }) => text)
       .find((text) => / = /.test(text));
   it('are explained to who reads other words, and to nobody else', () => {
@@ -208,7 +272,9 @@ describe('words on a stake', () => {
     expect(told(HALL, plainWords, 'es')).toBe(
       'En la estaca dice: offset = distancia; outside face = cara exterior; FILL = RELLENO; finished floor = piso terminado; hub = estaca; design = proyecto.',
     );
-    expect(told({ ...HALL, cutFill: 0.12 }, shortForms, 'en')).toBe('On the stake: O/S = offset; FFL = finished floor.');
+    expect(told({ ...HALL, cutFill: 0.12 }, shortForms, 'en')).toBe(
+      'On the stake: O/S = offset; FFL = finished floor.',
+    );
     expect(told({ ...HALL, cutFill: 0.12 }, { ...plainWords, cut: 'DIG' }, 'en')).toBe('On the stake: DIG = CUT.');
     expect(told(KERB, kerbFace, 'en')).toMatch(/= face of kerb; .*= top of kerb/);
     expect(told({ ...HALL, offset: 0, offsetAsSet: 0, cutFill: null }, shortForms, 'en')).toBeUndefined();
@@ -219,7 +285,9 @@ describe('the languages', () => {
   const braces = (text: string) => [...text.matchAll(/\{(\w+)\}/g)].map(([, name]) => name!).sort();
   const leaves = (table: object, path = ''): [string, string][] =>
     Object.entries(table).flatMap(([key, value]) =>
-      typeof value === 'string' ? [[`${path}/${key}`, value] as [string, string]] : leaves(value as object, `${path}/${key}`),
+      typeof value === 'string'
+        ? [[`${path}/${key}`, value] as [string, string]]
+        : leaves(value as object, `${path}/${key}`),
     );
 
   it('say the same figures in every sentence, and nothing is left empty', () => {
@@ -231,15 +299,24 @@ describe('the languages', () => {
         expect(text.trim()).not.toBe('');
         // English has no list of its own colours.
         if (path.includes('colours')) continue;
-        expect([table.code, path, new Set(braces(text))]).toEqual([table.code, path, new Set(braces(first.get(path)!))]);
+        expect([table.code, path, new Set(braces(text))]).toEqual([
+          table.code,
+          path,
+          new Set(braces(first.get(path)!)),
+        ]);
       }
   });
   it('name the colours of the shipped conventions, and leave what was typed otherwise', () => {
     const spanish = crewWords('es');
-    const shipped = Object.values(SHIPPED_CONVENTIONS).flatMap((each) => each.colours.flatMap(({ ribbon, paint }) => [ribbon, paint].filter(Boolean)));
+    const shipped = Object.values(SHIPPED_CONVENTIONS).flatMap((each) =>
+      each.colours.flatMap(({ ribbon, paint }) => [ribbon, paint].filter(Boolean)),
+    );
     expect(shipped.filter((each) => !(each in spanish.reading.colours))).toEqual([]);
     const said = (ribbon: string) =>
-      readingSentences({ ...SPOT, colours: { ribbon, paint: '' } }, { words: spanish, unit: 'metre', standing: 'held', who: 'Mara' }).map(({ text }) => text);
+      readingSentences(
+        { ...SPOT, colours: { ribbon, paint: '' } },
+        { words: spanish, unit: 'metre', standing: 'held', who: 'Mara' },
+      ).map(({ text }) => text);
     expect(said('Orange ')).toContain('Cinta: naranja. Pintura: –.');
     expect(said('teal stripes')).toContain('Cinta: teal stripes. Pintura: –.');
   });

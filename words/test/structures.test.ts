@@ -53,18 +53,34 @@ describe('a column', () => {
     level,
     place: { e: off, n, z: level === 'low' ? 1 : 3.5 },
   });
-  const about = { line: 'A', azimuth: 0, crossing: '2', crossingAlong: 5, tolerance: 0.005, unit: 'metre', angleUnit: 'dms' } as const;
-  const said = (shots: readonly FaceShot[], width: number | null) => faceWords(faceAgainstLine({ line, shots, targetOffset: 0, width })!, about);
+  const about = {
+    line: 'A',
+    azimuth: 0,
+    crossing: '2',
+    crossingAlong: 5,
+    tolerance: 0.005,
+    unit: 'metre',
+    angleUnit: 'dms',
+  } as const;
+  const said = (shots: readonly FaceShot[], width: number | null) =>
+    faceWords(faceAgainstLine({ line, shots, targetOffset: 0, width })!, about);
 
   it('that stands where it should is called so, with what to write', () => {
     const judged = said([shot('first', 0.151, 4.85), shot('second', 0.151, 5.15)], 0.3);
-    expect(judged).toMatchObject({ tone: 'good', title: 'Column A-2 stands where it should', write: ['face 0.151 to line A', 'line A is west of here'] });
+    expect(judged).toMatchObject({
+      tone: 'good',
+      title: 'Column A-2 stands where it should',
+      write: ['face 0.151 to line A', 'line A is west of here'],
+    });
     expect(judged.lines.join(' ')).toBe(
       'The face stands 0.151 m east of line A. Its middle is on line A within 1 mm. Both edges agree within 1 mm. It is centred on line 2 within 1 mm.',
     );
   });
   it('that does not is told by its faults, each with its side', () => {
-    const judged = said([shot('first', 0.15, 4.86), shot('second', 0.172, 5.16), shot('first', 0.161, 4.86, 'high')], 0.3);
+    const judged = said(
+      [shot('first', 0.15, 4.86), shot('second', 0.172, 5.16), shot('first', 0.161, 4.86, 'high')],
+      0.3,
+    );
     expect(judged.title).toBe('Column A-2: off line, twisted, off line 2, leaning');
     expect(judged.lines.join(' ')).toMatch(
       /11 mm east of line A\. It is twisted by 4\.19°: the edge to the north stands 22 mm farther east\. Along the line it is 10 mm north of line 2\. It leans 11 mm to the east over 2\.50 m\./,
@@ -84,7 +100,9 @@ describe('bolts', () => {
     { name: '4', design: { e: 0, n: 1 } },
   ];
   const fit = (off: (i: number) => { e: number; n: number }) => {
-    const found = fitPattern(design.map((point, i) => ({ ...point, built: { e: point.design.e + off(i).e, n: point.design.n + off(i).n } })));
+    const found = fitPattern(
+      design.map((point, i) => ({ ...point, built: { e: point.design.e + off(i).e, n: point.design.n + off(i).n } })),
+    );
     if (!found.ok) throw new Error(found.error.code);
     return found.value;
   };
@@ -120,7 +138,9 @@ describe('bolts', () => {
         0.004,
         { lengthUnit: 'metre', angleUnit: 'dms' },
       ).text,
-    ).toBe('As a whole the 4 bolts lie 20 mm east, not turned; 1 is then left 0 mm from its place in the pattern. Allowed are 4 mm.');
+    ).toBe(
+      'As a whole the 4 bolts lie 20 mm east, not turned; 1 is then left 0 mm from its place in the pattern. Allowed are 4 mm.',
+    );
   });
 });
 
@@ -148,12 +168,11 @@ describe('a driven hub', () => {
 describe('figures for a crew', () => {
   it('are rounded for whoever reads them', () => {
     const feet = 1.0521 * FOOT;
-    expect(['finest', 'hundredth', 'tenth', 'sixteenth'].map((rounding) => writtenLength(feet, 'foot', rounding as 'finest'))).toEqual([
-      '1.052',
-      '1.05',
-      '1.1',
-      '1′ 0 5/8″',
-    ]);
+    expect(
+      ['finest', 'hundredth', 'tenth', 'sixteenth'].map((rounding) =>
+        writtenLength(feet, 'foot', rounding as 'finest'),
+      ),
+    ).toEqual(['1.052', '1.05', '1.1', '1′ 0 5/8″']);
     expect(ROUNDING('metre').map(([rounding]) => rounding)).toEqual(['finest', 'hundredth']);
     expect(cutFillWords(-0.0208 * FOOT, 'foot', 'sixteenth')).toBe('FILL 0′ 0 1/4″');
     expect(cutFillWords(0.002 * FOOT, 'foot', 'hundredth')).toBe('ON GRADE');

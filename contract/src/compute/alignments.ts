@@ -35,7 +35,10 @@ const azimuthDeg = (radians: number): number => deg(wrapTurn(radians));
 const Plan = Type.Object({ e: Type.Number(), n: Type.Number() });
 
 /** A kind that is computed from the design file of its case. */
-const fromFile = <S extends TSchema>(schema: S, run: (input: Static<S>, file: DesignFile) => Result<object, KindError>): Kind => ({
+const fromFile = <S extends TSchema>(
+  schema: S,
+  run: (input: Static<S>, file: DesignFile) => Result<object, KindError>,
+): Kind => ({
   schema,
   run: (input: Static<S>, files: CaseFiles) => {
     const file = designFileOf(files);
@@ -47,14 +50,25 @@ const fromFile = <S extends TSchema>(schema: S, run: (input: Static<S>, file: De
 });
 
 /** One of a list by its name, or an error that tells which there are. */
-function named<T extends { readonly name: string }>(list: readonly T[], name: string, field: string, what: string): Result<T, KindError> {
+function named<T extends { readonly name: string }>(
+  list: readonly T[],
+  name: string,
+  field: string,
+  what: string,
+): Result<T, KindError> {
   const found = list.find((each) => each.name === name);
   if (found) return ok(found);
-  const known = list.length === 0 ? msg('validation.itHasNone') : msg('validation.itHas', { list: list.map((each) => each.name).join(', ') });
+  const known =
+    list.length === 0
+      ? msg('validation.itHasNone')
+      : msg('validation.itHas', { list: list.map((each) => each.name).join(', ') });
   return fail({ code: 'NOT_IN_FILE', path: [field], message: msg('validation.theFileHasNo', { what, name, known }) });
 }
 
-function alignmentIn(file: DesignFile, name: string): Result<DesignFile['alignments'][number] & { readonly alignment: Alignment }, KindError> {
+function alignmentIn(
+  file: DesignFile,
+  name: string,
+): Result<DesignFile['alignments'][number] & { readonly alignment: Alignment }, KindError> {
   const found = named(file.alignments, name, 'alignmentName', 'alignment');
   if (!found.ok) return found;
   const alignment = alignmentOf(found.value.definition);
@@ -73,7 +87,9 @@ function profileIn(alignment: DesignFile['alignments'][number], name: string): R
 const horizontalKind = fromFile(
   Type.Object({
     alignmentName: Type.String(),
-    stationOffsets: Type.Array(Type.Object({ station: Type.Number(), offset: Type.Number(), skewDeg: Type.Optional(Type.Number()) })),
+    stationOffsets: Type.Array(
+      Type.Object({ station: Type.Number(), offset: Type.Number(), skewDeg: Type.Optional(Type.Number()) }),
+    ),
     points: Type.Array(Plan),
     corridorWidth: Type.Number({ minimum: 0 }),
     displayedStations: Type.Array(Type.Number()),
@@ -114,40 +130,62 @@ const horizontalKind = fromFile(
         }));
         const { offset, distance } = against;
         return 'station' in against
-          ? { status: against.status, station: against.station, ...shown(against.station), offset, extension: null, distance, feet }
-          : { status: against.status, station: null, displayedStation: null, region: null, offset, extension: against.extension, distance, feet };
+          ? {
+              status: against.status,
+              station: against.station,
+              ...shown(against.station),
+              offset,
+              extension: null,
+              distance,
+              feet,
+            }
+          : {
+              status: against.status,
+              station: null,
+              displayedStation: null,
+              region: null,
+              offset,
+              extension: against.extension,
+              distance,
+              feet,
+            };
       }),
-      internalStations: input.displayedStations.map((displayed) => stationsShown(alignment, displayed).map(({ station }) => station)),
+      internalStations: input.displayedStations.map((displayed) =>
+        stationsShown(alignment, displayed).map(({ station }) => station),
+      ),
     });
   },
 );
 
-const verticalKind = fromFile(Type.Object({ alignmentName: Type.String(), profileName: Type.String(), stations: Type.Array(Type.Number()) }), (input, file) => {
-  const found = alignmentIn(file, input.alignmentName);
-  if (!found.ok) return found;
-  const profile = profileIn(found.value, input.profileName);
-  if (!profile.ok) return profile;
-  return ok({
-    profileStart: profile.value.start,
-    profileEnd: profile.value.end,
-    elevations: input.stations.map((station) => {
-      const at = profileAt(profile.value, station);
-      return at && { z: at.z, gradePercent: at.grade * 100 };
-    }),
-    verticalCurves: profile.value.curves.map(({ kind, begin, intersection, end, gradeIn, gradeOut }) => ({
-      type: kind,
-      pvcStation: begin.station,
-      pvcZ: begin.z,
-      pviStation: intersection.station,
-      pviZ: intersection.z,
-      pvtStation: end.station,
-      pvtZ: end.z,
-      gradeInPercent: gradeIn * 100,
-      gradeOutPercent: gradeOut * 100,
-    })),
-    extremes: profileExtremes(profile.value).map(({ kind, station, z }) => ({ type: kind, station, z })),
-  });
-});
+const verticalKind = fromFile(
+  Type.Object({ alignmentName: Type.String(), profileName: Type.String(), stations: Type.Array(Type.Number()) }),
+  (input, file) => {
+    const found = alignmentIn(file, input.alignmentName);
+    if (!found.ok) return found;
+    const profile = profileIn(found.value, input.profileName);
+    if (!profile.ok) return profile;
+    return ok({
+      profileStart: profile.value.start,
+      profileEnd: profile.value.end,
+      elevations: input.stations.map((station) => {
+        const at = profileAt(profile.value, station);
+        return at && { z: at.z, gradePercent: at.grade * 100 };
+      }),
+      verticalCurves: profile.value.curves.map(({ kind, begin, intersection, end, gradeIn, gradeOut }) => ({
+        type: kind,
+        pvcStation: begin.station,
+        pvcZ: begin.z,
+        pviStation: intersection.station,
+        pviZ: intersection.z,
+        pvtStation: end.station,
+        pvtZ: end.z,
+        gradeInPercent: gradeIn * 100,
+        gradeOutPercent: gradeOut * 100,
+      })),
+      extremes: profileExtremes(profile.value).map(({ kind, station, z }) => ({ type: kind, station, z })),
+    });
+  },
+);
 
 const Table = Type.Array(Type.Object({ station: Type.Number(), value: Type.Number() }));
 const crossfallKind = fromFile(
@@ -176,7 +214,14 @@ const crossfallKind = fromFile(
         ),
       ),
     }),
-    queries: Type.Array(Type.Object({ station: Type.Number(), string: Type.String(), extraOffset: Type.Number(), extraHeight: Type.Number() })),
+    queries: Type.Array(
+      Type.Object({
+        station: Type.Number(),
+        string: Type.String(),
+        extraOffset: Type.Number(),
+        extraHeight: Type.Number(),
+      }),
+    ),
   }),
   (input, file) => {
     const found = alignmentIn(file, input.alignmentName);
@@ -192,11 +237,16 @@ const crossfallKind = fromFile(
         backHeight: kerb.backHeight === undefined ? null : always(kerb.backHeight),
       })),
     });
-    if (!template.ok) return fail({ code: template.error.code, path: ['template'], message: templateFaultWords(template.error) });
+    if (!template.ok)
+      return fail({ code: template.error.code, path: ['template'], message: templateFaultWords(template.error) });
     const unknown = input.queries.findIndex(({ string }) => !template.value.strings.has(string));
     if (unknown >= 0) {
       const { string } = input.queries[unknown]!;
-      return fail({ code: 'STRING_UNKNOWN', path: ['queries', unknown, 'string'], message: msg('validation.theTemplateHasNoString', { string }) });
+      return fail({
+        code: 'STRING_UNKNOWN',
+        path: ['queries', unknown, 'string'],
+        message: msg('validation.theTemplateHasNoString', { string }),
+      });
     }
     return ok({
       points: input.queries.map((query) => {
@@ -212,7 +262,10 @@ const crossfallKind = fromFile(
 /** Heights nearer than this to the design are on it. */
 const ON_GRADE = 0.0005;
 const surfaceKind = fromFile(
-  Type.Object({ surfaceName: Type.String(), points: Type.Array(Type.Object({ e: Type.Number(), n: Type.Number(), measuredZ: NullableNumber })) }),
+  Type.Object({
+    surfaceName: Type.String(),
+    points: Type.Array(Type.Object({ e: Type.Number(), n: Type.Number(), measuredZ: NullableNumber })),
+  }),
   (input, file) => {
     const found = named(file.surfaces, input.surfaceName, 'surfaceName', 'surface');
     if (!found.ok) return found;
@@ -223,7 +276,12 @@ const surfaceKind = fromFile(
         if (z === null) return { status: 'outside', z: null, cutFill: null, label: null };
         if (measuredZ === null) return { status: 'inside', z, cutFill: null, label: null };
         const cutFill = measuredZ - z;
-        return { status: 'inside', z, cutFill, label: Math.abs(cutFill) < ON_GRADE ? 'grade' : cutFill > 0 ? 'cut' : 'fill' };
+        return {
+          status: 'inside',
+          z,
+          cutFill,
+          label: Math.abs(cutFill) < ON_GRADE ? 'grade' : cutFill > 0 ? 'cut' : 'fill',
+        };
       }),
     });
   },
@@ -232,9 +290,20 @@ const surfaceKind = fromFile(
 const Line = Type.Object({ from: Plan, to: Plan });
 const kerbReturnKind: Kind = {
   schema: Type.Object({
-    returns: Type.Array(Type.Object({ tangentIn: Line, tangentOut: Line, radius: Type.Number(), offsets: Type.Array(Type.Number()) })),
+    returns: Type.Array(
+      Type.Object({ tangentIn: Line, tangentOut: Line, radius: Type.Number(), offsets: Type.Array(Type.Number()) }),
+    ),
   }),
-  run: ({ returns }: { returns: readonly { tangentIn: Static<typeof Line>; tangentOut: Static<typeof Line>; radius: number; offsets: readonly number[] }[] }) =>
+  run: ({
+    returns,
+  }: {
+    returns: readonly {
+      tangentIn: Static<typeof Line>;
+      tangentOut: Static<typeof Line>;
+      radius: number;
+      offsets: readonly number[];
+    }[];
+  }) =>
     ok({
       returns: returns.map(({ tangentIn, tangentOut, radius, offsets }) => {
         const arc = kerbReturn(tangentIn, tangentOut, radius);

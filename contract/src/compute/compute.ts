@@ -14,9 +14,15 @@ export interface ComputeError {
 }
 
 export type ComputeOutcome =
-  { readonly id: string; readonly ok: true; readonly result: object } | { readonly id: string | null; readonly ok: false; readonly error: ComputeError };
+  | { readonly id: string; readonly ok: true; readonly result: object }
+  | { readonly id: string | null; readonly ok: false; readonly error: ComputeError };
 
-const CaseSchema = Type.Object({ id: Type.String(), kind: Type.String(), file: Type.Optional(Type.String()), input: Type.Object({}) });
+const CaseSchema = Type.Object({
+  id: Type.String(),
+  kind: Type.String(),
+  file: Type.Optional(Type.String()),
+  input: Type.Object({}),
+});
 
 /** Names of fields in degrees at the edge that core calls without the suffix. */
 const EDGE_FIELD: Readonly<Record<string, string>> = {
@@ -39,7 +45,8 @@ export function compute(document: unknown, open: OpenDesignFile = noFiles): Comp
   const id = (document as { id?: unknown } | null)?.id;
   const known = typeof id === 'string' ? id : null;
   const shape = invalidAgainst(CaseSchema, document);
-  if (shape) return { id: known, ok: false, error: { code: 'INVALID_INPUT', message: shape.message, path: shape.path } };
+  if (shape)
+    return { id: known, ok: false, error: { code: 'INVALID_INPUT', message: shape.message, path: shape.path } };
   const { kind: kindName, file, input } = document as { id: string; kind: string; file?: string; input: object };
   const kind = Object.hasOwn(KINDS, kindName) ? KINDS[kindName] : undefined;
   if (!kind) {
@@ -47,10 +54,19 @@ export function compute(document: unknown, open: OpenDesignFile = noFiles): Comp
     return { id: known, ok: false, error: { code: 'UNKNOWN_KIND', message, path: '/kind' } };
   }
   const invalid = invalidAgainst(kind.schema, input);
-  if (invalid) return { id: known, ok: false, error: { code: invalid.code, message: invalid.message, path: `/input${invalid.path}` } };
+  if (invalid)
+    return {
+      id: known,
+      ok: false,
+      error: { code: invalid.code, message: invalid.message, path: `/input${invalid.path}` },
+    };
   const outcome = kind.run(input as never, { file: file ?? null, open });
   if (!outcome.ok) {
-    return { id: known, ok: false, error: { code: outcome.error.code, message: outcome.error.message, path: pointerOf(outcome.error.path) } };
+    return {
+      id: known,
+      ok: false,
+      error: { code: outcome.error.code, message: outcome.error.message, path: pointerOf(outcome.error.path) },
+    };
   }
   return { id: known!, ok: true, result: outcome.value };
 }

@@ -28,7 +28,11 @@ const sec = (radians: number): number => radians / RADIANS_PER_SECOND;
 const orNull = (value: number | null | undefined, convert: (value: number) => number): number | null =>
   value === null || value === undefined ? null : convert(value);
 
-const ellipseJson = (ellipse: Ellipse) => ({ aMm: mm(ellipse.a), bMm: mm(ellipse.b), azimuthDeg: deg(ellipse.azimuth) });
+const ellipseJson = (ellipse: Ellipse) => ({
+  aMm: mm(ellipse.a),
+  bMm: mm(ellipse.b),
+  azimuthDeg: deg(ellipse.azimuth),
+});
 const precisionJson = (plan: PlanPrecision) => ({
   sdEMm: mm(plan.sdE),
   sdNMm: mm(plan.sdN),
@@ -60,7 +64,8 @@ const heightResidualJson = (height: HeightResidual | null) =>
     mdbMm: orNull(height.detectableBias, mm),
   };
 
-const heightJson = (height: HeightSolution | null) => height && { observationCount: height.observationCount, ...fitJson(height.fit) };
+const heightJson = (height: HeightSolution | null) =>
+  height && { observationCount: height.observationCount, ...fitJson(height.fit) };
 
 const leaveOneOutHeightJson = (out: HeightLeaveOneOut | null) =>
   out && { dZMm: mm(out.dZ), sdMm: mm(out.sd), w: out.w, critical: out.critical, exceeds: out.exceeds };
@@ -155,7 +160,9 @@ export const knownStationJson = (result: KnownStationResult) => ({
   sdZMm: orNull(result.sdZ, mm),
   sdTrunnionZMm: orNull(result.sdTrunnionZ, mm),
   ...fitJson(result.fit),
-  ...(result.height ? { height: heightJson(result.height), stationHeightDifferenceMm: orNull(result.stationHeightDifference, mm) } : {}),
+  ...(result.height
+    ? { height: heightJson(result.height), stationHeightDifferenceMm: orNull(result.stationHeightDifference, mm) }
+    : {}),
   observations: result.observations.map((observation) => ({
     ...reducedJson(observation.reduced),
     direction: observation.direction && {
@@ -271,12 +278,18 @@ function figuresJson({ figures }: Explanation): object {
 /** The figures of a reason or a step in the units of the edge, for those that have them. */
 const FIGURES_IN_MM: ReadonlySet<string> = new Set(['radius95', 'effect', 'allowed', 'noticed']);
 
-function figuresAtEdge(figures: Readonly<Record<string, unknown>>, explanationJson: (each: Explanation) => object): object {
+function figuresAtEdge(
+  figures: Readonly<Record<string, unknown>>,
+  explanationJson: (each: Explanation) => object,
+): object {
   const converted = Object.entries(figures).map(([name, value]): [string, unknown] => {
     if (FIGURES_IN_MM.has(name)) return [`${name}Mm`, value === null ? null : mm(value as number)];
     if (name === 'azimuth') return ['azimuthDeg', value === null ? null : deg(value as number)];
     if (name === 'of') return [name, value === null ? null : unnoticedJson(value as Unnoticed)];
-    return [name, typeof value === 'object' && value !== null && 'score' in value ? explanationJson(value as Explanation) : value];
+    return [
+      name,
+      typeof value === 'object' && value !== null && 'score' in value ? explanationJson(value as Explanation) : value,
+    ];
   });
   return Object.fromEntries(converted);
 }
@@ -296,7 +309,12 @@ const TOLD = 10;
 
 export const judgementJson = ({ judgement }: JudgedStation): object => {
   const { none, best, also, explanations } = judgement.explained!;
-  const explanationJson = (each: Explanation) => ({ code: each.code, points: each.points, figures: figuresJson(each), share: shareOf(each, none) });
+  const explanationJson = (each: Explanation) => ({
+    code: each.code,
+    points: each.points,
+    figures: figuresJson(each),
+    share: shareOf(each, none),
+  });
   return {
     verdict: judgement.verdict,
     checkability: judgement.checkability,
@@ -305,7 +323,13 @@ export const judgementJson = ({ judgement }: JudgedStation): object => {
     best: best && explanationJson(best),
     also: also && explanationJson(also),
     explanations: explanations.slice(0, TOLD).map(explanationJson),
-    because: judgement.because.map(({ code, ...figures }) => ({ code, figures: figuresAtEdge(figures, explanationJson) })),
-    doThis: judgement.doThis.map(({ code, ...figures }) => ({ code, figures: figuresAtEdge(figures, explanationJson) })),
+    because: judgement.because.map(({ code, ...figures }) => ({
+      code,
+      figures: figuresAtEdge(figures, explanationJson),
+    })),
+    doThis: judgement.doThis.map(({ code, ...figures }) => ({
+      code,
+      figures: figuresAtEdge(figures, explanationJson),
+    })),
   };
 };

@@ -54,7 +54,11 @@ const Line = Type.Object({ from: Plan, to: Plan });
 const CircleForm = Type.Object({ centre: Plan, radius: Type.Number({ exclusiveMinimum: 0 }) });
 
 /** Each of a list computed by itself; the first error carries its place in the list. */
-function each<T>(name: string, items: readonly T[], run: (item: T) => Result<object, GeometryError>): Result<object, GeometryError> {
+function each<T>(
+  name: string,
+  items: readonly T[],
+  run: (item: T) => Result<object, GeometryError>,
+): Result<object, GeometryError> {
   const done: object[] = [];
   for (const [i, item] of items.entries()) {
     const outcome = run(item);
@@ -127,10 +131,22 @@ const referenceArcKind = kind(
     }),
 );
 
-const Family = Type.Object({ azimuthDeg: Type.Number(), labels: Type.Array(Type.String()), spacings: Type.Array(Type.Number()) });
-const familyOf = ({ azimuthDeg: degrees, labels, spacings }: Static<typeof Family>) => ({ azimuth: rad(degrees), labels, spacings });
+const Family = Type.Object({
+  azimuthDeg: Type.Number(),
+  labels: Type.Array(Type.String()),
+  spacings: Type.Array(Type.Number()),
+});
+const familyOf = ({ azimuthDeg: degrees, labels, spacings }: Static<typeof Family>) => ({
+  azimuth: rad(degrees),
+  labels,
+  spacings,
+});
 const pathOf = (error: GridError): Path =>
-  error.code === 'GRID_SPACING_NOT_POSITIVE' ? [error.family, 'spacings', error.index] : 'family' in error ? [error.family] : [];
+  error.code === 'GRID_SPACING_NOT_POSITIVE'
+    ? [error.family, 'spacings', error.index]
+    : 'family' in error
+      ? [error.family]
+      : [];
 
 const gridKind = kind(
   Type.Object({
@@ -145,7 +161,9 @@ const gridKind = kind(
     if (!grid.ok) return fail({ ...grid.error, path: pathOf(grid.error) });
     const against = each('measured', measured, (point) => {
       const line = gridLine(grid.value, point.line);
-      return line ? ok(againstGridLine(line, point)) : fail({ code: 'UNKNOWN_GRID_LINE', path: ['line'], label: point.line });
+      return line
+        ? ok(againstGridLine(line, point))
+        : fail({ code: 'UNKNOWN_GRID_LINE', path: ['line'], label: point.line });
     });
     return against.ok ? ok({ intersections: gridIntersections(grid.value), ...against.value }) : against;
   },
@@ -153,8 +171,16 @@ const gridKind = kind(
 
 const Query = [
   Type.Object({ type: Type.Unsafe<'lineLine'>({ type: 'string', const: 'lineLine' }), a: Line, b: Line }),
-  Type.Object({ type: Type.Unsafe<'lineCircle'>({ type: 'string', const: 'lineCircle' }), line: Line, circle: CircleForm }),
-  Type.Object({ type: Type.Unsafe<'circleCircle'>({ type: 'string', const: 'circleCircle' }), a: CircleForm, b: CircleForm }),
+  Type.Object({
+    type: Type.Unsafe<'lineCircle'>({ type: 'string', const: 'lineCircle' }),
+    line: Line,
+    circle: CircleForm,
+  }),
+  Type.Object({
+    type: Type.Unsafe<'circleCircle'>({ type: 'string', const: 'circleCircle' }),
+    a: CircleForm,
+    b: CircleForm,
+  }),
 ] as const;
 type QueryForm = Static<(typeof Query)[number]>;
 const crossed = (query: QueryForm): object | null => {
@@ -169,7 +195,14 @@ const crossed = (query: QueryForm): object | null => {
 };
 const intersectionsKind = kind(
   Type.Object({
-    queries: Type.Array(Type.Unsafe<QueryForm>({ type: 'object', required: ['type'], discriminator: { propertyName: 'type' }, oneOf: [...Query] })),
+    queries: Type.Array(
+      Type.Unsafe<QueryForm>({
+        type: 'object',
+        required: ['type'],
+        discriminator: { propertyName: 'type' },
+        oneOf: [...Query],
+      }),
+    ),
   }),
   ({ queries }) => {
     const done = each('queries', queries, (query) => {
@@ -221,7 +254,9 @@ const recoveryKind = kind(
 
 const anglePointKind = kind(
   Type.Object({
-    corners: Type.Array(Type.Object({ from: Plan, corner: Plan, to: Plan, backOffset: Type.Number(), aheadOffset: Type.Number() })),
+    corners: Type.Array(
+      Type.Object({ from: Plan, corner: Plan, to: Plan, backOffset: Type.Number(), aheadOffset: Type.Number() }),
+    ),
   }),
   ({ corners }) =>
     each('corners', corners, ({ from, corner, to, backOffset, aheadOffset }) => {
@@ -320,7 +355,9 @@ function written(item: Item): object {
       return text(
         plainCutFill(
           item.value,
-          item.unit === 'ftIn' ? { unit: item.unit, denominator: item.denominator ?? 16 } : { unit: item.unit, decimals: item.decimals ?? 3 },
+          item.unit === 'ftIn'
+            ? { unit: item.unit, denominator: item.denominator ?? 16 }
+            : { unit: item.unit, decimals: item.decimals ?? 3 },
         ),
       );
     case 'convertLength':
@@ -329,7 +366,9 @@ function written(item: Item): object {
 }
 const unitsKind = kind(
   Type.Object({
-    items: Type.Array(Type.Unsafe<Item>({ type: 'object', required: ['op'], discriminator: { propertyName: 'op' }, oneOf: [...ITEMS] })),
+    items: Type.Array(
+      Type.Unsafe<Item>({ type: 'object', required: ['op'], discriminator: { propertyName: 'op' }, oneOf: [...ITEMS] }),
+    ),
   }),
   ({ items }) => ok({ items: items.map(written) }),
 );

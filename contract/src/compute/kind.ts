@@ -31,13 +31,22 @@ export const kindsWith =
     schema,
     run: (input: Static<S>) => {
       const outcome = run(input);
-      return outcome.ok ? outcome : fail({ code: outcome.error.code, path: outcome.error.path, message: sentence(outcome.error) });
+      return outcome.ok
+        ? outcome
+        : fail({ code: outcome.error.code, path: outcome.error.path, message: sentence(outcome.error) });
     },
   });
 
 /** The design file that a case names, open. Its name stands beside the input, so the path of an error is that of the case. */
 export function designFileOf({ file, open }: CaseFiles): Result<DesignFile, KindError> {
-  if (file === null) return fail({ code: 'FILE_MISSING', path: ['..', 'file'], message: msg('validation.thisKindIsComputedFromADesign') });
+  if (file === null)
+    return fail({
+      code: 'FILE_MISSING',
+      path: ['..', 'file'],
+      message: msg('validation.thisKindIsComputedFromADesign'),
+    });
   const opened = open(file);
-  return opened.ok ? ok(opened.value) : fail({ code: 'FILE_UNREADABLE', path: ['..', 'file'], message: `${file}: ${opened.error}` });
+  return opened.ok
+    ? ok(opened.value)
+    : fail({ code: 'FILE_UNREADABLE', path: ['..', 'file'], message: `${file}: ${opened.error}` });
 }

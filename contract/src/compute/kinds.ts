@@ -15,7 +15,16 @@ import {
   type StationError,
 } from '@idle-marker/core';
 import { stationErrorSentence } from '@idle-marker/words';
-import { checkJson, heightStationJson, judgementJson, knownStationJson, predictionJson, resectionJson, stakeJson, traverseJson } from './fromCore.ts';
+import {
+  checkJson,
+  heightStationJson,
+  judgementJson,
+  knownStationJson,
+  predictionJson,
+  resectionJson,
+  stakeJson,
+  traverseJson,
+} from './fromCore.ts';
 import {
   CheckSchema,
   HeightSchema,
@@ -27,7 +36,19 @@ import {
   TraverseSchema,
   TrustSchema,
 } from './schemas.ts';
-import { designPointOf, instrumentOf, mm, nullableMm, observationOf, pointOf, readingOf, reductionOf, setupOf, stationOf, trustInputOf } from './toCore.ts';
+import {
+  designPointOf,
+  instrumentOf,
+  mm,
+  nullableMm,
+  observationOf,
+  pointOf,
+  readingOf,
+  reductionOf,
+  setupOf,
+  stationOf,
+  trustInputOf,
+} from './toCore.ts';
 import type { Static } from '../schema.ts';
 import { ALIGNMENT_KINDS } from './alignments.ts';
 import { GEOMETRY_KINDS } from './geometry.ts';
@@ -62,7 +83,14 @@ export const resectionInputOf = (input: Static<typeof ResectionSchema>): Resecti
 export const KINDS: Readonly<Record<string, Kind>> = {
   resection: kind(ResectionSchema, (input) => map(resection(resectionInputOf(input)), resectionJson)),
   height: kind(HeightSchema, (input) =>
-    map(heightStation({ ...shared(input), points: input.points.map(pointOf), observations: input.observations.map(observationOf) }), heightStationJson),
+    map(
+      heightStation({
+        ...shared(input),
+        points: input.points.map(pointOf),
+        observations: input.observations.map(observationOf),
+      }),
+      heightStationJson,
+    ),
   ),
   knownStation: kind(KnownStationSchema, (input) =>
     map(
@@ -97,7 +125,15 @@ export const KINDS: Readonly<Record<string, Kind>> = {
     ),
   ),
   stake: kind(StakeSchema, (input) =>
-    map(stake({ ...shared(input), station: stationOf(input.station), target: designPointOf(input.target), reading: readingOf(input.observation) }), stakeJson),
+    map(
+      stake({
+        ...shared(input),
+        station: stationOf(input.station),
+        target: designPointOf(input.target),
+        reading: readingOf(input.observation),
+      }),
+      stakeJson,
+    ),
   ),
   propagate: kind(PropagateSchema, (input) => {
     const { instrument, setup, reduction } = shared(input);

@@ -67,7 +67,12 @@ const OccupiedMark = Type.Object({
   sdHMm: Deviation,
   sdZMm: Type.Optional(NullableDeviation),
 });
-const DesignPoint = Type.Object({ name: Type.String(), e: Type.Number(), n: Type.Number(), z: Type.Optional(NullableNumber) });
+const DesignPoint = Type.Object({
+  name: Type.String(),
+  e: Type.Number(),
+  n: Type.Number(),
+  z: Type.Optional(NullableNumber),
+});
 const Points = Type.Array(Point);
 const Observations = Type.Array(Observation);
 
@@ -83,9 +88,17 @@ export const ResectionSchema = Type.Object(resectionFields);
 /** What the work asks; 10 and 5 mm where it is not said, and then nothing is too coarse. */
 export const JudgeSchema = Type.Object({
   ...resectionFields,
-  class: Type.Optional(Type.Object({ planMm: Type.Number({ exclusiveMinimum: 0 }), heightMm: Type.Number({ exclusiveMinimum: 0 }) })),
+  class: Type.Optional(
+    Type.Object({ planMm: Type.Number({ exclusiveMinimum: 0 }), heightMm: Type.Number({ exclusiveMinimum: 0 }) }),
+  ),
 });
-export const HeightSchema = Type.Object({ instrument: Instrument, setup: Setup, reduction: Reduction, points: Points, observations: Observations });
+export const HeightSchema = Type.Object({
+  instrument: Instrument,
+  setup: Setup,
+  reduction: Reduction,
+  points: Points,
+  observations: Observations,
+});
 export const KnownStationSchema = Type.Object({
   instrument: Instrument,
   station: OccupiedMark,
@@ -140,10 +153,21 @@ const PartFlags = Type.Object({ plan: Type.Boolean(), height: Type.Boolean() });
 /** An instant with its zone, to the millisecond at most. */
 const Instant = Type.String({ format: 'date-time' });
 const record = <T extends string, P extends Parameters<typeof Type.Object>[0]>(type: T, fields: P) =>
-  Type.Object({ type: Type.Unsafe<T>({ type: 'string', const: type }), id: Type.String(), at: Instant, device: Type.String(), seq: Type.Integer(), ...fields });
+  Type.Object({
+    type: Type.Unsafe<T>({ type: 'string', const: type }),
+    id: Type.String(),
+    at: Instant,
+    device: Type.String(),
+    seq: Type.Integer(),
+    ...fields,
+  });
 
 const PROOF_TARGETS = [
-  Type.Object({ kind: Type.Unsafe<'control'>({ type: 'string', const: 'control' }), id: Type.String(), revision: Type.String() }),
+  Type.Object({
+    kind: Type.Unsafe<'control'>({ type: 'string', const: 'control' }),
+    id: Type.String(),
+    revision: Type.String(),
+  }),
   Type.Object({ kind: Type.Unsafe<'direction'>({ type: 'string', const: 'direction' }), id: Type.String() }),
 ] as const;
 const ProofTargetForm = Type.Unsafe<Static<(typeof PROOF_TARGETS)[0]> | Static<(typeof PROOF_TARGETS)[1]>>({
@@ -155,13 +179,18 @@ const ProofTargetForm = Type.Unsafe<Static<(typeof PROOF_TARGETS)[0]> | Static<(
 
 /** One record of a site: each type with its own fields. */
 const TRUST_RECORDS = {
-  controlRevision: record('controlRevision', { control: Type.String(), condition: Words('secure', 'usable', 'doubtful', 'lost') }),
+  controlRevision: record('controlRevision', {
+    control: Type.String(),
+    condition: Words('secure', 'usable', 'doubtful', 'lost'),
+  }),
   solution: record('solution', {
     occupation: Type.String(),
     instrument: Type.String(),
     acceptedAs: Words('good', 'provisional'),
     supersedes: NullableString,
-    uses: Type.Array(Type.Object({ control: Type.String(), revision: Type.String(), plan: Type.Boolean(), height: Type.Boolean() })),
+    uses: Type.Array(
+      Type.Object({ control: Type.String(), revision: Type.String(), plan: Type.Boolean(), height: Type.Boolean() }),
+    ),
     directions: Type.Array(Type.String()),
   }),
   close: record('close', { occupation: Type.String() }),
@@ -173,19 +202,39 @@ const TRUST_RECORDS = {
     height: Outcome,
     supersedes: NullableString,
   }),
-  mark: record('mark', { solution: Type.String(), class: Type.String(), needs: PartFlags, measured: PartFlags, supersedes: NullableString }),
-  resight: record('resight', { solution: Type.String(), mark: Type.String(), plan: Outcome, height: Outcome, supersedes: NullableString }),
+  mark: record('mark', {
+    solution: Type.String(),
+    class: Type.String(),
+    needs: PartFlags,
+    measured: PartFlags,
+    supersedes: NullableString,
+  }),
+  resight: record('resight', {
+    solution: Type.String(),
+    mark: Type.String(),
+    plan: Outcome,
+    height: Outcome,
+    supersedes: NullableString,
+  }),
   finding: record('finding', {
     cause: Words('controlMoved', 'recomputed'),
     revision: NullableString,
     plan: Type.Boolean(),
     height: Type.Boolean(),
-    effects: Type.Array(Type.Object({ mark: Type.String(), planMm: Type.Optional(NullableNumber), heightMm: Type.Optional(NullableNumber) })),
+    effects: Type.Array(
+      Type.Object({
+        mark: Type.String(),
+        planMm: Type.Optional(NullableNumber),
+        heightMm: Type.Optional(NullableNumber),
+      }),
+    ),
     supersedes: NullableString,
   }),
   withdrawal: record('withdrawal', { record: NullableString, occupation: NullableString }),
 };
-export type TrustRecordJson = { [T in keyof typeof TRUST_RECORDS]: Static<(typeof TRUST_RECORDS)[T]> }[keyof typeof TRUST_RECORDS];
+export type TrustRecordJson = {
+  [T in keyof typeof TRUST_RECORDS]: Static<(typeof TRUST_RECORDS)[T]>;
+}[keyof typeof TRUST_RECORDS];
 const TrustRecordForm = Type.Unsafe<TrustRecordJson>({
   type: 'object',
   required: ['type'],

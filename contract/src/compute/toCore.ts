@@ -29,7 +29,8 @@ import type {
 
 const MM = 1e-3;
 export const mm = (value: number): number => value * MM;
-export const nullableMm = (value: number | null | undefined): number | null => (value === null || value === undefined ? null : value * MM);
+export const nullableMm = (value: number | null | undefined): number | null =>
+  value === null || value === undefined ? null : value * MM;
 
 export const instrumentOf = (json: InstrumentJson): InstrumentPrecision => ({
   angleSd: json.angleSdSec * RADIANS_PER_SECOND,
@@ -90,12 +91,21 @@ export const designPointOf = (json: DesignPointJson): SitePoint => ({ e: json.e,
 
 const trustRecordOf = (json: TrustRecordJson): TrustRecord =>
   json.type === 'finding'
-    ? { ...json, effects: json.effects.map(({ mark, planMm, heightMm }) => ({ mark, plan: nullableMm(planMm), height: nullableMm(heightMm) })) }
+    ? {
+        ...json,
+        effects: json.effects.map(({ mark, planMm, heightMm }) => ({
+          mark,
+          plan: nullableMm(planMm),
+          height: nullableMm(heightMm),
+        })),
+      }
     : json;
 
 export const trustInputOf = (json: TrustJson): TrustInput => ({
   now: json.now,
   intervalMinutes: json.intervalMinutes,
-  classes: Object.fromEntries(Object.entries(json.classes).map(([id, { planMm, heightMm }]) => [id, { plan: mm(planMm), height: mm(heightMm) }])),
+  classes: Object.fromEntries(
+    Object.entries(json.classes).map(([id, { planMm, heightMm }]) => [id, { plan: mm(planMm), height: mm(heightMm) }]),
+  ),
   records: json.records.map(trustRecordOf),
 });

@@ -10,7 +10,15 @@ import { EquipmentBody } from './bodies/equipment.ts';
 import { DeferralBody, DirectionBody, FindingBody, ProofBody, ResightBody, TapeBody } from './bodies/proof.ts';
 import { DayEndBody, MemberBody, NoteBody, SiteBody, WithdrawalBody } from './bodies/site.ts';
 import { PairingBody, PositionBody } from './bodies/receiver.ts';
-import { CloseBody, CorrectionBody, DecisionBody, EventBody, OccupationBody, SightBody, SolutionBody } from './bodies/station.ts';
+import {
+  CloseBody,
+  CorrectionBody,
+  DecisionBody,
+  EventBody,
+  OccupationBody,
+  SightBody,
+  SolutionBody,
+} from './bodies/station.ts';
 import { HandoverBody, MarkBody, ObstructionBody, PackageBody, ReportBody, WritingBody } from './bodies/work.ts';
 
 export { IMAGE_TYPES } from './bodies/control.ts';

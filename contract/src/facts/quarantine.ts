@@ -10,7 +10,15 @@ import { invalidEnvelope, invalidFact, type AnyFact } from './fact.ts';
 import { NAME_PATTERN } from './parts.ts';
 import { allReferences } from './references.ts';
 
-const BOUNDS: ReadonlySet<string> = new Set(['minimum', 'maximum', 'exclusiveMinimum', 'exclusiveMaximum', 'minLength', 'maxLength', 'maxItems']);
+const BOUNDS: ReadonlySet<string> = new Set([
+  'minimum',
+  'maximum',
+  'exclusiveMinimum',
+  'exclusiveMaximum',
+  'minLength',
+  'maxLength',
+  'maxItems',
+]);
 
 /** The schema without how large, how long and how many; what something is and what it is made of stay. */
 function unbounded(schema: unknown): unknown {
@@ -18,7 +26,10 @@ function unbounded(schema: unknown): unknown {
   if (typeof schema !== 'object' || schema === null) return schema;
   return Object.fromEntries(
     Object.entries(schema)
-      .filter(([name, value]) => !(BOUNDS.has(name) && typeof value === 'number') && !(name === 'pattern' && value === NAME_PATTERN))
+      .filter(
+        ([name, value]) =>
+          !(BOUNDS.has(name) && typeof value === 'number') && !(name === 'pattern' && value === NAME_PATTERN),
+      )
       .map(([name, value]) => [name, unbounded(value)]),
   );
 }
@@ -49,7 +60,11 @@ export interface Quarantined {
 function pointsNowhere(fact: AnyFact, known: ReadonlySet<string>): Invalid | null {
   const missing = allReferences(fact).find(({ to, isLater }) => isLater && !known.has(to));
   return missing
-    ? { code: 'INVALID_INPUT', path: missing.path, message: msg('validation.refersToAnEntryThatIsNot', { pop: missing.path.split('/').pop()! }) }
+    ? {
+        code: 'INVALID_INPUT',
+        path: missing.path,
+        message: msg('validation.refersToAnEntryThatIsNot', { pop: missing.path.split('/').pop()! }),
+      }
     : null;
 }
 

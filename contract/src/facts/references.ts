@@ -29,13 +29,16 @@ interface Schema {
   readonly required?: readonly string[];
 }
 
-const isObject = (value: unknown): value is Readonly<Record<string, unknown>> => typeof value === 'object' && value !== null && !Array.isArray(value);
+const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Of several forms a value has the one that has all it needs, and whose words are the value's. */
 function hasForm({ properties = {}, required = [] }: Schema, value: Readonly<Record<string, unknown>>): boolean {
   return (
     required.every((name) => name in value) &&
-    Object.entries(properties).every(([name, { enum: words }]) => !words || !(name in value) || words.includes(value[name]))
+    Object.entries(properties).every(
+      ([name, { enum: words }]) => !words || !(name in value) || words.includes(value[name]),
+    )
   );
 }
 
@@ -72,7 +75,9 @@ function stepOf(schema: Schema): Step {
   };
 }
 
-const steps = Object.fromEntries(Object.entries(FACT_BODIES).map(([type, body]) => [type, stepOf(body as Schema)])) as Readonly<Record<FactType, Step>>;
+const steps = Object.fromEntries(
+  Object.entries(FACT_BODIES).map(([type, body]) => [type, stepOf(body as Schema)]),
+) as Readonly<Record<FactType, Step>>;
 
 /** Everything that a fact refers to, who said it first. */
 export function allReferences(fact: AnyFact): Reference[] {

@@ -40,7 +40,9 @@ describe('normal equations', () => {
     fc.assert(
       fc.property(positive(3), fc.array(entry, { minLength: 3, maxLength: 3 }), (matrix, right) => {
         const step = new Float64Array(3);
-        expect(solveNormal(matrix, Float64Array.from(right), 3, step, new Float64Array(9), new Float64Array(3))).toBe(true);
+        expect(solveNormal(matrix, Float64Array.from(right), 3, step, new Float64Array(9), new Float64Array(3))).toBe(
+          true,
+        );
         const { inverse } = invertNormal(matrix, 3)!;
         for (let i = 0; i < 3; i++)
           expect(step[i]).toBeCloseTo(
@@ -54,7 +56,16 @@ describe('normal equations', () => {
   it('that are singular have no inverse', () => {
     expect(invertNormal(Float64Array.of(1, 1, 1, 1), 2)?.reciprocalCondition ?? 0).toBeLessThan(1e-12);
     expect(invertNormal(Float64Array.of(0, 0, 0, 1), 2)).toBeNull();
-    expect(solveNormal(Float64Array.of(1, 2, 2, 1), Float64Array.of(1, 1), 2, new Float64Array(2), new Float64Array(4), new Float64Array(2))).toBe(false);
+    expect(
+      solveNormal(
+        Float64Array.of(1, 2, 2, 1),
+        Float64Array.of(1, 1),
+        2,
+        new Float64Array(2),
+        new Float64Array(4),
+        new Float64Array(2),
+      ),
+    ).toBe(false);
   });
 });
 

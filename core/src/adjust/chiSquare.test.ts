@@ -17,6 +17,7 @@ describe('chi-square', () => {
 
   it('has quantile and probability as inverses', () => {
     for (const dof of [1, 2, 3, 7, 20, 101])
-      for (const p of [0.001, 0.025, 0.5, 0.9, 0.999]) expect(chiSquareProbability(chiSquareQuantile(p, dof), dof)).toBeCloseTo(p, 12);
+      for (const p of [0.001, 0.025, 0.5, 0.9, 0.999])
+        expect(chiSquareProbability(chiSquareQuantile(p, dof), dof)).toBeCloseTo(p, 12);
   });
 });

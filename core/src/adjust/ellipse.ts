@@ -23,4 +23,8 @@ export function ellipseOf(varE: number, varN: number, covEN: number): Ellipse {
   };
 }
 
-export const scaleEllipse = (ellipse: Ellipse, factor: number): Ellipse => ({ ...ellipse, a: ellipse.a * factor, b: ellipse.b * factor });
+export const scaleEllipse = (ellipse: Ellipse, factor: number): Ellipse => ({
+  ...ellipse,
+  a: ellipse.a * factor,
+  b: ellipse.b * factor,
+});

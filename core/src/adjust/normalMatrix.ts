@@ -10,7 +10,12 @@ export interface Solved {
 }
 
 /** Room to work in for up to four unknowns, kept so that an inversion makes no garbage; nothing is kept in it between calls. */
-const ROOM = { scale: new Float64Array(4), scaled: new Float64Array(16), lower: new Float64Array(16), column: new Float64Array(4) };
+const ROOM = {
+  scale: new Float64Array(4),
+  scaled: new Float64Array(16),
+  lower: new Float64Array(16),
+  column: new Float64Array(4),
+};
 
 /** Inverts a positive definite matrix; null when it is not (numerically) positive definite. */
 export function invertNormal(matrix: Float64Array, size: number): Solved | null {
@@ -20,7 +25,8 @@ export function invertNormal(matrix: Float64Array, size: number): Solved | null 
     if (!(diagonal > 0)) return null;
     scale[i] = 1 / Math.sqrt(diagonal);
   }
-  for (let i = 0; i < size; i++) for (let j = 0; j < size; j++) scaled[i * size + j] = matrix[i * size + j]! * scale[i]! * scale[j]!;
+  for (let i = 0; i < size; i++)
+    for (let j = 0; j < size; j++) scaled[i * size + j] = matrix[i * size + j]! * scale[i]! * scale[j]!;
   const inverse = invertCholesky(scaled, size);
   if (!inverse) return null;
   const reciprocalCondition = 1 / (oneNorm(scaled, size) * oneNorm(inverse, size));
@@ -71,7 +77,14 @@ function invertCholesky(matrix: Float64Array, size: number): Float64Array | null
  * Solves matrix · step = right in place of `step`; false when the matrix is not (numerically) positive definite.
  * `lower` and `scale` are room to work in, so that an iteration makes no garbage.
  */
-export function solveNormal(matrix: Float64Array, right: Float64Array, size: number, step: Float64Array, lower: Float64Array, scale: Float64Array): boolean {
+export function solveNormal(
+  matrix: Float64Array,
+  right: Float64Array,
+  size: number,
+  step: Float64Array,
+  lower: Float64Array,
+  scale: Float64Array,
+): boolean {
   for (let i = 0; i < size; i++) {
     const diagonal = matrix[i * size + i]!;
     if (!(diagonal > 0)) return false;

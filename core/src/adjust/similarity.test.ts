@@ -5,11 +5,16 @@ import { fitSimilarity, transformed, type PointPair } from './similarity.ts';
 
 const coordinate = fc.double({ min: -200, max: 200, noNaN: true });
 const point = fc.record({ e: coordinate, n: coordinate });
-const points = fc.array(point, { minLength: 3, maxLength: 8 }).filter((all) => all.some((a) => planDistance(a, all[0]!) > 20));
+const points = fc
+  .array(point, { minLength: 3, maxLength: 8 })
+  .filter((all) => all.some((a) => planDistance(a, all[0]!) > 20));
 const similarity = fc.record({
   scale: fc.double({ min: 0.9, max: 1.1, noNaN: true }),
   rotation: fc.double({ min: -3, max: 3, noNaN: true }),
-  shift: fc.record({ e: fc.double({ min: -1e6, max: 1e6, noNaN: true }), n: fc.double({ min: -1e6, max: 1e6, noNaN: true }) }),
+  shift: fc.record({
+    e: fc.double({ min: -1e6, max: 1e6, noNaN: true }),
+    n: fc.double({ min: -1e6, max: 1e6, noNaN: true }),
+  }),
 });
 const fitted = (pairs: readonly PointPair[], held: number | null = null) => {
   const fit = fitSimilarity(pairs, held);
@@ -24,34 +29,44 @@ describe('a similarity', () => {
         const fit = fitted(sources.map((source) => ({ source, target: transformed(true_, source) })));
         expect(fit.scale).toBeCloseTo(true_.scale, 9);
         expect(fit.maxResidual).toBeLessThan(1e-6);
-        expect(planDistance(transformed(fit, elsewhere), transformed(true_, elsewhere))).toBeLessThan(1e-6 * (1 + planDistance(elsewhere, sources[0]!)));
+        expect(planDistance(transformed(fit, elsewhere), transformed(true_, elsewhere))).toBeLessThan(
+          1e-6 * (1 + planDistance(elsewhere, sources[0]!)),
+        );
       }),
     );
   });
 
   it('leaves residuals that no small change of it would make smaller', () => {
     fc.assert(
-      fc.property(points, similarity, fc.infiniteStream(fc.double({ min: -0.05, max: 0.05, noNaN: true })), (sources, true_, noise) => {
-        const off = () => noise.next().value as number;
-        const pairs = sources.map((source) => {
-          const { e, n } = transformed({ ...true_, shift: { e: 0, n: 0 } }, source);
-          return { source, target: { e: e + off(), n: n + off() } };
-        });
-        const squares = (candidate: Parameters<typeof transformed>[0]) =>
-          pairs.reduce((sum, { source, target }) => sum + planDistance(transformed(candidate, source), target) ** 2, 0);
-        const fit = fitted(pairs);
-        const best = squares(fit);
-        const steps = [
-          { ...fit, scale: fit.scale + 1e-5 },
-          { ...fit, rotation: fit.rotation - 1e-5 },
-          { ...fit, shift: { ...fit.shift, e: fit.shift.e + 1e-4 } },
-          { ...fit, shift: { ...fit.shift, n: fit.shift.n - 1e-4 } },
-        ];
-        for (const step of steps) expect(squares(step)).toBeGreaterThanOrEqual(best - 1e-12);
-        const held = fitted(pairs, 1);
-        expect(held.scale).toBe(1);
-        expect(squares(held)).toBeGreaterThanOrEqual(best - 1e-12);
-      }),
+      fc.property(
+        points,
+        similarity,
+        fc.infiniteStream(fc.double({ min: -0.05, max: 0.05, noNaN: true })),
+        (sources, true_, noise) => {
+          const off = () => noise.next().value as number;
+          const pairs = sources.map((source) => {
+            const { e, n } = transformed({ ...true_, shift: { e: 0, n: 0 } }, source);
+            return { source, target: { e: e + off(), n: n + off() } };
+          });
+          const squares = (candidate: Parameters<typeof transformed>[0]) =>
+            pairs.reduce(
+              (sum, { source, target }) => sum + planDistance(transformed(candidate, source), target) ** 2,
+              0,
+            );
+          const fit = fitted(pairs);
+          const best = squares(fit);
+          const steps = [
+            { ...fit, scale: fit.scale + 1e-5 },
+            { ...fit, rotation: fit.rotation - 1e-5 },
+            { ...fit, shift: { ...fit.shift, e: fit.shift.e + 1e-4 } },
+            { ...fit, shift: { ...fit.shift, n: fit.shift.n - 1e-4 } },
+          ];
+          for (const step of steps) expect(squares(step)).toBeGreaterThanOrEqual(best - 1e-12);
+          const held = fitted(pairs, 1);
+          expect(held.scale).toBe(1);
+          expect(squares(held)).toBeGreaterThanOrEqual(best - 1e-12);
+        },
+      ),
     );
   });
 

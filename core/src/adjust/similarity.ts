@@ -27,7 +27,8 @@ export interface SimilarityFit extends Similarity {
   /** Of a coordinate; null when nothing is left over to tell. */
   readonly standardDeviation: Metres | null;
 }
-export type SimilarityError = { readonly code: 'TOO_FEW_PAIRS'; readonly given: number } | { readonly code: 'COINCIDENT_POINTS' };
+export type SimilarityError =
+  { readonly code: 'TOO_FEW_PAIRS'; readonly given: number } | { readonly code: 'COINCIDENT_POINTS' };
 
 /** Points closer together than this give no direction. */
 const APART: Metres = 1e-6;
@@ -41,10 +42,14 @@ const centroid = (points: readonly PlanPoint[]): PlanPoint => ({
   e: points.reduce((sum, { e }) => sum + e, 0) / points.length,
   n: points.reduce((sum, { n }) => sum + n, 0) / points.length,
 });
-const spread = (points: readonly PlanPoint[], middle: PlanPoint): Metres => Math.max(...points.map(({ e, n }) => Math.hypot(e - middle.e, n - middle.n)));
+const spread = (points: readonly PlanPoint[], middle: PlanPoint): Metres =>
+  Math.max(...points.map(({ e, n }) => Math.hypot(e - middle.e, n - middle.n)));
 
 /** @param heldScale scale to hold; null lets it be found */
-export function fitSimilarity(pairs: readonly PointPair[], heldScale: number | null): Result<SimilarityFit, SimilarityError> {
+export function fitSimilarity(
+  pairs: readonly PointPair[],
+  heldScale: number | null,
+): Result<SimilarityFit, SimilarityError> {
   if (pairs.length < 2) return fail({ code: 'TOO_FEW_PAIRS', given: pairs.length });
   const [from, to] = [centroid(pairs.map(({ source }) => source)), centroid(pairs.map(({ target }) => target))];
   if (

@@ -6,8 +6,21 @@ import { planDistance, polar, type PlanPoint } from '../plane/point.ts';
 import { wrapHalfTurn } from '../quantity/angle.ts';
 import type { Metres, Radians } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
-import { directionOn, placeOn, shapeOf, type ElementFault, type ElementShape, type HorizontalElement } from './element.ts';
-import { displayedStation, SAME_STATION, stationBack, type DisplayedStation, type StationEquation } from './equations.ts';
+import {
+  directionOn,
+  placeOn,
+  shapeOf,
+  type ElementFault,
+  type ElementShape,
+  type HorizontalElement,
+} from './element.ts';
+import {
+  displayedStation,
+  SAME_STATION,
+  stationBack,
+  type DisplayedStation,
+  type StationEquation,
+} from './equations.ts';
 import { piecesOf, type Pieces } from './pieces.ts';
 
 export interface AlignmentDefinition {
@@ -32,13 +45,19 @@ export interface Alignment {
 export type AlignmentError =
   | { readonly code: 'ALIGNMENT_WITHOUT_ELEMENTS' }
   /** `element` counted from 0. */
-  | { readonly code: 'ELEMENT_FAULT'; readonly element: number; readonly kind: HorizontalElement['kind']; readonly fault: ElementFault }
+  | {
+      readonly code: 'ELEMENT_FAULT';
+      readonly element: number;
+      readonly kind: HorizontalElement['kind'];
+      readonly fault: ElementFault;
+    }
   | { readonly code: 'EQUATION_OUTSIDE'; readonly at: Metres }
   | { readonly code: 'EQUATIONS_AT_ONE_PLACE'; readonly at: Metres };
 
 /** What a design should be asked about, though it can be worked with. */
 export type AlignmentNote =
-  { readonly code: 'GAP'; readonly element: number; readonly size: Metres } | { readonly code: 'CENTRE_OFF'; readonly element: number; readonly size: Metres };
+  | { readonly code: 'GAP'; readonly element: number; readonly size: Metres }
+  | { readonly code: 'CENTRE_OFF'; readonly element: number; readonly size: Metres };
 
 /** Names of the points where elements meet: line, spiral, curve; see `junctionName`. */
 export type JunctionName = 'BOP' | 'EOP' | 'TS' | 'SC' | 'CS' | 'ST' | 'SS' | 'PC' | 'PT' | 'PCC' | 'PRC' | 'PI';
@@ -68,7 +87,11 @@ const CENTRE_OFF: Metres = 0.005;
 const STRAIGHT_ON: Radians = 1e-6;
 export const BEND: Radians = 1e-4;
 
-export function alignmentOf({ startStation, elements, equations }: AlignmentDefinition): Result<Alignment, AlignmentError> {
+export function alignmentOf({
+  startStation,
+  elements,
+  equations,
+}: AlignmentDefinition): Result<Alignment, AlignmentError> {
   if (elements.length === 0) return fail({ code: 'ALIGNMENT_WITHOUT_ELEMENTS' });
   const shaped: AlignmentElement[] = [];
   let station = startStation;
@@ -83,7 +106,14 @@ export function alignmentOf({ startStation, elements, equations }: AlignmentDefi
   if (outside) return fail({ code: 'EQUATION_OUTSIDE', at: outside.at });
   const doubled = inOrder.find(({ at }, i) => i > 0 && at - inOrder[i - 1]!.at < SAME_STATION);
   if (doubled) return fail({ code: 'EQUATIONS_AT_ONE_PLACE', at: doubled.at });
-  return ok({ startStation, endStation: station, length: station - startStation, elements: shaped, equations: inOrder, pieces: piecesOf(shaped) });
+  return ok({
+    startStation,
+    endStation: station,
+    length: station - startStation,
+    elements: shaped,
+    equations: inOrder,
+    pieces: piecesOf(shaped),
+  });
 }
 
 /**
@@ -142,10 +172,29 @@ export function keyPoints(alignment: Alignment): KeyPoint[] {
   const { elements } = alignment;
   const points = elements.flatMap((element, i): KeyPoint[] => {
     const name = junctionName(elements[i - 1], element);
-    return name ? [{ name, station: element.startStation, ...displayedStation(alignment, element.startStation), e: element.start.e, n: element.start.n }] : [];
+    return name
+      ? [
+          {
+            name,
+            station: element.startStation,
+            ...displayedStation(alignment, element.startStation),
+            e: element.start.e,
+            n: element.start.n,
+          },
+        ]
+      : [];
   });
   const { end } = elements.at(-1)!;
-  return [...points, { name: 'EOP', station: alignment.endStation, ...displayedStation(alignment, alignment.endStation), e: end.e, n: end.n }];
+  return [
+    ...points,
+    {
+      name: 'EOP',
+      station: alignment.endStation,
+      ...displayedStation(alignment, alignment.endStation),
+      e: end.e,
+      n: end.n,
+    },
+  ];
 }
 
 /** The element that a station lies in; where two meet, the one that starts there. */
@@ -167,7 +216,12 @@ export function elementAt({ elements, startStation, endStation }: Alignment, sta
  * @param skew clockwise angle by which the offset is turned from square; its length is taken along the turned line
  * @returns null before the start and after the end
  */
-export function placeAlong(alignment: Alignment, station: Metres, offset: Metres = 0, skew: Radians = 0): PlaceAlong | null {
+export function placeAlong(
+  alignment: Alignment,
+  station: Metres,
+  offset: Metres = 0,
+  skew: Radians = 0,
+): PlaceAlong | null {
   const index = elementAt(alignment, station);
   if (index === null) return null;
   const element = alignment.elements[index]!;
@@ -189,7 +243,11 @@ export function placeAlong(alignment: Alignment, station: Metres, offset: Metres
 }
 
 /** The place that continues the line straight on beyond an end; null on the line itself. */
-export function placeBeyond(alignment: Alignment, station: Metres, offset: Metres = 0): (PlanPoint & { readonly azimuth: Radians }) | null {
+export function placeBeyond(
+  alignment: Alignment,
+  station: Metres,
+  offset: Metres = 0,
+): (PlanPoint & { readonly azimuth: Radians }) | null {
   const before = station < alignment.startStation - SAME_STATION;
   if (!before && station <= alignment.endStation + SAME_STATION) return null;
   const [first, last] = [alignment.elements[0]!, alignment.elements.at(-1)!];
@@ -207,5 +265,7 @@ function junctionNear({ elements }: Alignment, index: number, station: Metres): 
 }
 
 /** Jumps of the stations along a line: what is shown just before and just after each equation. */
-export const equationJumps = (alignment: Alignment): readonly { readonly at: Metres; readonly back: Metres; readonly ahead: Metres }[] =>
+export const equationJumps = (
+  alignment: Alignment,
+): readonly { readonly at: Metres; readonly back: Metres; readonly ahead: Metres }[] =>
   alignment.equations.map(({ at, ahead }, i) => ({ at, back: stationBack(alignment, i), ahead }));

@@ -30,7 +30,10 @@ const STEP: Metres = 0.25;
 const CLOSE: Metres = 1e-5;
 
 /** @param ground its height so far out from the hinge; null where it has none */
-export function catchPoint(ground: (distance: Metres) => Metres | null, { hingeZ, cutRun, fillRun, farthest }: SlopeAsked): CatchOutcome {
+export function catchPoint(
+  ground: (distance: Metres) => Metres | null,
+  { hingeZ, cutRun, fillRun, farthest }: SlopeAsked,
+): CatchOutcome {
   const atHinge = ground(0);
   if (atHinge === null) return { status: 'noGround', distance: 0 };
   const kind = atHinge >= hingeZ ? 'cut' : 'fill';

@@ -67,7 +67,9 @@ const LONGEST = 1e9;
 
 export function shapeOf(element: HorizontalElement): Result<ElementShape, ElementFault> {
   const shape = anyShapeOf(element);
-  return shape.ok && !(shape.value.length <= LONGEST) ? fail({ code: 'ELEMENT_TOO_LONG', length: shape.value.length }) : shape;
+  return shape.ok && !(shape.value.length <= LONGEST)
+    ? fail({ code: 'ELEMENT_TOO_LONG', length: shape.value.length })
+    : shape;
 }
 
 function anyShapeOf(element: HorizontalElement): Result<ElementShape, ElementFault> {
@@ -85,7 +87,17 @@ function lineShape({ start, end }: LineElement): Result<ElementShape, ElementFau
   const length = planDistance(start, end);
   if (length < NO_LENGTH) return fail({ code: 'ELEMENT_WITHOUT_LENGTH' });
   const way = azimuth(start, end);
-  return ok({ kind: 'line', start, end, azimuthStart: way, azimuthEnd: way, curvatureStart: 0, curvatureEnd: 0, length, centre: null });
+  return ok({
+    kind: 'line',
+    start,
+    end,
+    azimuthStart: way,
+    azimuthEnd: way,
+    curvatureStart: 0,
+    curvatureEnd: 0,
+    length,
+    centre: null,
+  });
 }
 
 /** An arc from start to end that turns as the centre says; where the chord is long enough it, not the centre, gives the radius. */
@@ -101,7 +113,9 @@ function curveShape({ start, end, centre, rotation }: CurveElement): Result<Elem
   // Near a full circle the chord is too short to say anything of the radius.
   const byChord = turn < Math.PI || Math.sin(turn / 2) > 0.2;
   const radius = byChord ? chord / (2 * Math.sin(turn / 2)) : mean;
-  const azimuthStart = wrapTurn(byChord ? azimuth(start, end) - (hand * turn) / 2 : azimuth(centre, start) + (hand * Math.PI) / 2);
+  const azimuthStart = wrapTurn(
+    byChord ? azimuth(start, end) - (hand * turn) / 2 : azimuth(centre, start) + (hand * Math.PI) / 2,
+  );
   const right = azimuthStart + (hand * Math.PI) / 2;
   return ok({
     kind: 'curve',
@@ -117,10 +131,18 @@ function curveShape({ start, end, centre, rotation }: CurveElement): Result<Elem
 }
 
 /** A clothoid turned, and by a trifle stretched, so that it runs from its start to its end. */
-function spiralShape({ start, end, radiusStart, radiusEnd, length, rotation }: SpiralElement): Result<ElementShape, ElementFault> {
+function spiralShape({
+  start,
+  end,
+  radiusStart,
+  radiusEnd,
+  length,
+  rotation,
+}: SpiralElement): Result<ElementShape, ElementFault> {
   if (!(length > NO_LENGTH)) return fail({ code: 'ELEMENT_WITHOUT_LENGTH' });
   if (radiusStart === null && radiusEnd === null) return fail({ code: 'SPIRAL_STRAIGHT_AT_BOTH_ENDS' });
-  if ((radiusStart !== null && !(radiusStart > 0)) || (radiusEnd !== null && !(radiusEnd > 0))) return fail({ code: 'RADIUS_NOT_POSITIVE' });
+  if ((radiusStart !== null && !(radiusStart > 0)) || (radiusEnd !== null && !(radiusEnd > 0)))
+    return fail({ code: 'RADIUS_NOT_POSITIVE' });
   const turns = length / Math.min(radiusStart ?? Infinity, radiusEnd ?? Infinity) / (2 * Math.PI);
   if (turns > MOST_TURNS) return fail({ code: 'ELEMENT_WINDS', turns });
   const hand = rotation === 'cw' ? 1 : -1;
@@ -162,7 +184,10 @@ export function placeOn(element: ElementShape, along: Metres): PlanPoint {
     }
     case 'spiral': {
       const rate = (curvatureEnd - curvatureStart) / length;
-      const stretches = Math.max(1, Math.ceil((Math.max(Math.abs(curvatureStart), Math.abs(curvatureEnd)) * length) / SERIES_TURN));
+      const stretches = Math.max(
+        1,
+        Math.ceil((Math.max(Math.abs(curvatureStart), Math.abs(curvatureEnd)) * length) / SERIES_TURN),
+      );
       const step = length / stretches;
       let place = start;
       for (let i = 0; i < stretches; i++) {

@@ -43,7 +43,10 @@ export function stationBack(numbered: Pick<Numbered, 'equations'>, index: number
 }
 
 /** Every distance along the line that shows this station, ascending, with the region it lies in; none in a gap or outside. */
-export function stationsShown(numbered: Numbered, displayed: Metres): { readonly station: Metres; readonly region: number }[] {
+export function stationsShown(
+  numbered: Numbered,
+  displayed: Metres,
+): { readonly station: Metres; readonly region: number }[] {
   const found: { readonly station: Metres; readonly region: number }[] = [];
   for (let region = 0; region <= numbered.equations.length; region++) {
     const equation = numbered.equations[region - 1];

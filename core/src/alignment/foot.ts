@@ -104,7 +104,15 @@ function aheadOnSpiral(pieces: Alignment['pieces'], piece: number, along: number
 }
 
 /** A foot on a spiral's piece between two places, ahead of the first and behind the second. */
-function footBetween(pieces: Alignment['pieces'], piece: number, e: number, n: number, low: number, high: number, guess: number): number {
+function footBetween(
+  pieces: Alignment['pieces'],
+  piece: number,
+  e: number,
+  n: number,
+  low: number,
+  high: number,
+  guess: number,
+): number {
   let along = guess;
   for (let i = 0; i < STEPS; i++) {
     const ahead = aheadOnSpiral(pieces, piece, along, e, n);
@@ -125,7 +133,8 @@ function footOn(pieces: Alignment['pieces'], piece: number, e: number, n: number
   const length = figures[f + LENGTH]!;
   switch (pieces.kind[piece]) {
     case LINE: {
-      const along = (e - figures[f + START_E]!) * figures[f + EAST]! + (n - figures[f + START_N]!) * figures[f + NORTH]!;
+      const along =
+        (e - figures[f + START_E]!) * figures[f + EAST]! + (n - figures[f + START_N]!) * figures[f + NORTH]!;
       return along >= -AT_END && along <= length + AT_END ? Math.min(Math.max(along, 0), length) : NaN;
     }
     case ARC: {
@@ -151,7 +160,10 @@ function footOn(pieces: Alignment['pieces'], piece: number, e: number, n: number
       const ee = e - figures[f + END_E]!;
       const en = n - figures[f + END_N]!;
       const end = ee * figures[f + END_EAST]! + en * figures[f + END_NORTH]!;
-      const endSlope = (figures[f + CURVATURE]! + figures[f + RATE]! * length) * (ee * figures[f + END_NORTH]! - en * figures[f + END_EAST]!) - 1;
+      const endSlope =
+        (figures[f + CURVATURE]! + figures[f + RATE]! * length) *
+          (ee * figures[f + END_NORTH]! - en * figures[f + END_EAST]!) -
+        1;
       if (start > 0 && end < 0) return footBetween(pieces, piece, e, n, 0, length, (length * start) / (start - end));
       if (Math.abs(start) <= AT_END && startSlope < 0) return 0;
       if (Math.abs(end) <= AT_END && endSlope < 0) return length;
@@ -161,7 +173,16 @@ function footOn(pieces: Alignment['pieces'], piece: number, e: number, n: number
       for (let i = 1; i <= SOUGHT_BETWEEN; i++) {
         const along = (length * i) / SOUGHT_BETWEEN;
         const here = aheadOnSpiral(pieces, piece, along, e, n);
-        if (before > 0 && here < 0) return footBetween(pieces, piece, e, n, (length * (i - 1)) / SOUGHT_BETWEEN, along, along - length / SOUGHT_BETWEEN / 2);
+        if (before > 0 && here < 0)
+          return footBetween(
+            pieces,
+            piece,
+            e,
+            n,
+            (length * (i - 1)) / SOUGHT_BETWEEN,
+            along,
+            along - length / SOUGHT_BETWEEN / 2,
+          );
         before = here;
       }
       return NaN;
@@ -194,7 +215,8 @@ function distance2At(pieces: Alignment['pieces'], piece: number, along: number, 
   const f = piece * FIGURES;
   switch (pieces.kind[piece]) {
     case LINE: {
-      const ahead = (e - figures[f + START_E]!) * figures[f + EAST]! + (n - figures[f + START_N]!) * figures[f + NORTH]! - along;
+      const ahead =
+        (e - figures[f + START_E]!) * figures[f + EAST]! + (n - figures[f + START_N]!) * figures[f + NORTH]! - along;
       const right = offsetAt(pieces, piece, along, e, n);
       return ahead * ahead + right * right;
     }
@@ -216,10 +238,13 @@ function offsetAt(pieces: Alignment['pieces'], piece: number, along: number, e: 
     case LINE:
       return (e - figures[f + START_E]!) * figures[f + NORTH]! - (n - figures[f + START_N]!) * figures[f + EAST]!;
     case ARC:
-      return figures[f + HAND]! * (figures[f + RADIUS]! - Math.hypot(e - figures[f + CENTRE_E]!, n - figures[f + CENTRE_N]!));
+      return (
+        figures[f + HAND]! * (figures[f + RADIUS]! - Math.hypot(e - figures[f + CENTRE_E]!, n - figures[f + CENTRE_N]!))
+      );
     default: {
       placeOnSpiral(pieces, piece, along);
-      const direction = figures[f + AZIMUTH]! + figures[f + CURVATURE]! * along + (figures[f + RATE]! * along * along) / 2;
+      const direction =
+        figures[f + AZIMUTH]! + figures[f + CURVATURE]! * along + (figures[f + RATE]! * along * along) / 2;
       return (e - at.e) * Math.cos(direction) - (n - at.n) * Math.sin(direction);
     }
   }
@@ -280,12 +305,20 @@ function atAnEnd(alignment: Alignment, { e, n }: PlanPoint, before: number, dist
   const [de, dn] = [e - at(END_E, START_E), n - at(END_N, START_N)];
   const [east, north] = [at(END_EAST, EAST), at(END_NORTH, NORTH)];
   const [ahead, off] = [de * east + dn * north, de * north - dn * east];
-  if (isStart || isEnd) return { status: isStart ? 'beyondStart' : 'beyondEnd', extension: Math.abs(ahead), offset: off, distance };
-  const bend = pieces.element[before] === pieces.element[before + 1] ? 0 : bendBefore(alignment, pieces.element[before + 1]!);
+  if (isStart || isEnd)
+    return { status: isStart ? 'beyondStart' : 'beyondEnd', extension: Math.abs(ahead), offset: off, distance };
+  const bend =
+    pieces.element[before] === pieces.element[before + 1] ? 0 : bendBefore(alignment, pieces.element[before + 1]!);
   const isBend = Math.abs(bend) > BEND;
   const station = pieces.figures[f + STATION]!;
   const side = isBend ? -Math.sign(bend) : Math.sign(off);
-  return { status: isBend ? 'atAngle' : 'onAlignment', station, ...displayedStation(alignment, station), offset: side * distance, distance };
+  return {
+    status: isBend ? 'atAngle' : 'onAlignment',
+    station,
+    ...displayedStation(alignment, station),
+    offset: side * distance,
+    distance,
+  };
 }
 
 /** Every foot no farther off than `corridor`, by station. */
@@ -310,7 +343,8 @@ export function feetWithin(alignment: Alignment, { e, n }: PlanPoint, corridor: 
     if (!Number.isNaN(along)) feet.push({ station: station + along, offset: offsetAt(pieces, piece, along, e, n) });
     else {
       const between = footBetweenElements(alignment, piece, e, n);
-      if (between !== null) feet.push({ station: station + pieces.figures[piece * FIGURES + LENGTH]!, offset: between });
+      if (between !== null)
+        feet.push({ station: station + pieces.figures[piece * FIGURES + LENGTH]!, offset: between });
     }
   }
   const kept: { station: number; offset: number }[] = [];
@@ -330,7 +364,8 @@ function footBetweenElements(alignment: Alignment, piece: number, e: number, n: 
   const [own, next] = [pieces.element[piece]!, pieces.element[piece + 1]];
   if (next === undefined || next === own || Math.abs(bendBefore(alignment, next)) > BEND) return null;
   const [before, after] = [elements[own]!, elements[next]!];
-  const aheadOf = (direction: number, from: PlanPoint) => (e - from.e) * Math.sin(direction) + (n - from.n) * Math.cos(direction);
+  const aheadOf = (direction: number, from: PlanPoint) =>
+    (e - from.e) * Math.sin(direction) + (n - from.n) * Math.cos(direction);
   if (aheadOf(before.azimuthEnd, before.end) <= 0 || aheadOf(after.azimuthStart, after.start) >= 0) return null;
   const off = (e - after.start.e) * Math.cos(after.azimuthStart) - (n - after.start.n) * Math.sin(after.azimuthStart);
   return before.curvatureEnd * off < 1 && after.curvatureStart * off < 1 ? off : null;
@@ -340,6 +375,10 @@ function footBetweenElements(alignment: Alignment, piece: number, e: number, n: 
 function isOneFoot({ elements }: Alignment, a: Metres, b: Metres): boolean {
   if (b - a < AT_END) return true;
   return (
-    b - a < ONE_FOOT && elements.some(({ startStation }, i) => i > 0 && startStation >= a && startStation <= b && Math.abs(bendBefore({ elements }, i)) <= BEND)
+    b - a < ONE_FOOT &&
+    elements.some(
+      ({ startStation }, i) =>
+        i > 0 && startStation >= a && startStation <= b && Math.abs(bendBefore({ elements }, i)) <= BEND,
+    )
   );
 }

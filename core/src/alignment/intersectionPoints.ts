@@ -40,7 +40,8 @@ interface Rounded {
 
 export function elementsThrough(points: readonly IntersectionPoint[]): Result<HorizontalElement[], IntersectionError> {
   if (points.length < 2) return fail({ code: 'TOO_FEW_INTERSECTIONS', given: points.length });
-  for (let i = 1; i < points.length; i++) if (planDistance(points[i - 1]!, points[i]!) < 0.001) return fail({ code: 'INTERSECTIONS_IN_ONE_PLACE', point: i });
+  for (let i = 1; i < points.length; i++)
+    if (planDistance(points[i - 1]!, points[i]!) < 0.001) return fail({ code: 'INTERSECTIONS_IN_ONE_PLACE', point: i });
   const elements: HorizontalElement[] = [];
   let from: PlanPoint = points[0]!;
   let taken = 0;
@@ -65,14 +66,22 @@ function spiralShift(radius: Metres, length: Metres) {
   const end = clothoidEnd({ e: 0, n: 0 }, 0, 0, 1 / (radius * length), length);
   const turn = length / (2 * radius);
   // Along the tangent is north, to the right of it east.
-  return { along: end.n, across: end.e, shift: end.e - radius * (1 - Math.cos(turn)), back: end.n - radius * Math.sin(turn), turn };
+  return {
+    along: end.n,
+    across: end.e,
+    shift: end.e - radius * (1 - Math.cos(turn)),
+    back: end.n - radius * Math.sin(turn),
+    turn,
+  };
 }
 
 function roundedAt(points: readonly IntersectionPoint[], i: number): Result<Rounded, IntersectionError> {
   const [before, point, after] = [points[i - 1]!, points[i]!, points[i + 1]!];
   const { radius, spiralIn, spiralOut } = point;
   if (radius === null)
-    return spiralIn > 0 || spiralOut > 0 ? fail({ code: 'SPIRAL_WITHOUT_RADIUS', point: i }) : ok({ elements: [], tangentIn: 0, tangentOut: 0 });
+    return spiralIn > 0 || spiralOut > 0
+      ? fail({ code: 'SPIRAL_WITHOUT_RADIUS', point: i })
+      : ok({ elements: [], tangentIn: 0, tangentOut: 0 });
   if (!(radius > 0)) return fail({ code: 'INTERSECTION_RADIUS_NOT_POSITIVE', point: i });
   const [wayIn, wayOut] = [azimuth(before, point), azimuth(point, after)];
   const delta = wrapHalfTurn(wayOut - wayIn);
@@ -88,16 +97,35 @@ function roundedAt(points: readonly IntersectionPoint[], i: number): Result<Roun
   const rotation: Rotation = hand > 0 ? 'cw' : 'ccw';
   const begin = polar(point, wayIn, -tangentIn);
   const end = polar(point, wayOut, tangentOut);
-  const across = (from: PlanPoint, way: Radians, along: Metres, off: Metres) => polar(polar(from, way, along), way + (hand * Math.PI) / 2, off);
+  const across = (from: PlanPoint, way: Radians, along: Metres, off: Metres) =>
+    polar(polar(from, way, along), way + (hand * Math.PI) / 2, off);
   const curveStart = spiralIn >= SHORTEST ? across(begin, wayIn, first.along, first.across) : begin;
   const curveEnd = spiralOut >= SHORTEST ? across(end, wayOut, -last.along, last.across) : end;
   const elements: HorizontalElement[] = [];
-  if (spiralIn >= SHORTEST) elements.push({ kind: 'spiral', start: begin, end: curveStart, radiusStart: null, radiusEnd: radius, length: spiralIn, rotation });
+  if (spiralIn >= SHORTEST)
+    elements.push({
+      kind: 'spiral',
+      start: begin,
+      end: curveStart,
+      radiusStart: null,
+      radiusEnd: radius,
+      length: spiralIn,
+      rotation,
+    });
   if (turn - first.turn - last.turn > 1e-9) {
     const centre = polar(curveStart, wayIn + hand * (first.turn + Math.PI / 2), radius);
     elements.push({ kind: 'curve', start: curveStart, end: curveEnd, centre, rotation });
   }
-  if (spiralOut >= SHORTEST) elements.push({ kind: 'spiral', start: curveEnd, end, radiusStart: radius, radiusEnd: null, length: spiralOut, rotation });
+  if (spiralOut >= SHORTEST)
+    elements.push({
+      kind: 'spiral',
+      start: curveEnd,
+      end,
+      radiusStart: radius,
+      radiusEnd: null,
+      length: spiralOut,
+      rotation,
+    });
   return ok({ elements, tangentIn, tangentOut });
 }
 
@@ -120,7 +148,11 @@ export type TypedElementError =
   /** It goes round by more than a curve or spiral does. */
   | { readonly code: 'TYPED_ELEMENT_WINDS'; readonly element: number };
 
-export function elementsAlong(start: PlanPoint, direction: Radians, typed: readonly TypedElement[]): Result<HorizontalElement[], TypedElementError> {
+export function elementsAlong(
+  start: PlanPoint,
+  direction: Radians,
+  typed: readonly TypedElement[],
+): Result<HorizontalElement[], TypedElementError> {
   const elements: HorizontalElement[] = [];
   let [place, way] = [{ e: start.e, n: start.n }, direction];
   for (const [i, element] of typed.entries()) {
@@ -131,17 +163,34 @@ export function elementsAlong(start: PlanPoint, direction: Radians, typed: reado
       place = end;
       continue;
     }
-    const [first, last] = element.kind === 'curve' ? [element.radius, element.radius] : [element.radiusStart, element.radiusEnd];
+    const [first, last] =
+      element.kind === 'curve' ? [element.radius, element.radius] : [element.radiusStart, element.radiusEnd];
     if (first === null && last === null) return fail({ code: 'TYPED_SPIRAL_STRAIGHT', element: i });
-    if ((first !== null && !(first > 0)) || (last !== null && !(last > 0))) return fail({ code: 'TYPED_RADIUS_NOT_POSITIVE', element: i });
+    if ((first !== null && !(first > 0)) || (last !== null && !(last > 0)))
+      return fail({ code: 'TYPED_RADIUS_NOT_POSITIVE', element: i });
     const turns = element.length / Math.min(first ?? Infinity, last ?? Infinity) / (2 * Math.PI);
     if (turns > (element.kind === 'curve' ? 1 : MOST_TURNS)) return fail({ code: 'TYPED_ELEMENT_WINDS', element: i });
     const hand = element.rotation === 'cw' ? 1 : -1;
     const [from, to] = [first === null ? 0 : hand / first, last === null ? 0 : hand / last];
     const end = clothoidEnd(place, way, from, (to - from) / element.length, element.length);
     if (element.kind === 'curve')
-      elements.push({ kind: 'curve', start: place, end, centre: polar(place, way + (hand * Math.PI) / 2, element.radius), rotation: element.rotation });
-    else elements.push({ kind: 'spiral', start: place, end, radiusStart: first, radiusEnd: last, length: element.length, rotation: element.rotation });
+      elements.push({
+        kind: 'curve',
+        start: place,
+        end,
+        centre: polar(place, way + (hand * Math.PI) / 2, element.radius),
+        rotation: element.rotation,
+      });
+    else
+      elements.push({
+        kind: 'spiral',
+        start: place,
+        end,
+        radiusStart: first,
+        radiusEnd: last,
+        length: element.length,
+        rotation: element.rotation,
+      });
     place = end;
     way += ((from + to) / 2) * element.length;
   }

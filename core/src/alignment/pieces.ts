@@ -64,7 +64,12 @@ const LINE_LENGTH = 200;
 const MOST_PIECES = 4096;
 
 type Box = readonly [number, number, number, number];
-const boxRound = (a: Box, b: Box): Box => [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.max(a[2], b[2]), Math.max(a[3], b[3])];
+const boxRound = (a: Box, b: Box): Box => [
+  Math.min(a[0], b[0]),
+  Math.min(a[1], b[1]),
+  Math.max(a[2], b[2]),
+  Math.max(a[3], b[3]),
+];
 const halfRound = (box: Box): number => box[2] - box[0] + box[3] - box[1];
 
 interface Piece {
@@ -80,7 +85,9 @@ export interface StationedShape extends ElementShape {
 }
 
 export function piecesOf(elements: readonly StationedShape[]): Pieces {
-  const pieces = elements.flatMap((element, i) => (element.kind === 'spiral' ? spiralPieces(element, i) : plainPieces(element, i)));
+  const pieces = elements.flatMap((element, i) =>
+    element.kind === 'spiral' ? spiralPieces(element, i) : plainPieces(element, i),
+  );
   const count = pieces.length;
   const nodes = 2 * count - 1;
   const boxes = new Float64Array(4 * nodes);
@@ -138,12 +145,17 @@ export function piecesOf(elements: readonly StationedShape[]): Pieces {
 
 /** Lines and arcs, cut where their boxes would take in much that lies far from them. */
 function plainPieces(shape: StationedShape, element: number): Piece[] {
-  const wanted = Math.ceil(shape.centre ? (Math.abs(shape.curvatureStart) * shape.length) / ARC_TURN : shape.length / LINE_LENGTH);
+  const wanted = Math.ceil(
+    shape.centre ? (Math.abs(shape.curvatureStart) * shape.length) / ARC_TURN : shape.length / LINE_LENGTH,
+  );
   const count = Math.min(MOST_PIECES, Math.max(1, wanted));
   const step = shape.length / count;
   return Array.from({ length: count }, (_, i) => {
     const [from, to] = [i * step, (i + 1) * step];
-    const ends = { start: i === 0 ? shape.start : placeOn(shape, from), end: i === count - 1 ? shape.end : placeOn(shape, to) };
+    const ends = {
+      start: i === 0 ? shape.start : placeOn(shape, from),
+      end: i === count - 1 ? shape.end : placeOn(shape, to),
+    };
     const ways = { azimuthStart: directionOn(shape, from).azimuth, azimuthEnd: directionOn(shape, to).azimuth };
     return plainPiece({ ...shape, ...ends, ...ways, length: step, startStation: shape.startStation + from }, element);
   });
@@ -153,13 +165,24 @@ function plainPiece(shape: StationedShape, element: number): Piece {
   const { start, end, azimuthStart, azimuthEnd, length, startStation, centre, curvatureStart } = shape;
   const last = [end.e, end.n, Math.sin(azimuthEnd), Math.cos(azimuthEnd)];
   const common = [start.e, start.n, Math.sin(azimuthStart), Math.cos(azimuthStart), length, startStation];
-  if (!centre) return { kind: LINE, element, figures: [...common, 0, 0, 0, 0, ...last], series: null, box: boxOf([start, end], 0) };
+  if (!centre)
+    return {
+      kind: LINE,
+      element,
+      figures: [...common, 0, 0, 0, 0, ...last],
+      series: null,
+      box: boxOf([start, end], 0),
+    };
   const radius = 1 / Math.abs(curvatureStart);
   const hand = Math.sign(curvatureStart);
   const fromCentre = azimuthStart - (hand * Math.PI) / 2;
   // Where the arc passes due north, east, south or west of its centre it reaches farthest.
   const reached = [start, end];
-  for (let quarter = Math.ceil(Math.min(fromCentre, fromCentre + curvatureStart * length) / (Math.PI / 2)); ; quarter++) {
+  for (
+    let quarter = Math.ceil(Math.min(fromCentre, fromCentre + curvatureStart * length) / (Math.PI / 2));
+    ;
+    quarter++
+  ) {
     const direction = (quarter * Math.PI) / 2;
     if (direction > Math.max(fromCentre, fromCentre + curvatureStart * length)) break;
     reached.push({ e: centre.e + radius * Math.sin(direction), n: centre.n + radius * Math.cos(direction) });
@@ -176,7 +199,10 @@ function plainPiece(shape: StationedShape, element: number): Piece {
 function spiralPieces(shape: StationedShape, element: number): Piece[] {
   const { start, azimuthStart, curvatureStart, curvatureEnd, length, startStation } = shape;
   const rate = (curvatureEnd - curvatureStart) / length;
-  const count = Math.max(1, Math.ceil((Math.max(Math.abs(curvatureStart), Math.abs(curvatureEnd)) * length) / SERIES_TURN));
+  const count = Math.max(
+    1,
+    Math.ceil((Math.max(Math.abs(curvatureStart), Math.abs(curvatureEnd)) * length) / SERIES_TURN),
+  );
   const step = length / count;
   const pieces: Piece[] = [];
   let from: PlanPoint = start;

@@ -31,7 +31,12 @@ export interface Profile {
   readonly end: Metres;
   readonly curves: readonly VerticalCurve[];
   /** Where the grade changes without a curve. */
-  readonly breaks: readonly { readonly station: Metres; readonly z: Metres; readonly gradeIn: number; readonly gradeOut: number }[];
+  readonly breaks: readonly {
+    readonly station: Metres;
+    readonly z: Metres;
+    readonly gradeIn: number;
+    readonly gradeOut: number;
+  }[];
   readonly stretches: readonly Stretch[];
 }
 export interface Extreme {
@@ -55,7 +60,12 @@ interface Stretch {
   /** Half the change of grade per metre. */
   readonly bend: number;
   /** Of a circle: where its centre lies, its radius, and whether it hangs (a sag) or stands (a crest). */
-  readonly circle: { readonly station: Metres; readonly z: Metres; readonly radius: Metres; readonly sags: boolean } | null;
+  readonly circle: {
+    readonly station: Metres;
+    readonly z: Metres;
+    readonly radius: Metres;
+    readonly sags: boolean;
+  } | null;
 }
 
 const OVERLAP: Metres = 0.001;
@@ -66,7 +76,8 @@ export function profileOf(points: readonly GradePoint[], metresPerUnit = 1): Res
   if (points.length < 2) return fail({ code: 'PROFILE_TOO_SHORT', points: points.length });
   for (let i = 1; i < points.length; i++) {
     const [before, point] = [points[i - 1]!, points[i]!];
-    if (!(point.station > before.station)) return fail({ code: 'PROFILE_NOT_RISING', station: point.station, before: before.station });
+    if (!(point.station > before.station))
+      return fail({ code: 'PROFILE_NOT_RISING', station: point.station, before: before.station });
   }
   const grade = (i: number) => (points[i + 1]!.z - points[i]!.z) / (points[i + 1]!.station - points[i]!.station);
   const curves: VerticalCurve[] = [];
@@ -86,8 +97,17 @@ export function profileOf(points: readonly GradePoint[], metresPerUnit = 1): Res
     const curve = point.rounding ? curveAt(point, point.rounding, gradeIn, gradeOut) : null;
     const begin = curve?.begin ?? { station: point.station, z: point.z };
     const by = reached.station - begin.station;
-    if (by * metresPerUnit > OVERLAP) return fail({ code: 'PROFILE_CURVES_OVERLAP', station: points[i - 1]!.station, next: point.station, by });
-    if (by < 0) stretches.push({ start: reached.station, end: begin.station, z: reached.z, grade: gradeIn, bend: 0, circle: null });
+    if (by * metresPerUnit > OVERLAP)
+      return fail({ code: 'PROFILE_CURVES_OVERLAP', station: points[i - 1]!.station, next: point.station, by });
+    if (by < 0)
+      stretches.push({
+        start: reached.station,
+        end: begin.station,
+        z: reached.z,
+        grade: gradeIn,
+        bend: 0,
+        circle: null,
+      });
     if (curve) {
       curves.push(curve);
       stretches.push(...stretchesOf(curve, point.rounding!));
@@ -108,7 +128,12 @@ const reachOf = (rounding: VerticalRounding): number => {
   }
 };
 
-function curveAt({ station, z }: GradePoint, rounding: VerticalRounding, gradeIn: number, gradeOut: number): VerticalCurve {
+function curveAt(
+  { station, z }: GradePoint,
+  rounding: VerticalRounding,
+  gradeIn: number,
+  gradeOut: number,
+): VerticalCurve {
   const [before, after] = tangentsOf(rounding, gradeIn, gradeOut);
   return {
     kind: rounding.kind,
@@ -134,7 +159,10 @@ function tangentsOf(rounding: VerticalRounding, gradeIn: number, gradeOut: numbe
   }
 }
 
-function stretchesOf({ begin, intersection, end, gradeIn, gradeOut }: VerticalCurve, rounding: VerticalRounding): Stretch[] {
+function stretchesOf(
+  { begin, intersection, end, gradeIn, gradeOut }: VerticalCurve,
+  rounding: VerticalRounding,
+): Stretch[] {
   const parabola = (from: { station: Metres; z: Metres }, to: Metres, grade: number, last: number): Stretch => ({
     start: from.station,
     end: to,
@@ -147,7 +175,8 @@ function stretchesOf({ begin, intersection, end, gradeIn, gradeOut }: VerticalCu
     case 'parabola':
       return [parabola(begin, end.station, gradeIn, gradeOut)];
     case 'unsymmetricParabola': {
-      const common = (gradeIn * rounding.lengthIn + gradeOut * rounding.lengthOut) / (rounding.lengthIn + rounding.lengthOut);
+      const common =
+        (gradeIn * rounding.lengthIn + gradeOut * rounding.lengthOut) / (rounding.lengthIn + rounding.lengthOut);
       const middle = { station: intersection.station, z: begin.z + ((gradeIn + common) / 2) * rounding.lengthIn };
       return [parabola(begin, middle.station, gradeIn, common), parabola(middle, end.station, common, gradeOut)];
     }
@@ -155,13 +184,21 @@ function stretchesOf({ begin, intersection, end, gradeIn, gradeOut }: VerticalCu
       if (gradeIn === gradeOut) return [];
       const sags = gradeOut > gradeIn;
       const toCentre = (sags ? rounding.radius : -rounding.radius) / Math.hypot(1, gradeIn);
-      const circle = { station: begin.station - toCentre * gradeIn, z: begin.z + toCentre, radius: rounding.radius, sags };
+      const circle = {
+        station: begin.station - toCentre * gradeIn,
+        z: begin.z + toCentre,
+        radius: rounding.radius,
+        sags,
+      };
       return [{ start: begin.station, end: end.station, z: begin.z, grade: gradeIn, bend: 0, circle }];
     }
   }
 }
 
-function onStretch({ start, z, grade, bend, circle }: Stretch, station: Metres): { readonly z: Metres; readonly grade: number } {
+function onStretch(
+  { start, z, grade, bend, circle }: Stretch,
+  station: Metres,
+): { readonly z: Metres; readonly grade: number } {
   const x = station - start;
   if (!circle) return { z: z + x * (grade + bend * x), grade: grade + 2 * bend * x };
   const across = station - circle.station;
@@ -170,7 +207,10 @@ function onStretch({ start, z, grade, bend, circle }: Stretch, station: Metres):
 }
 
 /** Height and grade at a station; at a break the grade ahead. Null outside the profile. */
-export function profileAt({ start, end, stretches }: Profile, station: Metres): { readonly z: Metres; readonly grade: number } | null {
+export function profileAt(
+  { start, end, stretches }: Profile,
+  station: Metres,
+): { readonly z: Metres; readonly grade: number } | null {
   if (!(station >= start - AT_END && station <= end + AT_END)) return null;
   let [low, high] = [0, stretches.length - 1];
   while (low < high) {

@@ -42,13 +42,18 @@ export const orderedSections = (sections: readonly DesignedSection[]): DesignedS
   sections
     .map(({ station, lines }) => ({
       station,
-      lines: lines.filter(({ points }) => points.length > 1).map(({ name, points }) => ({ name, points: [...points].sort((a, b) => a.offset - b.offset) })),
+      lines: lines
+        .filter(({ points }) => points.length > 1)
+        .map(({ name, points }) => ({ name, points: [...points].sort((a, b) => a.offset - b.offset) })),
     }))
     .filter(({ lines }) => lines.length > 0)
     .sort((a, b) => a.station - b.station);
 
 /** Those on either side of a station, and how far from the first to the second it is; null before the first and after the last. */
-function around(sections: readonly DesignedSection[], station: Metres): { from: DesignedSection; to: DesignedSection; share: number } | null {
+function around(
+  sections: readonly DesignedSection[],
+  station: Metres,
+): { from: DesignedSection; to: DesignedSection; share: number } | null {
   const next = sections.findIndex((each) => each.station >= station - SAME);
   if (next < 0) return null;
   const to = sections[next]!;
@@ -76,7 +81,12 @@ export function sectionAt(sections: readonly DesignedSection[], station: Metres)
 }
 
 /** The height of one line of the sections at a station and offset; null where it has none. */
-export function sectionHeight(sections: readonly DesignedSection[], name: string, station: Metres, offset: Metres): Metres | null {
+export function sectionHeight(
+  sections: readonly DesignedSection[],
+  name: string,
+  station: Metres,
+  offset: Metres,
+): Metres | null {
   const near = around(sections, station);
   const heightOf = (section: DesignedSection) => {
     const line = section.lines.find((each) => each.name === name);

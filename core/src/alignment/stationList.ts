@@ -67,7 +67,10 @@ export function stationList(
   const from = Math.max(rule.from ?? -Infinity, alignment.startStation);
   const to = Math.min(rule.to ?? Infinity, alignment.endStation);
   if (!(from <= to)) return fail({ code: 'NOTHING_BETWEEN', from: rule.from ?? from, to: rule.to ?? to });
-  const intervals = [...(rule.interval === null ? [] : [rule.interval]), ...rule.byRadius.map(({ interval }) => interval)];
+  const intervals = [
+    ...(rule.interval === null ? [] : [rule.interval]),
+    ...rule.byRadius.map(({ interval }) => interval),
+  ];
   if (rule.equalParts && 'chord' in rule.equalParts) intervals.push(rule.equalParts.chord);
   if (rule.equalParts && 'rise' in rule.equalParts) intervals.push(rule.equalParts.rise);
   const bad = intervals.find((interval) => !(interval > 0));
@@ -80,20 +83,30 @@ export function stationList(
   };
   for (const element of alignment.elements) {
     const interval = intervalOn(element, rule);
-    if (interval !== null) for (const station of roundStations(alignment, element, interval)) add(station, { kind: 'interval' });
+    if (interval !== null)
+      for (const station of roundStations(alignment, element, interval)) add(station, { kind: 'interval' });
     if (rule.equalParts && element.kind !== 'line') {
       const parts = partsOf(element, rule.equalParts);
       if (parts > MOST) return fail({ code: 'TOO_MANY_STATIONS', stations: parts });
-      for (let part = 1; part < parts; part++) add(element.startStation + (element.length * part) / parts, { kind: 'part', part, parts });
+      for (let part = 1; part < parts; part++)
+        add(element.startStation + (element.length * part) / parts, { kind: 'part', part, parts });
     }
   }
-  if (rule.special) for (const [station, because] of specialStations(alignment, profile, template, strings)) add(station, because);
+  if (rule.special)
+    for (const [station, because] of specialStations(alignment, profile, template, strings)) add(station, because);
   for (const station of rule.extra) add(station, { kind: 'extra' });
-  const list = merged(found).map(({ station, because }): ListedStation => ({ station, ...displayedStation(alignment, station), because }));
+  const list = merged(found).map(({ station, because }): ListedStation => ({
+    station,
+    ...displayedStation(alignment, station),
+    because,
+  }));
   return ok(rule.direction === 'up' ? list : list.reverse());
 }
 
-function intervalOn({ kind, curvatureStart, curvatureEnd }: AlignmentElement, { interval, byRadius }: StationListRule): Metres | null {
+function intervalOn(
+  { kind, curvatureStart, curvatureEnd }: AlignmentElement,
+  { interval, byRadius }: StationListRule,
+): Metres | null {
   if (kind === 'line') return interval;
   const radius = 1 / Math.max(Math.abs(curvatureStart), Math.abs(curvatureEnd));
   const closer = [...byRadius].sort((a, b) => a.upTo - b.upTo).find(({ upTo }) => radius <= upTo);
@@ -101,8 +114,16 @@ function intervalOn({ kind, curvatureStart, curvatureEnd }: AlignmentElement, { 
 }
 
 /** Stations of an element that show whole multiples of the interval. */
-function* roundStations(alignment: Alignment, { startStation, endStation }: AlignmentElement, interval: Metres): Generator<Metres> {
-  const limits = [startStation, ...alignment.equations.map(({ at }) => at).filter((at) => at > startStation && at < endStation), endStation];
+function* roundStations(
+  alignment: Alignment,
+  { startStation, endStation }: AlignmentElement,
+  interval: Metres,
+): Generator<Metres> {
+  const limits = [
+    startStation,
+    ...alignment.equations.map(({ at }) => at).filter((at) => at > startStation && at < endStation),
+    endStation,
+  ];
   for (let i = 0; i + 1 < limits.length; i++) {
     const [low, high] = [limits[i]!, limits[i + 1]!];
     const { displayed, region } = displayedStation(alignment, low);
@@ -114,7 +135,10 @@ function* roundStations(alignment: Alignment, { startStation, endStation }: Alig
   }
 }
 
-function partsOf({ length, curvatureStart, curvatureEnd }: AlignmentElement, rule: NonNullable<StationListRule['equalParts']>): number {
+function partsOf(
+  { length, curvatureStart, curvatureEnd }: AlignmentElement,
+  rule: NonNullable<StationListRule['equalParts']>,
+): number {
   if ('parts' in rule) return Math.max(1, Math.floor(rule.parts));
   const radius = 1 / Math.max(Math.abs(curvatureStart), Math.abs(curvatureEnd));
   const chord = 'chord' in rule ? rule.chord : 2 * Math.sqrt(Math.max(0, 2 * radius * rule.rise - rule.rise ** 2));
@@ -139,16 +163,20 @@ export function specialStations(
     if (name) special.push([element.startStation, { kind: 'junction', name }]);
   });
   for (const { at, back } of equationJumps(alignment)) special.push([at, { kind: 'equation', back }]);
-  for (const { begin, end } of profile?.curves ?? []) special.push([begin.station, { kind: 'verticalBegin' }], [end.station, { kind: 'verticalEnd' }]);
+  for (const { begin, end } of profile?.curves ?? [])
+    special.push([begin.station, { kind: 'verticalBegin' }], [end.station, { kind: 'verticalEnd' }]);
   for (const { station } of profile?.breaks ?? []) special.push([station, { kind: 'gradeBreak' }]);
   for (const { station, kind } of profile ? profileExtremes(profile) : []) special.push([station, { kind }]);
   for (const string of strings ?? template?.names ?? [])
-    for (const station of template?.changes.get(string) ?? []) special.push([station, { kind: 'stringChange', string }]);
+    for (const station of template?.changes.get(string) ?? [])
+      special.push([station, { kind: 'stringChange', string }]);
   return special;
 }
 
 /** In order, those at one place together; where a special point lies beside a round station, the special one is exact. */
-function merged(found: readonly { readonly station: Metres; readonly because: StationReason }[]): { station: Metres; because: StationReason[] }[] {
+function merged(
+  found: readonly { readonly station: Metres; readonly because: StationReason }[],
+): { station: Metres; because: StationReason[] }[] {
   const list: { station: Metres; because: StationReason[] }[] = [];
   for (const { station, because } of [...found].sort((a, b) => a.station - b.station)) {
     const last = list.at(-1);
@@ -162,4 +190,6 @@ function merged(found: readonly { readonly station: Metres; readonly because: St
 }
 
 const isSame = (a: StationReason, b: StationReason): boolean =>
-  a.kind === b.kind && (a.kind !== 'stringChange' || a.string === (b as typeof a).string) && (a.kind !== 'junction' || a.name === (b as typeof a).name);
+  a.kind === b.kind &&
+  (a.kind !== 'stringChange' || a.string === (b as typeof a).string) &&
+  (a.kind !== 'junction' || a.name === (b as typeof a).name);

@@ -102,10 +102,12 @@ export function templateOf({ strings, kerbs }: TemplateDefinition): Result<Templ
     const falling = table.find((row, i) => i > 0 && row.station < table[i - 1]!.station);
     return falling ? { code: 'TABLE_NOT_RISING', name, station: falling.station } : null;
   };
-  const stationsOf = (...tables: StationTable[]) => tables.flatMap((table) => (table.length > 1 ? table.map(({ station }) => station) : []));
+  const stationsOf = (...tables: StationTable[]) =>
+    tables.flatMap((table) => (table.length > 1 ? table.map(({ station }) => station) : []));
   const defined = new Map<string, StringDefinition>();
   for (const string of strings) {
-    if (string.name === CENTRELINE || defined.has(string.name)) return fail({ code: 'STRING_TWICE', name: string.name });
+    if (string.name === CENTRELINE || defined.has(string.name))
+      return fail({ code: 'STRING_TWICE', name: string.name });
     const fault = faultOf(string.name, string.offset) ?? faultOf(string.name, string.height.values);
     if (fault) return fail(fault);
     defined.set(string.name, string);
@@ -144,7 +146,10 @@ export function templateOf({ strings, kerbs }: TemplateDefinition): Result<Templ
       const below = base(station)!;
       const offset = valueAt(string.offset, station);
       const value = valueAt(values, station);
-      return { offset, rise: rule === 'difference' ? below.rise + value : below.rise - (Math.abs(offset - below.offset) * value) / 100 };
+      return {
+        offset,
+        rise: rule === 'difference' ? below.rise + value : below.rise - (Math.abs(offset - below.offset) * value) / 100,
+      };
     });
     changes.set(string.name, [...changes.get(from)!, ...stationsOf(string.offset, values)]);
   };
@@ -178,7 +183,12 @@ export function placeOnString(
   alignment: Alignment,
   profile: Profile | null,
   template: Template | null,
-  at: { readonly station: Metres; readonly string: string; readonly extraOffset?: Metres; readonly extraHeight?: Metres },
+  at: {
+    readonly station: Metres;
+    readonly string: string;
+    readonly extraOffset?: Metres;
+    readonly extraHeight?: Metres;
+  },
 ): PlaceOnString | null {
   const across = at.string === CENTRELINE ? { offset: 0, rise: 0 } : template?.strings.get(at.string)?.(at.station);
   if (!across) return null;
@@ -187,5 +197,12 @@ export function placeOnString(
   if (!place) return null;
   const centrelineZ = (profile && profileAt(profile, at.station)?.z) ?? null;
   const stringZ = centrelineZ === null ? null : centrelineZ + across.rise;
-  return { ...place, offset, z: stringZ === null ? null : stringZ + (at.extraHeight ?? 0), stringOffset: across.offset, stringZ, centrelineZ };
+  return {
+    ...place,
+    offset,
+    z: stringZ === null ? null : stringZ + (at.extraHeight ?? 0),
+    stringOffset: across.offset,
+    stringZ,
+    centrelineZ,
+  };
 }

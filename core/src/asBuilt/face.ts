@@ -59,7 +59,8 @@ export function faceAgainstLine({ line, shots, targetOffset, width }: FaceAsked)
   // The face looks away from the line, and the target stands before it.
   const side = Math.sign(mean(placed.map(({ off }) => off))) || 1;
   const groups = new Map<string, typeof placed>();
-  for (const shot of placed) groups.set(`${shot.edge} ${shot.level}`, [...(groups.get(`${shot.edge} ${shot.level}`) ?? []), shot]);
+  for (const shot of placed)
+    groups.set(`${shot.edge} ${shot.level}`, [...(groups.get(`${shot.edge} ${shot.level}`) ?? []), shot]);
   const sides = [...groups.values()].map((group): FaceSide => {
     const offsets = group.map(({ off }) => off);
     const heights = group.flatMap(({ place }) => (place.z === null ? [] : [place.z]));
@@ -73,10 +74,14 @@ export function faceAgainstLine({ line, shots, targetOffset, width }: FaceAsked)
       spread: group.length > 1 ? Math.max(...offsets) - Math.min(...offsets) : null,
     };
   });
-  const at = (edge: FaceSide['edge'], level: FaceSide['level']) => sides.find((each) => each.edge === edge && each.level === level) ?? null;
+  const at = (edge: FaceSide['edge'], level: FaceSide['level']) =>
+    sides.find((each) => each.edge === edge && each.level === level) ?? null;
   const level = sides.some((each) => each.level === 'low') ? 'low' : 'high';
   const [first, second] = [at('first', level), at('second', level)];
-  const offset = first && second ? (first.offset + second.offset) / 2 : mean(sides.filter((each) => each.level === level).map((each) => each.offset));
+  const offset =
+    first && second
+      ? (first.offset + second.offset) / 2
+      : mean(sides.filter((each) => each.level === level).map((each) => each.offset));
   const both = first && second && Math.abs(second.along - first.along) > 0 ? { first, second } : null;
   return {
     sides,
@@ -94,7 +99,10 @@ export function faceAgainstLine({ line, shots, targetOffset, width }: FaceAsked)
 /** From the edges that were shot at both levels. */
 function leanOf(sides: readonly FaceSide[]): FaceResult['lean'] {
   const pairs = sides.flatMap((low) => {
-    const high = low.level === 'low' && low.z !== null ? sides.find((each) => each.edge === low.edge && each.level === 'high' && each.z !== null) : undefined;
+    const high =
+      low.level === 'low' && low.z !== null
+        ? sides.find((each) => each.edge === low.edge && each.level === 'high' && each.z !== null)
+        : undefined;
     return high ? [{ across: high.offset - low.offset, over: high.z! - low.z! }] : [];
   });
   if (pairs.length === 0) return null;

@@ -5,7 +5,13 @@ import type { Metres, Radians } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
 import type { InstrumentPrecision, Reading, Reduction, Setup } from '../sight/observation.ts';
 import { reduceReading } from '../sight/reduce.ts';
-import { expectedReading, measurePoint, predictAt, type MeasuredPoint, type Prediction } from '../station/measuredPoint.ts';
+import {
+  expectedReading,
+  measurePoint,
+  predictAt,
+  type MeasuredPoint,
+  type Prediction,
+} from '../station/measuredPoint.ts';
 import type { Station, StationError } from '../station/model.ts';
 import { firstInvalidNumber, invalidSight } from '../station/validate.ts';
 

@@ -25,7 +25,13 @@ function stakeFrom(pole: PlanPoint, target: PlanPoint) {
     instrument: { angleSd: 5e-6, distanceSd: 0.001, distanceSdRatio: 1e-6 },
     station: STATION,
     setup: { instrumentHeight: 1.6, instrumentHeightSd: 0.001 },
-    reduction: { combinedScaleFactor: 1, refraction: 0.13, earthRadius: 6371000, prismConstant: 0, atmosphericRatio: 0 },
+    reduction: {
+      combinedScaleFactor: 1,
+      refraction: 0.13,
+      earthRadius: 6371000,
+      prismConstant: 0,
+      atmosphericRatio: 0,
+    },
     target: { ...target, z: null },
     reading: {
       face: 1,
@@ -44,7 +50,9 @@ function stakeFrom(pole: PlanPoint, target: PlanPoint) {
 /** Where a walker ends who obeys only up/down and left/right of the viewpoint, standing where the pole is. */
 function obey(viewpoint: Viewpoint, pole: PlanPoint, move: { up: number; right: number }): PlanPoint {
   const toInstrument = azimuth(pole, STATION);
-  const front = { facingInstrument: toInstrument, fromInstrument: toInstrument + Math.PI, alongLine: LINE, north: 0 }[viewpoint];
+  const front = { facingInstrument: toInstrument, fromInstrument: toInstrument + Math.PI, alongLine: LINE, north: 0 }[
+    viewpoint
+  ];
   return polar(polar(pole, front, move.up), front + Math.PI / 2, move.right);
 }
 

@@ -47,7 +47,8 @@ const GRADUATION_END: Metres = 2;
 
 /** Place on the symmetric logarithmic graduation, -1 to 1. */
 export function graduation(x: Metres): number {
-  const position = (Math.sign(x) * Math.log1p(Math.abs(x) / GRADUATION_STEP)) / Math.log1p(GRADUATION_END / GRADUATION_STEP);
+  const position =
+    (Math.sign(x) * Math.log1p(Math.abs(x) / GRADUATION_STEP)) / Math.log1p(GRADUATION_END / GRADUATION_STEP);
   return Math.max(-1, Math.min(1, position));
 }
 
@@ -67,4 +68,5 @@ export function moveGrade(distance: Metres, tolerance: Metres): MoveGrade {
 export const TAPE_UNDER: Metres = 1.5;
 
 /** Whether to offer the tape: near, but not there yet. */
-export const tapeAdvised = (distance: Metres, tolerance: Metres): boolean => distance < TAPE_UNDER && distance > Math.max(tolerance, NUDGE_UNDER / 2);
+export const tapeAdvised = (distance: Metres, tolerance: Metres): boolean =>
+  distance < TAPE_UNDER && distance > Math.max(tolerance, NUDGE_UNDER / 2);

@@ -33,7 +33,8 @@ export type StakeMarkKind = (typeof STAKE_MARK_KINDS)[number];
 export type FigureRounding = 'finest' | 'hundredth' | 'tenth' | 'sixteenth';
 
 /** Things that have a short form: features, parts of a kerb, and what a line of a stake begins with. */
-export type StakeTerm = CornerMeaning | HeightReference | KerbPart | 'offset' | 'hub' | 'design' | 'station' | 'centreline';
+export type StakeTerm =
+  CornerMeaning | HeightReference | KerbPart | 'offset' | 'hub' | 'design' | 'station' | 'centreline';
 export const STAKE_TERMS: readonly StakeTerm[] = [
   'offset',
   'hub',
@@ -120,17 +121,21 @@ export function conventionFaults(convention: StakeConvention): ConventionFault[]
   const faults: ConventionFault[] = [];
   if (convention.sides.front.length === 0) faults.push({ code: 'NOTHING_ON_FRONT' });
   const parts = STAKE_SIDES.flatMap((side) => convention.sides[side].map((line) => line.part));
-  for (const part of new Set(parts.filter((each, i) => parts.indexOf(each) !== i))) faults.push({ code: 'PART_TWICE', part });
-  for (const which of ['cut', 'fill', 'onGrade'] as const) if (!/\p{L}/u.test(convention[which])) faults.push({ code: 'NO_LETTER', which });
+  for (const part of new Set(parts.filter((each, i) => parts.indexOf(each) !== i)))
+    faults.push({ code: 'PART_TWICE', part });
+  for (const which of ['cut', 'fill', 'onGrade'] as const)
+    if (!/\p{L}/u.test(convention[which])) faults.push({ code: 'NO_LETTER', which });
   if (same(convention.cut, convention.fill)) faults.push({ code: 'CUT_IS_FILL' });
   const shorts = [...new Set(convention.abbreviations.map(({ short }) => short.trim().toLowerCase()))];
   for (const short of shorts) {
     const meant = convention.abbreviations.filter((each) => same(each.short, short));
-    if (new Set(meant.map((each) => each.term)).size > 1) faults.push({ code: 'SHORT_TWICE', short: meant[0]!.short, terms: meant.map((each) => each.term) });
+    if (new Set(meant.map((each) => each.term)).size > 1)
+      faults.push({ code: 'SHORT_TWICE', short: meant[0]!.short, terms: meant.map((each) => each.term) });
   }
   const { length, inGround, width, letterHeight } = convention.lath;
   if (inGround >= length) faults.push({ code: 'ALL_IN_GROUND' });
-  else if (roomOn(convention.lath).characters < 4 || roomOn(convention.lath).lines < 1 || letterHeight > width) faults.push({ code: 'LETTERS_TOO_LARGE' });
+  else if (roomOn(convention.lath).characters < 4 || roomOn(convention.lath).lines < 1 || letterHeight > width)
+    faults.push({ code: 'LETTERS_TOO_LARGE' });
   return faults;
 }
 
@@ -141,11 +146,17 @@ const LETTER_WIDTH = 0.55;
 const EDGE: Metres = 0.003;
 
 /** Lines and characters a line that one side of a lath has room for. */
-export function roomOn({ length, width, inGround, letterHeight, writing }: LathSize): { readonly lines: number; readonly characters: number } {
+export function roomOn({ length, width, inGround, letterHeight, writing }: LathSize): {
+  readonly lines: number;
+  readonly characters: number;
+} {
   const free = length - inGround - 2 * EDGE;
   const across = width - 2 * EDGE;
   const [down, along] = writing === 'across' ? [free, across] : [across, free];
-  return { lines: Math.floor(down / (letterHeight * LINE_PITCH) + 1e-9), characters: Math.floor(along / (letterHeight * LETTER_WIDTH) + 1e-9) };
+  return {
+    lines: Math.floor(down / (letterHeight * LINE_PITCH) + 1e-9),
+    characters: Math.floor(along / (letterHeight * LETTER_WIDTH) + 1e-9),
+  };
 }
 
 /** The most that a figure is off by when it is written so, metres. */

@@ -26,7 +26,8 @@ export function brokenAt(text: string, characters: number): string[] {
   const rows: string[] = [];
   for (const word of text.split(' ')) {
     const last = rows.at(-1);
-    if (last !== undefined && [...last].length + 1 + [...word].length <= characters) rows[rows.length - 1] = `${last} ${word}`;
+    if (last !== undefined && [...last].length + 1 + [...word].length <= characters)
+      rows[rows.length - 1] = `${last} ${word}`;
     else rows.push(word);
   }
   return rows;
@@ -43,7 +44,10 @@ const NEXT: Readonly<Record<StakeSide, readonly StakeSide[]>> = {
  * Puts lines on the sides of a lath. Those that a side has no room for, from its last line up, go to the next side that has;
  * the first line of a side stays where it is. Nothing is dropped: what fits nowhere stays on its side and is told.
  */
-export function fitStake(sides: Readonly<Record<StakeSide, readonly WrittenLine[]>>, lath: LathSize): { faces: StakeFaces; notices: StakeNotice[] } {
+export function fitStake(
+  sides: Readonly<Record<StakeSide, readonly WrittenLine[]>>,
+  lath: LathSize,
+): { faces: StakeFaces; notices: StakeNotice[] } {
   const room = roomOn(lath);
   const notices: StakeNotice[] = [];
   const faces: Record<StakeSide, FittedLine[]> = { front: [], back: [], left: [], right: [] };
@@ -61,7 +65,10 @@ export function fitStake(sides: Readonly<Record<StakeSide, readonly WrittenLine[
       const line = faces[side][i]!;
       const to = NEXT[side].find(
         (other) =>
-          rowsOn(other) + line.rows.length + moved.filter((each) => each.to === other).reduce((sum, each) => sum + each.line.rows.length, 0) <= room.lines,
+          rowsOn(other) +
+            line.rows.length +
+            moved.filter((each) => each.to === other).reduce((sum, each) => sum + each.line.rows.length, 0) <=
+          room.lines,
       );
       if (to === undefined) continue;
       faces[side].splice(i, 1);
@@ -73,7 +80,8 @@ export function fitStake(sides: Readonly<Record<StakeSide, readonly WrittenLine[
     }
   }
   for (const side of STAKE_SIDES)
-    if (rowsOn(side) > room.lines) for (const line of overfull(faces[side], room.lines)) notices.push({ code: 'NO_ROOM', text: line.text });
+    if (rowsOn(side) > room.lines)
+      for (const line of overfull(faces[side], room.lines)) notices.push({ code: 'NO_ROOM', text: line.text });
   return { faces, notices };
 }
 

@@ -3,7 +3,8 @@ import type { Metres } from '../quantity/unit.ts';
 import { STAKE_SIDES, type StakeConvention, type StakePart, type StakeSide, type StakeTerm } from './convention.ts';
 
 /** Feature that heights are given to; `string` is a line of a road, named at each mark. */
-export type HeightReference = 'finishedFloor' | 'topOfWall' | 'underside' | 'invert' | 'topOfKerb' | 'subgrade' | 'surface' | 'string';
+export type HeightReference =
+  'finishedFloor' | 'topOfWall' | 'underside' | 'invert' | 'topOfKerb' | 'subgrade' | 'surface' | 'string';
 
 /** What the corner of an item means. */
 export type CornerMeaning = 'outsideFace' | 'insideFace' | 'wallCentre' | 'gridLine' | 'waterLine' | 'centre' | 'edge';
@@ -44,7 +45,13 @@ export interface StakeContent {
     /** Its own name, before the reference. */ readonly to?: string;
   } | null;
   /** Along a road: the names of what offset and height lead to, and what changes at the station. */
-  readonly road?: { readonly name: string; readonly to: string; readonly gradeTo: string; readonly why: string; readonly angle?: AngleMark | undefined } | null;
+  readonly road?: {
+    readonly name: string;
+    readonly to: string;
+    readonly gradeTo: string;
+    readonly why: string;
+    readonly angle?: AngleMark | undefined;
+  } | null;
   readonly package: string;
   readonly point: PointOnMark;
   readonly tolerance: { readonly plan: Metres; readonly height: Metres } | null;
@@ -59,7 +66,12 @@ interface Leading {
 
 export type StakeLine =
   | { readonly line: 'offset'; readonly offset: Metres }
-  | ({ readonly line: 'to'; readonly to: string; readonly meaning: CornerMeaning; /** The mark stands on it. */ readonly on: boolean } & Leading)
+  | ({
+      readonly line: 'to';
+      readonly to: string;
+      readonly meaning: CornerMeaning;
+      /** The mark stands on it. */ readonly on: boolean;
+    } & Leading)
   | ({ readonly line: 'string'; readonly string: string; /** The mark stands on it. */ readonly on: boolean } & Leading)
   | { readonly line: 'station'; readonly station: string; readonly road: string }
   | { readonly line: 'why'; readonly why: string }
@@ -85,10 +97,12 @@ export interface PlacedLine {
 }
 
 /** The part of a kerb that a string is, from the end of its name; null for any other line. */
-export const kerbPartOf = (string: string): KerbPart | null => (/\.(face|back|flowLine)$/.exec(string)?.[1] as KerbPart | undefined) ?? null;
+export const kerbPartOf = (string: string): KerbPart | null =>
+  (/\.(face|back|flowLine)$/.exec(string)?.[1] as KerbPart | undefined) ?? null;
 
 /** The term by which a convention knows what an offset leads to. */
-export const offsetTerm = ({ meaning, road }: Pick<StakeContent, 'meaning' | 'road'>): StakeTerm | null => (road ? kerbPartOf(road.to) : meaning);
+export const offsetTerm = ({ meaning, road }: Pick<StakeContent, 'meaning' | 'road'>): StakeTerm | null =>
+  road ? kerbPartOf(road.to) : meaning;
 /** The term by which it knows what a height leads to: along the face of a kerb that is its top. */
 export function heightTerm(reference: HeightReference, string: string | undefined): StakeTerm | null {
   if (string === undefined) return reference;
@@ -96,7 +110,8 @@ export function heightTerm(reference: HeightReference, string: string | undefine
   return part === 'face' ? 'topOfKerb' : part;
 }
 
-const isUnusual = (term: StakeTerm | null, usual: readonly StakeTerm[]): boolean => usual.length > 0 && term !== null && !usual.includes(term);
+const isUnusual = (term: StakeTerm | null, usual: readonly StakeTerm[]): boolean =>
+  usual.length > 0 && term !== null && !usual.includes(term);
 
 /** Cut and fill that round to nothing at `decimals` of metres are "on grade". */
 export function stakeLine(
@@ -115,10 +130,15 @@ export function stakeLine(
   };
   switch (part) {
     case 'offset':
-      return { line: 'offset', offset: on ? 0 : offsetFigure === 'plannedWithin' && content.within ? content.offset : content.offsetAsSet };
+      return {
+        line: 'offset',
+        offset: on ? 0 : offsetFigure === 'plannedWithin' && content.within ? content.offset : content.offsetAsSet,
+      };
     case 'to': {
       const unusual = isUnusual(offsetTerm(content), usual.offsetTo);
-      return road ? { line: 'string', string: road.to, on, unusual } : { line: 'to', to: content.to, meaning: content.meaning, on, unusual };
+      return road
+        ? { line: 'string', string: road.to, on, unusual }
+        : { line: 'to', to: content.to, meaning: content.meaning, on, unusual };
     }
     case 'station':
       return road ? { line: 'station', station: content.to, road: road.name } : null;
@@ -127,9 +147,13 @@ export function stakeLine(
     case 'why':
       return road && road.why !== '' ? { line: 'why', why: road.why } : null;
     case 'cutFill':
-      return content.cutFill === null ? { line: 'noHeight' } : heightLine(content.cutFill, content.heightReference, road?.gradeTo);
+      return content.cutFill === null
+        ? { line: 'noHeight' }
+        : heightLine(content.cutFill, content.heightReference, road?.gradeTo);
     case 'also':
-      return content.also && content.also.cutFill !== null ? heightLine(content.also.cutFill, content.also.heightReference, content.also.to) : null;
+      return content.also && content.also.cutFill !== null
+        ? heightLine(content.also.cutFill, content.also.heightReference, content.also.to)
+        : null;
     case 'hubHeight':
       return content.hubZ === null ? null : { line: 'hubHeight', z: content.hubZ };
     case 'designHeight':

@@ -29,7 +29,13 @@ const sideOf = (deflection: Radians, back: Metres, ahead: Metres): 'inside' | 'o
  * Offsets in metres, positive to the right of the way from → corner → to.
  * Null when a line has no length.
  */
-export function anglePoint(from: PlanPoint, corner: PlanPoint, to: PlanPoint, backOffset: Metres, aheadOffset: Metres): AnglePoint | null {
+export function anglePoint(
+  from: PlanPoint,
+  corner: PlanPoint,
+  to: PlanPoint,
+  backOffset: Metres,
+  aheadOffset: Metres,
+): AnglePoint | null {
   if (planDistance(from, corner) === 0 || planDistance(corner, to) === 0) return null;
   const [arriving, leaving] = [azimuth(from, corner), azimuth(corner, to)];
   const deflection = wrapHalfTurn(leaving - arriving);
@@ -38,9 +44,20 @@ export function anglePoint(from: PlanPoint, corner: PlanPoint, to: PlanPoint, ba
   const isStraight = Math.abs(deflection) < STRAIGHT;
   if (isStraight || Math.PI - Math.abs(deflection) < STRAIGHT) {
     const meets = isStraight && backOffset === aheadOffset;
-    return { deflection, back, ahead, mitre: meets ? back : null, mitreDistance: meets ? Math.abs(backOffset) : null, mitreSide: null };
+    return {
+      deflection,
+      back,
+      ahead,
+      mitre: meets ? back : null,
+      mitreDistance: meets ? Math.abs(backOffset) : null,
+      mitreSide: null,
+    };
   }
-  const mitre = crossLines({ from: back, to: polar(back, arriving, 1) }, { from: ahead, to: polar(ahead, leaving, 1) }, 0)!.points[0]!;
+  const mitre = crossLines(
+    { from: back, to: polar(back, arriving, 1) },
+    { from: ahead, to: polar(ahead, leaving, 1) },
+    0,
+  )!.points[0]!;
   return {
     deflection,
     back,

@@ -33,14 +33,17 @@ function patternError(pattern: BoltPattern): BoltsError | null {
         ];
   if (sizes.some((size) => !(size > 0) || !Number.isFinite(size))) return { code: 'PATTERN_IMPOSSIBLE', why: 'size' };
   const bolts = counts.reduce((product, each) => product * each, 1);
-  if (counts.some((count) => !Number.isInteger(count) || count < 1) || bolts < 2 || bolts > MOST) return { code: 'PATTERN_IMPOSSIBLE', why: 'count' };
+  if (counts.some((count) => !Number.isInteger(count) || count < 1) || bolts < 2 || bolts > MOST)
+    return { code: 'PATTERN_IMPOSSIBLE', why: 'count' };
   return null;
 }
 
 /** Bolts of one group, clockwise round a circle, and row by row in a rectangle: from its back left, looking along its direction. */
 export function boltsOf(centre: PlanPoint, pattern: BoltPattern): PlanPoint[] {
   if (pattern.kind === 'circle')
-    return Array.from({ length: pattern.count }, (_, i) => polar(centre, pattern.azimuth + (2 * Math.PI * i) / pattern.count, pattern.diameter / 2));
+    return Array.from({ length: pattern.count }, (_, i) =>
+      polar(centre, pattern.azimuth + (2 * Math.PI * i) / pattern.count, pattern.diameter / 2),
+    );
   const { along, across, alongCount, acrossCount, azimuth } = pattern;
   return Array.from({ length: alongCount * acrossCount }, (_, i) => {
     const [row, place] = [Math.floor(i / acrossCount), i % acrossCount];
@@ -54,7 +57,11 @@ export function boltsOf(centre: PlanPoint, pattern: BoltPattern): PlanPoint[] {
  *
  * @param reach metres; 0 leaves the centre lines out
  */
-export function boltMarks(centres: readonly Corner[], pattern: BoltPattern, reach: Metres): Result<HubPlan[], BoltsError> {
+export function boltMarks(
+  centres: readonly Corner[],
+  pattern: BoltPattern,
+  reach: Metres,
+): Result<HubPlan[], BoltsError> {
   const error = pointsError(centres) ?? patternError(pattern);
   if (error) return fail(error);
   return ok(
@@ -66,7 +73,13 @@ export function boltMarks(centres: readonly Corner[], pattern: BoltPattern, reac
         reach > 0
           ? (['along', 'right', 'back', 'left'] as const).map((way, i): HubPlan => {
               const direction = wrapTurn(pattern.azimuth + (i * Math.PI) / 2);
-              return { ...markOn(centre), key: `${centre.name}/${way}`, place: polar(centre, direction, reach), offset: reach, direction };
+              return {
+                ...markOn(centre),
+                key: `${centre.name}/${way}`,
+                place: polar(centre, direction, reach),
+                offset: reach,
+                direction,
+              };
             })
           : [];
       return [...lines, ...bolts];

@@ -44,8 +44,18 @@ export interface AgainstGridLine {
 }
 export type GridError =
   | { readonly code: 'GRID_WITHOUT_LINES'; readonly family: 'letters' | 'numbers' }
-  | { readonly code: 'GRID_SPACING_COUNT'; readonly family: 'letters' | 'numbers'; readonly labels: number; readonly spacings: number }
-  | { readonly code: 'GRID_SPACING_NOT_POSITIVE'; readonly family: 'letters' | 'numbers'; readonly index: number; readonly spacing: Metres }
+  | {
+      readonly code: 'GRID_SPACING_COUNT';
+      readonly family: 'letters' | 'numbers';
+      readonly labels: number;
+      readonly spacings: number;
+    }
+  | {
+      readonly code: 'GRID_SPACING_NOT_POSITIVE';
+      readonly family: 'letters' | 'numbers';
+      readonly index: number;
+      readonly spacing: Metres;
+    }
   | { readonly code: 'GRID_LABEL_TWICE'; readonly label: string }
   | { readonly code: 'GRID_LINES_PARALLEL' };
 
@@ -56,7 +66,8 @@ const ON_LINE: Metres = 0.0005;
 function familyError(grid: ColumnGridDefinition, family: 'letters' | 'numbers'): GridError | null {
   const { labels, spacings } = grid[family];
   if (labels.length === 0) return { code: 'GRID_WITHOUT_LINES', family };
-  if (spacings.length !== labels.length - 1) return { code: 'GRID_SPACING_COUNT', family, labels: labels.length, spacings: spacings.length };
+  if (spacings.length !== labels.length - 1)
+    return { code: 'GRID_SPACING_COUNT', family, labels: labels.length, spacings: spacings.length };
   const index = spacings.findIndex((spacing) => !(spacing > 0) || !Number.isFinite(spacing));
   return index < 0 ? null : { code: 'GRID_SPACING_NOT_POSITIVE', family, index, spacing: spacings[index]! };
 }
@@ -71,9 +82,11 @@ export function columnGrid(definition: ColumnGridDefinition): Result<ColumnGrid,
   const sine = Math.sin(numbers.azimuth - letters.azimuth);
   if (Math.abs(sine) < FLATTEST) return fail({ code: 'GRID_LINES_PARALLEL' });
   const step = spacingMeasured === 'perpendicular' ? 1 / Math.abs(sine) : 1;
-  const placesOf = ({ spacings }: GridFamily): Metres[] => spacings.reduce<Metres[]>((places, spacing) => [...places, places.at(-1)! + spacing * step], [0]);
+  const placesOf = ({ spacings }: GridFamily): Metres[] =>
+    spacings.reduce<Metres[]>((places, spacing) => [...places, places.at(-1)! + spacing * step], [0]);
   const [lettersAt, numbersAt] = [placesOf(letters), placesOf(numbers)];
-  const at = (alongLetters: Metres, alongNumbers: Metres) => polar(polar(origin, letters.azimuth, alongLetters), numbers.azimuth, alongNumbers);
+  const at = (alongLetters: Metres, alongNumbers: Metres) =>
+    polar(polar(origin, letters.azimuth, alongLetters), numbers.azimuth, alongNumbers);
   // Lettered lines follow each other along the numbered ones: to the right of their azimuth when that turns right.
   const followsRight = { letters: sine > 0, numbers: sine < 0 };
   const beside = (labels: readonly string[], i: number, right: boolean) => {
@@ -108,9 +121,12 @@ export function gridCrossing(a: GridLine, b: GridLine): PlanPoint | null {
 
 /** Every crossing, lettered line by lettered line, named letter-number. */
 export const gridIntersections = (grid: ColumnGrid): (PlanPoint & { readonly name: string })[] =>
-  grid.letters.flatMap((letter) => grid.numbers.map((number) => ({ name: `${letter.label}-${number.label}`, ...gridCrossing(letter, number)! })));
+  grid.letters.flatMap((letter) =>
+    grid.numbers.map((number) => ({ name: `${letter.label}-${number.label}`, ...gridCrossing(letter, number)! })),
+  );
 
-export const gridLine = (grid: ColumnGrid, label: string): GridLine | null => [...grid.letters, ...grid.numbers].find((line) => line.label === label) ?? null;
+export const gridLine = (grid: ColumnGrid, label: string): GridLine | null =>
+  [...grid.letters, ...grid.numbers].find((line) => line.label === label) ?? null;
 
 /** Where a point lies against a line of the grid. */
 export function againstGridLine(line: GridLine, point: PlanPoint): AgainstGridLine {

@@ -16,7 +16,13 @@ const EAST = { e: 180, n: 10 };
 
 describe('where to stand for heights alone', () => {
   it('sees two benchmarks and the whole road when some place does', () => {
-    const [best] = heightStands({ benchmarks: [WEST, EAST], targets: ROAD, hiding: [HALL], keepOut: [{ outline: HALL, margin: 1 }], reach: 200 });
+    const [best] = heightStands({
+      benchmarks: [WEST, EAST],
+      targets: ROAD,
+      hiding: [HALL],
+      keepOut: [{ outline: HALL, margin: 1 }],
+      reach: 200,
+    });
     expect(best!.benchmarks).toEqual([0, 1]);
     expect(best!.seen).toBe(21);
     for (const mark of [WEST, EAST]) expect(segmentMeetsPolygon(best!, mark, HALL)).toBe(false);
@@ -33,7 +39,8 @@ describe('where to stand for heights alone', () => {
   it('proposes places that lie apart, and none where no benchmark is seen', () => {
     const stands = heightStands({ benchmarks: [WEST], targets: ROAD, hiding: [HALL], keepOut: [], reach: 300 });
     expect(stands.length).toBeGreaterThan(2);
-    for (const [i, one] of stands.entries()) for (const other of stands.slice(i + 1)) expect(planDistance(one, other)).toBeGreaterThan(20);
+    for (const [i, one] of stands.entries())
+      for (const other of stands.slice(i + 1)) expect(planDistance(one, other)).toBeGreaterThan(20);
     expect(heightStands({ benchmarks: [], targets: ROAD, hiding: [], keepOut: [], reach: 300 })).toEqual([]);
     expect(heightStands({ benchmarks: [WEST], targets: ROAD, hiding: [], keepOut: [], reach: 2 })).toEqual([]);
   });

@@ -53,13 +53,20 @@ export function heightStands({ benchmarks, targets, hiding, keepOut, reach }: He
   const [south, north] = [Math.min(...northings) - around, Math.max(...northings) + around];
   const sees = (from: PlanPoint, to: PlanPoint): boolean => {
     const distance = planDistance(from, to);
-    return distance <= reach && distance >= NEAREST && !hiding.some((outline) => segmentMeetsPolygon(from, to, outline));
+    return (
+      distance <= reach && distance >= NEAREST && !hiding.some((outline) => segmentMeetsPolygon(from, to, outline))
+    );
   };
   const stands: HeightStand[] = [];
   for (let i = 0; i <= STEPS; i++)
     for (let j = 0; j <= STEPS; j++) {
       const place = { e: west + ((east - west) * i) / STEPS, n: south + ((north - south) * j) / STEPS };
-      if (keepOut.some(({ outline, margin }) => insidePolygon(place, outline) || distanceToPolygon(place, outline) < margin)) continue;
+      if (
+        keepOut.some(
+          ({ outline, margin }) => insidePolygon(place, outline) || distanceToPolygon(place, outline) < margin,
+        )
+      )
+        continue;
       const known = benchmarks.flatMap((mark, k) => (sees(place, mark) ? [k] : []));
       if (known.length === 0) continue;
       const distances = targets.filter((target) => sees(place, target)).map((target) => planDistance(place, target));
@@ -67,7 +74,9 @@ export function heightStands({ benchmarks, targets, hiding, keepOut, reach }: He
       const mean = distances.reduce((sum, each) => sum + each, 0) / distances.length;
       stands.push({ ...place, benchmarks: known, seen: distances.length, farthest: Math.max(...distances), mean });
     }
-  stands.sort((a, b) => Math.min(b.benchmarks.length, 2) - Math.min(a.benchmarks.length, 2) || b.seen - a.seen || a.mean - b.mean);
+  stands.sort(
+    (a, b) => Math.min(b.benchmarks.length, 2) - Math.min(a.benchmarks.length, 2) || b.seen - a.seen || a.mean - b.mean,
+  );
   const apart = APART * Math.max(east - west, north - south);
   const best: HeightStand[] = [];
   for (const stand of stands) {

@@ -59,4 +59,5 @@ export function kerbReturn(tangentIn: Segment, tangentOut: Segment, radius: Metr
 }
 
 /** A place of the arc moved along its radius, positive to the right of travel. */
-export const besideReturn = (point: ReturnPoint, offset: Metres): PlanPoint => polar(point, point.azimuth + Math.PI / 2, offset);
+export const besideReturn = (point: ReturnPoint, offset: Metres): PlanPoint =>
+  polar(point, point.azimuth + Math.PI / 2, offset);

@@ -1,6 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { alongOff, distanceToPolygon, insidePolygon, linePairs, planDistance, type Corner, type HubPlan } from '../index.ts';
+import {
+  alongOff,
+  distanceToPolygon,
+  insidePolygon,
+  linePairs,
+  planDistance,
+  type Corner,
+  type HubPlan,
+} from '../index.ts';
 
 const corner = (name: string, e: number, n: number): Corner => ({ name, e, n });
 const pairs = (corners: readonly Corner[], offset: number, step = 1): HubPlan[] => {
@@ -10,7 +18,14 @@ const pairs = (corners: readonly Corner[], offset: number, step = 1): HubPlan[] 
 };
 const RECTANGLE = [corner('A', 0, 0), corner('B', 20, 0), corner('C', 20, 10), corner('D', 0, 10)];
 /** An L: the corner at R looks inward. */
-const ANGLE = [corner('P', 0, 0), corner('Q', 12, 0), corner('R', 12, 5), corner('S', 6, 5), corner('T', 6, 9), corner('U', 0, 9)];
+const ANGLE = [
+  corner('P', 0, 0),
+  corner('Q', 12, 0),
+  corner('R', 12, 5),
+  corner('S', 6, 5),
+  corner('T', 6, 9),
+  corner('U', 0, 9),
+];
 
 describe('pairs beyond the ends of every side', () => {
   it('of a rectangle are two a side, on the side carried on, whichever way it is drawn', () => {
@@ -23,7 +38,9 @@ describe('pairs beyond the ends of every side', () => {
       onLine: ['A', 'B'],
       clear: true,
     });
-    expect(new Set(pairs([...RECTANGLE].reverse(), 2).map(({ key }) => key))).toEqual(new Set(found.map(({ key }) => key)));
+    expect(new Set(pairs([...RECTANGLE].reverse(), 2).map(({ key }) => key))).toEqual(
+      new Set(found.map(({ key }) => key)),
+    );
   });
 
   it('go on through the work at a corner that looks inward, by whole steps, and say how far they stand', () => {
@@ -43,7 +60,10 @@ describe('pairs beyond the ends of every side', () => {
   it('whatever the outline: a string between the two is the side, and no hub that is clear stands in the work', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.tuple(fc.double({ min: 5, max: 40, noNaN: true }), fc.double({ min: 0, max: 0.9, noNaN: true })), { minLength: 3, maxLength: 9 }),
+        fc.array(fc.tuple(fc.double({ min: 5, max: 40, noNaN: true }), fc.double({ min: 0, max: 0.9, noNaN: true })), {
+          minLength: 3,
+          maxLength: 9,
+        }),
         fc.double({ min: 0.5, max: 4, noNaN: true }),
         (spokes, offset) => {
           // A star round the origin crosses itself nowhere.
@@ -54,7 +74,10 @@ describe('pairs beyond the ends of every side', () => {
           const found = linePairs(outline, offset, 1);
           if (!found.ok) return;
           for (const hub of found.value) {
-            const [from, to] = hub.onLine!.map((name) => outline.find((each) => each.name === name)!) as [Corner, Corner];
+            const [from, to] = hub.onLine!.map((name) => outline.find((each) => each.name === name)!) as [
+              Corner,
+              Corner,
+            ];
             const { along, off } = alongOff(hub.place, from, to)!;
             expect(Math.abs(off)).toBeLessThan(1e-9 * (1 + along));
             expect(along).toBeCloseTo(planDistance(from, to) + hub.offset, 6);
@@ -69,7 +92,10 @@ describe('pairs beyond the ends of every side', () => {
   });
 
   it('are refused for what is no outline', () => {
-    expect(linePairs(RECTANGLE.slice(0, 2), 2, 1)).toMatchObject({ ok: false, error: { code: 'OUTLINE_TOO_FEW_CORNERS' } });
+    expect(linePairs(RECTANGLE.slice(0, 2), 2, 1)).toMatchObject({
+      ok: false,
+      error: { code: 'OUTLINE_TOO_FEW_CORNERS' },
+    });
     expect(linePairs(RECTANGLE, 0, 1)).toMatchObject({ ok: false, error: { code: 'OFFSET_NOT_POSITIVE' } });
   });
 });

@@ -34,9 +34,13 @@ export function movedOutline(corners: readonly Corner[], outward: Metres): Resul
   });
   const turned = moved.findIndex((corner, i) => {
     const next = moved[(i + 1) % count]!;
-    return Math.hypot(next.e - corner.e, next.n - corner.n) < 1e-6 || Math.abs(wrapHalfTurn(azimuth(corner, next) - directions[i]!)) > 0.1;
+    return (
+      Math.hypot(next.e - corner.e, next.n - corner.n) < 1e-6 ||
+      Math.abs(wrapHalfTurn(azimuth(corner, next) - directions[i]!)) > 0.1
+    );
   });
-  if (turned >= 0) return fail({ code: 'MOVED_TOO_FAR', side: [corners[turned]!.name, corners[(turned + 1) % count]!.name] });
+  if (turned >= 0)
+    return fail({ code: 'MOVED_TOO_FAR', side: [corners[turned]!.name, corners[(turned + 1) % count]!.name] });
   return ok(moved);
 }
 

@@ -29,7 +29,8 @@ describe('other offsets for a blocked hub', () => {
   it('keep the offset square off the face where the corner is not square', () => {
     const skewed = [square[0]!, square[1]!, { name: 'c', e: 14, n: 10 }, { name: 'd', e: 4, n: 10 }];
     const hub = hubAt(skewed, 'b/in');
-    for (const { place, offset } of otherOffsets(hub, 1, [skewed], [])) expect(Math.abs(alongOff(place, skewed[0]!, skewed[1]!)!.off)).toBeCloseTo(offset, 9);
+    for (const { place, offset } of otherOffsets(hub, 1, [skewed], []))
+      expect(Math.abs(alongOff(place, skewed[0]!, skewed[1]!)!.off)).toBeCloseTo(offset, 9);
   });
 
   it('leave out places inside an outline or on another hub', () => {

@@ -38,5 +38,9 @@ export function otherOffsets(
   return STEPS.map((each) => hub.offset + each * step)
     .filter((offset) => offset >= LEAST)
     .map((offset) => ({ offset, place: polar(hub.design, direction, offset * stretch) }))
-    .filter(({ place }) => !outlines.some((outline) => insidePolygon(place, outline)) && !others.some((other) => planDistance(other, place) < APART));
+    .filter(
+      ({ place }) =>
+        !outlines.some((outline) => insidePolygon(place, outline)) &&
+        !others.some((other) => planDistance(other, place) < APART),
+    );
 }

@@ -23,7 +23,9 @@ const hubsOf = (corners: readonly Corner[], offset: number) => {
 describe('offset hubs', () => {
   it('stand on the prolongation of both sides of an outside corner', () => {
     const at = hubsOf(L, 2).filter((hub) => hub.corner === 'a');
-    expect(at.map((hub) => [Math.round(hub.place.e * 1e6) / 1e6 + 0, Math.round(hub.place.n * 1e6) / 1e6 + 0]).sort()).toEqual([
+    expect(
+      at.map((hub) => [Math.round(hub.place.e * 1e6) / 1e6 + 0, Math.round(hub.place.n * 1e6) / 1e6 + 0]).sort(),
+    ).toEqual([
       [-2, 0],
       [0, -2],
     ]);
@@ -40,7 +42,9 @@ describe('offset hubs', () => {
   it('are the same whichever way round the outline was drawn', () => {
     const places = (corners: readonly Corner[]) =>
       hubsOf(corners, 2)
-        .map((hub) => `${hub.corner} ${hub.place.e.toFixed(6)} ${hub.place.n.toFixed(6)}`.replace(/-0\.000000/g, '0.000000'))
+        .map((hub) =>
+          `${hub.corner} ${hub.place.e.toFixed(6)} ${hub.place.n.toFixed(6)}`.replace(/-0\.000000/g, '0.000000'),
+        )
         .sort();
     expect(places([...L].reverse())).toEqual(places(L));
   });

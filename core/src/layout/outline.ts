@@ -59,7 +59,12 @@ export function offsetHubs(corners: readonly Corner[], offset: Metres): Result<H
   ordered.forEach((corner, i) => {
     const previous = ordered[(i + ordered.length - 1) % ordered.length]!;
     const next = ordered[(i + 1) % ordered.length]!;
-    hubs.push(...hubsAtCorner(previous, corner, next, offset).map((hub) => ({ ...hub, clear: isClear(hub.place, ordered, offset) })));
+    hubs.push(
+      ...hubsAtCorner(previous, corner, next, offset).map((hub) => ({
+        ...hub,
+        clear: isClear(hub.place, ordered, offset),
+      })),
+    );
   });
   return ok(hubs);
 }
@@ -87,7 +92,8 @@ function firstCrossing(corners: readonly Corner[]): readonly [string, string] | 
   return null;
 }
 
-const side = (a: PlanPoint, b: PlanPoint, p: PlanPoint): number => Math.sign((b.e - a.e) * (p.n - a.n) - (b.n - a.n) * (p.e - a.e));
+const side = (a: PlanPoint, b: PlanPoint, p: PlanPoint): number =>
+  Math.sign((b.e - a.e) * (p.n - a.n) - (b.n - a.n) * (p.e - a.e));
 
 type Placed = Omit<HubPlan, 'clear'>;
 

@@ -53,7 +53,8 @@ export function pathOf(corners: readonly PathCorner[], closed: boolean): Result<
   let start = 0;
   for (let i = 0; i < corners.length - (closed ? 0 : 1); i++) {
     const [from, to] = [corners[i]!, corners[(i + 1) % corners.length]!];
-    if (planDistance(from, to) < SHORTEST) return fail({ code: 'PATH_SIDE_WITHOUT_LENGTH', from: from.name, to: to.name });
+    if (planDistance(from, to) < SHORTEST)
+      return fail({ code: 'PATH_SIDE_WITHOUT_LENGTH', from: from.name, to: to.name });
     const arc = arcOf(from, to);
     const length = arc?.length ?? planDistance(from, to);
     sides.push({ from, to, start, length, arc });
@@ -67,11 +68,22 @@ function arcOf(from: PathCorner, to: PathCorner): ReferenceArc | null {
   if (Math.abs(bulge) < FLAT) return null;
   const delta = 4 * Math.atan(Math.abs(bulge));
   const radius = planDistance(from, to) / 2 / Math.sin(delta / 2);
-  return referenceArc({ start: from, end: to, radius, rotation: bulge > 0 ? 'ccw' : 'cw', majorArc: delta > Math.PI, startChainage: 0 });
+  return referenceArc({
+    start: from,
+    end: to,
+    radius,
+    rotation: bulge > 0 ? 'ccw' : 'cw',
+    majorArc: delta > Math.PI,
+    startChainage: 0,
+  });
 }
 
 /** The place at a chainage, `offset` to the right of the way, with the height between the corners; null beyond the ends. */
-export function pointOnPath(path: Path, chainage: Metres, offset: Metres): (SitePoint & { readonly azimuth: Radians }) | null {
+export function pointOnPath(
+  path: Path,
+  chainage: Metres,
+  offset: Metres,
+): (SitePoint & { readonly azimuth: Radians }) | null {
   if (chainage < -SAME || chainage > path.length + SAME) return null;
   const side = path.sides.findLast((each) => each.start <= chainage) ?? path.sides[0]!;
   const along = Math.min(Math.max(chainage - side.start, 0), side.length);
@@ -102,16 +114,32 @@ export function againstPath(path: Path, point: PlanPoint): AgainstPath {
     if (found && (!best || found.away < best.away - 1e-9)) best = found;
   });
   const { chainage, offset, position } = best!;
-  return { chainage, offset, position, z: pointOnPath(path, Math.min(Math.max(chainage, 0), path.length), 0)?.z ?? null };
+  return {
+    chainage,
+    offset,
+    position,
+    z: pointOnPath(path, Math.min(Math.max(chainage, 0), path.length), 0)?.z ?? null,
+  };
 }
 
-function againstSide(side: PathSide, point: PlanPoint, isFirst: boolean, isLast: boolean): (AgainstPath & { readonly away: Metres }) | null {
+function againstSide(
+  side: PathSide,
+  point: PlanPoint,
+  isFirst: boolean,
+  isLast: boolean,
+): (AgainstPath & { readonly away: Metres }) | null {
   const of = (along: Metres, offset: Metres): AgainstPath & { readonly away: Metres } => {
     const position = along < 0 ? 'before' : along > side.length ? 'after' : 'on';
     const beyond = position === 'before' ? -along : position === 'after' ? along - side.length : 0;
     const carriedOn = (position === 'before' && isFirst) || (position === 'after' && isLast);
     const kept = carriedOn ? along : Math.min(Math.max(along, 0), side.length);
-    return { chainage: side.start + kept, offset, z: null, position: carriedOn ? position : 'on', away: Math.hypot(offset, beyond) };
+    return {
+      chainage: side.start + kept,
+      offset,
+      z: null,
+      position: carriedOn ? position : 'on',
+      away: Math.hypot(offset, beyond),
+    };
   };
   if (!side.arc) {
     const where = alongOff(point, side.from, side.to);
@@ -181,7 +209,10 @@ export function drawnSide(side: ReferenceSide): { readonly length: Metres; reado
   const { length, sides } = path.value;
   const { arc } = sides[0]!;
   const steps = arc ? Math.max(2, Math.ceil(arc.delta / ARC_STEP)) : 1;
-  return { length, places: Array.from({ length: steps + 1 }, (_, i) => pointOnPath(path.value, (length * i) / steps, 0)!) };
+  return {
+    length,
+    places: Array.from({ length: steps + 1 }, (_, i) => pointOnPath(path.value, (length * i) / steps, 0)!),
+  };
 }
 
 export interface AlongAsked {
@@ -214,7 +245,9 @@ export function marksAlongPath(
     ...(closed ? [] : [{ name: sides.at(-1)!.to.name, chainage: length }]),
   ];
   const between = Array.from({ length: points }, (_, i) => (i + 1) * interval)
-    .filter((chainage) => chainage < length - SAME && !atCorners.some((each) => Math.abs(each.chainage - chainage) < SAME))
+    .filter(
+      (chainage) => chainage < length - SAME && !atCorners.some((each) => Math.abs(each.chainage - chainage) < SAME),
+    )
     .map((chainage) => ({ name: `${sides[0]!.from.name}+${label(chainage)}`, chainage }));
   // Two chainages of one label (rounded) would be one mark.
   const named = new Set<string>();
@@ -226,7 +259,8 @@ export function marksAlongPath(
         for (let i = 2; named.has(free); i++) free = `${name} ${i}`;
         named.add(free);
         const on = pointOnPath(path.value, chainage, 0)!;
-        const place = offset === 0 ? on : polar(on, on.azimuth + (offset > 0 ? Math.PI / 2 : -Math.PI / 2), Math.abs(offset));
+        const place =
+          offset === 0 ? on : polar(on, on.azimuth + (offset > 0 ? Math.PI / 2 : -Math.PI / 2), Math.abs(offset));
         return {
           key: free,
           corner: free,

@@ -38,18 +38,27 @@ describe('points with recovery marks', () => {
 
   it('have the point in the middle of a string between them, square to the row', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 6.28, noNaN: true }), fc.double({ min: 0.2, max: 20, noNaN: true }), (turn, offset) => {
-        const points = [0, 5, 12].map((along, i) => ({ name: `P${i}`, ...polar({ e: 0, n: 0 }, turn, along) }));
-        const marks = marksOf(points, offset);
-        expect(marks).toHaveLength(9);
-        for (let i = 0; i < 9; i += 3) {
-          const [centre, right, left] = [marks[i]!, marks[i + 1]!, marks[i + 2]!];
-          expect(planDistance({ e: (right.place.e + left.place.e) / 2, n: (right.place.n + left.place.n) / 2 }, centre.place)).toBeLessThan(1e-9);
-          expect(planDistance(right.place, centre.place)).toBeCloseTo(offset, 9);
-          // Square to the row: as far from the one end of the row as its mirror image.
-          expect(planDistance(right.place, points[0]!)).toBeCloseTo(planDistance(left.place, points[0]!), 9);
-        }
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 6.28, noNaN: true }),
+        fc.double({ min: 0.2, max: 20, noNaN: true }),
+        (turn, offset) => {
+          const points = [0, 5, 12].map((along, i) => ({ name: `P${i}`, ...polar({ e: 0, n: 0 }, turn, along) }));
+          const marks = marksOf(points, offset);
+          expect(marks).toHaveLength(9);
+          for (let i = 0; i < 9; i += 3) {
+            const [centre, right, left] = [marks[i]!, marks[i + 1]!, marks[i + 2]!];
+            expect(
+              planDistance(
+                { e: (right.place.e + left.place.e) / 2, n: (right.place.n + left.place.n) / 2 },
+                centre.place,
+              ),
+            ).toBeLessThan(1e-9);
+            expect(planDistance(right.place, centre.place)).toBeCloseTo(offset, 9);
+            // Square to the row: as far from the one end of the row as its mirror image.
+            expect(planDistance(right.place, points[0]!)).toBeCloseTo(planDistance(left.place, points[0]!), 9);
+          }
+        },
+      ),
     );
   });
 
@@ -57,6 +66,9 @@ describe('points with recovery marks', () => {
     expect(marksOf(row, 2).map((mark) => mark.key)).toEqual(marksOf(row, 3).map((mark) => mark.key));
     expect(marksOf(row.slice(0, 1), 2)[1]!.place).toEqual({ e: expect.closeTo(102, 9), n: expect.closeTo(200, 9) });
     expect(pointsWithRecoveries(row, 0)).toMatchObject({ ok: false, error: { code: 'OFFSET_NOT_POSITIVE' } });
-    expect(pointsWithRecoveries([row[0]!, row[0]!], 2)).toMatchObject({ ok: false, error: { code: 'POINT_NAMED_TWICE' } });
+    expect(pointsWithRecoveries([row[0]!, row[0]!], 2)).toMatchObject({
+      ok: false,
+      error: { code: 'POINT_NAMED_TWICE' },
+    });
   });
 });

@@ -6,7 +6,9 @@ import { fail, ok, type Result } from '../result.ts';
 import type { Corner, HubPlan, OutlineError } from './outline.ts';
 
 export type PointsError =
-  Extract<OutlineError, { code: 'OFFSET_NOT_POSITIVE' }> | { readonly code: 'NO_POINTS' } | { readonly code: 'POINT_NAMED_TWICE'; readonly name: string };
+  | Extract<OutlineError, { code: 'OFFSET_NOT_POSITIVE' }>
+  | { readonly code: 'NO_POINTS' }
+  | { readonly code: 'POINT_NAMED_TWICE'; readonly name: string };
 
 /** What makes a list of points unfit to be marked; null when nothing does. */
 export function pointsError(points: readonly Corner[]): PointsError | null {
@@ -58,7 +60,13 @@ export function pointsWithRecoveries(points: readonly Corner[], offset: Metres):
       const row = rowDirection(points, i);
       const recovery = (side: 'right' | 'left'): HubPlan => {
         const direction = wrapTurn(row + (side === 'right' ? Math.PI / 2 : -Math.PI / 2));
-        return { ...markOn(point), key: `${point.name}/${side}`, place: polar(point, direction, offset), offset, direction };
+        return {
+          ...markOn(point),
+          key: `${point.name}/${side}`,
+          place: polar(point, direction, offset),
+          offset,
+          direction,
+        };
       };
       return [markOn(point), recovery('right'), recovery('left')];
     }),

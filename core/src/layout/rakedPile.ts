@@ -15,7 +15,9 @@ export interface Rake {
  * @param place where it comes through `level`
  * @param at the level asked for
  */
-export const rakedAt = (place: PlanPoint, level: Metres, { azimuth, ratio }: Rake, at: Metres): PlanPoint => polar(place, azimuth, (level - at) / ratio);
+export const rakedAt = (place: PlanPoint, level: Metres, { azimuth, ratio }: Rake, at: Metres): PlanPoint =>
+  polar(place, azimuth, (level - at) / ratio);
 
 /** Length of the pile from one level to another, along its axis. */
-export const rakedLength = ({ ratio }: Rake, from: Metres, to: Metres): Metres => Math.abs(from - to) * Math.sqrt(1 + 1 / ratio ** 2);
+export const rakedLength = ({ ratio }: Rake, from: Metres, to: Metres): Metres =>
+  Math.abs(from - to) * Math.sqrt(1 + 1 / ratio ** 2);

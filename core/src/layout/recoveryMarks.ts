@@ -27,7 +27,14 @@ export interface RectangleMarks {
  * @param side on which side of the first side the rectangle lies, `width` wide
  * @param distance of the recovery marks from their corner
  */
-export function rectangleMarks(first: PlanPoint, direction: Radians, length: Metres, width: Metres, side: 'left' | 'right', distance: Metres): RectangleMarks {
+export function rectangleMarks(
+  first: PlanPoint,
+  direction: Radians,
+  length: Metres,
+  width: Metres,
+  side: 'left' | 'right',
+  distance: Metres,
+): RectangleMarks {
   const across = direction + (side === 'right' ? Math.PI / 2 : -Math.PI / 2);
   const second = polar(first, direction, length);
   const corners = [first, second, polar(second, across, width), polar(first, across, width)];

@@ -34,7 +34,14 @@ export type AgainstArc =
 const AT_END: Metres = 1e-6;
 
 /** Null when the ends are one place, the radius is not positive, or the chord is longer than the diameter. */
-export function referenceArc({ start, end, radius, rotation, majorArc, startChainage }: ArcDefinition): ReferenceArc | null {
+export function referenceArc({
+  start,
+  end,
+  radius,
+  rotation,
+  majorArc,
+  startChainage,
+}: ArcDefinition): ReferenceArc | null {
   const chord = planDistance(start, end);
   if (!(radius > 0) || chord === 0 || chord > 2 * radius + AT_END) return null;
   const half = Math.asin(Math.min(1, chord / (2 * radius)));
@@ -55,11 +62,18 @@ export function referenceArc({ start, end, radius, rotation, majorArc, startChai
 }
 
 /** The place at a chainage, `offset` to the right of the way; null before the start and after the end. */
-export function pointOnReferenceArc(arc: ReferenceArc, chainage: Metres, offset: Metres): (PlanPoint & { readonly azimuth: Radians }) | null {
+export function pointOnReferenceArc(
+  arc: ReferenceArc,
+  chainage: Metres,
+  offset: Metres,
+): (PlanPoint & { readonly azimuth: Radians }) | null {
   const along = chainage - arc.startChainage;
   if (along < -AT_END || along > arc.length + AT_END) return null;
   const direction = wrapTurn(arc.azimuthStart + (arc.hand * along) / arc.radius);
-  return { ...polar(arc.centre, direction - (arc.hand * Math.PI) / 2, arc.radius - arc.hand * offset), azimuth: direction };
+  return {
+    ...polar(arc.centre, direction - (arc.hand * Math.PI) / 2, arc.radius - arc.hand * offset),
+    azimuth: direction,
+  };
 }
 
 /** Where a point lies against the arc. At its centre every foot is as near; the start is taken. */
@@ -69,8 +83,10 @@ export function measuredAgainstArc(arc: ReferenceArc, point: PlanPoint): Against
   const slack = AT_END / arc.radius;
   const beforeStart = 2 * Math.PI - turned;
   const offset = arc.hand * (arc.radius - distance);
-  if (turned <= arc.delta + slack || distance === 0) return { status: 'onAlignment', chainage: arc.startChainage + arc.radius * turned, offset };
-  if (beforeStart <= slack) return { status: 'onAlignment', chainage: arc.startChainage - arc.radius * beforeStart, offset };
+  if (turned <= arc.delta + slack || distance === 0)
+    return { status: 'onAlignment', chainage: arc.startChainage + arc.radius * turned, offset };
+  if (beforeStart <= slack)
+    return { status: 'onAlignment', chainage: arc.startChainage - arc.radius * beforeStart, offset };
   const isBefore = beforeStart <= turned - arc.delta;
   const beyond = isBefore ? beforeStart : turned - arc.delta;
   return {

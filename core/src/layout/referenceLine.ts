@@ -37,7 +37,8 @@ const AT_END: Metres = 1e-6;
 export function referenceLineFacts({ from, to, heightMode }: ReferenceLine): ReferenceLineFacts | null {
   const length = planDistance(from, to);
   if (length === 0) return null;
-  const rise = heightMode === 'level' ? (from.z === null ? null : 0) : from.z === null || to.z === null ? null : to.z - from.z;
+  const rise =
+    heightMode === 'level' ? (from.z === null ? null : 0) : from.z === null || to.z === null ? null : to.z - from.z;
   return { length, azimuth: azimuth(from, to), grade: rise === null ? null : rise / length };
 }
 
@@ -45,7 +46,12 @@ const heightAt = (line: ReferenceLine, grade: number | null, chainage: Metres): 
   grade === null || line.from.z === null ? null : line.from.z + grade * (chainage - line.startChainage);
 
 /** The place at a chainage and offset (positive to the right), `extraHeight` above the line. Null when the line has no length. */
-export function pointOnReferenceLine(line: ReferenceLine, chainage: Metres, offset: Metres, extraHeight: Metres): SitePoint | null {
+export function pointOnReferenceLine(
+  line: ReferenceLine,
+  chainage: Metres,
+  offset: Metres,
+  extraHeight: Metres,
+): SitePoint | null {
   const facts = referenceLineFacts(line);
   const place = pointAlongOff(line.from, line.to, chainage - line.startChainage, offset);
   if (!facts || !place) return null;

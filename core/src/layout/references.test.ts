@@ -3,7 +3,15 @@ import fc from 'fast-check';
 import { alongOff } from '../plane/line.ts';
 import { azimuth, planDistance, polar } from '../plane/point.ts';
 import { anglePoint } from './anglePoint.ts';
-import { againstGridLine, columnGrid, gridCrossing, gridIntersections, gridLine, placeInGrid, type ColumnGridDefinition } from './columnGrid.ts';
+import {
+  againstGridLine,
+  columnGrid,
+  gridCrossing,
+  gridIntersections,
+  gridLine,
+  placeInGrid,
+  type ColumnGridDefinition,
+} from './columnGrid.ts';
 import { beyondEnd, rectangleMarks } from './recoveryMarks.ts';
 import { measuredAgainstArc, pointOnReferenceArc, referenceArc } from './referenceArc.ts';
 import { measuredAgainstLine, pointOnReferenceLine } from './referenceLine.ts';
@@ -17,7 +25,12 @@ describe('a reference line', () => {
   it('measures what was set out from it', () => {
     fc.assert(
       fc.property(point, turn, length, coordinate, coordinate, (from, direction, size, chainage, offset) => {
-        const line = { from: { ...from, z: 3 }, to: { ...polar(from, direction, size), z: 5 }, heightMode: 'grade' as const, startChainage: 100 };
+        const line = {
+          from: { ...from, z: 3 },
+          to: { ...polar(from, direction, size), z: 5 },
+          heightMode: 'grade' as const,
+          startChainage: 100,
+        };
         const place = pointOnReferenceLine(line, chainage, offset, 0.25)!;
         const back = measuredAgainstLine(line, place)!;
         expect(back.chainage).toBeCloseTo(chainage, 6);
@@ -46,7 +59,11 @@ describe('a reference arc', () => {
       majorArc: fc.boolean(),
     })
     .filter(({ start, end }) => planDistance(start, end) > 1)
-    .map(({ slack, ...arc }) => ({ ...arc, radius: (planDistance(arc.start, arc.end) / 2) * (1 + slack), startChainage: 50 }));
+    .map(({ slack, ...arc }) => ({
+      ...arc,
+      radius: (planDistance(arc.start, arc.end) / 2) * (1 + slack),
+      startChainage: 50,
+    }));
 
   it('runs from its start to its end, with its radius and hand', () => {
     fc.assert(
@@ -57,30 +74,62 @@ describe('a reference arc', () => {
         expect(arc.delta > Math.PI).toBe(definition.majorArc);
         // A right hand arc has its centre to the right of its tangent.
         const ahead = polar(definition.start, arc.azimuthStart, 1);
-        expect(Math.sign(alongOff(arc.centre, definition.start, ahead)!.off)).toBe(definition.rotation === 'cw' ? 1 : -1);
+        expect(Math.sign(alongOff(arc.centre, definition.start, ahead)!.off)).toBe(
+          definition.rotation === 'cw' ? 1 : -1,
+        );
       }),
     );
   });
 
   it('measures what was set out from it', () => {
     fc.assert(
-      fc.property(arcs, fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: -0.9, max: 0.9, noNaN: true }), (definition, share, aside) => {
-        const arc = referenceArc(definition)!;
-        const [chainage, offset] = [50 + share * arc.length, aside * arc.radius];
-        const back = measuredAgainstArc(arc, pointOnReferenceArc(arc, chainage, offset)!);
-        expect(back).toMatchObject({ status: 'onAlignment', offset: expect.closeTo(offset, 5), chainage: expect.closeTo(chainage, 4) });
-      }),
+      fc.property(
+        arcs,
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: -0.9, max: 0.9, noNaN: true }),
+        (definition, share, aside) => {
+          const arc = referenceArc(definition)!;
+          const [chainage, offset] = [50 + share * arc.length, aside * arc.radius];
+          const back = measuredAgainstArc(arc, pointOnReferenceArc(arc, chainage, offset)!);
+          expect(back).toMatchObject({
+            status: 'onAlignment',
+            offset: expect.closeTo(offset, 5),
+            chainage: expect.closeTo(chainage, 4),
+          });
+        },
+      ),
     );
   });
 
   it('carries its tangents on beyond its ends', () => {
-    const arc = referenceArc({ start: { e: 0, n: 0 }, end: { e: 10, n: 10 }, radius: 10, rotation: 'cw', majorArc: false, startChainage: 0 })!;
-    expect(measuredAgainstArc(arc, { e: 1, n: -2 })).toEqual({ status: 'beyondStart', offset: expect.closeTo(1, 9), extension: expect.closeTo(2, 9) });
-    expect(measuredAgainstArc(arc, { e: 13, n: 9 })).toEqual({ status: 'beyondEnd', offset: expect.closeTo(1, 9), extension: expect.closeTo(3, 9) });
+    const arc = referenceArc({
+      start: { e: 0, n: 0 },
+      end: { e: 10, n: 10 },
+      radius: 10,
+      rotation: 'cw',
+      majorArc: false,
+      startChainage: 0,
+    })!;
+    expect(measuredAgainstArc(arc, { e: 1, n: -2 })).toEqual({
+      status: 'beyondStart',
+      offset: expect.closeTo(1, 9),
+      extension: expect.closeTo(2, 9),
+    });
+    expect(measuredAgainstArc(arc, { e: 13, n: 9 })).toEqual({
+      status: 'beyondEnd',
+      offset: expect.closeTo(1, 9),
+      extension: expect.closeTo(3, 9),
+    });
   });
 
   it('is none when the chord is longer than the diameter or there is no chord', () => {
-    const ends = { start: { e: 0, n: 0 }, end: { e: 10, n: 0 }, rotation: 'cw', majorArc: false, startChainage: 0 } as const;
+    const ends = {
+      start: { e: 0, n: 0 },
+      end: { e: 10, n: 0 },
+      rotation: 'cw',
+      majorArc: false,
+      startChainage: 0,
+    } as const;
     expect(referenceArc({ ...ends, radius: 4.9 })).toBeNull();
     expect(referenceArc({ ...ends, radius: 5 })!.delta).toBeCloseTo(Math.PI, 9);
     expect(referenceArc({ ...ends, end: ends.start, radius: 5 })).toBeNull();
@@ -89,7 +138,11 @@ describe('a reference arc', () => {
 });
 
 describe('a grid', () => {
-  const skewed = (letters: number, skew: number, spacingMeasured: ColumnGridDefinition['spacingMeasured'] = 'perpendicular'): ColumnGridDefinition => ({
+  const skewed = (
+    letters: number,
+    skew: number,
+    spacingMeasured: ColumnGridDefinition['spacingMeasured'] = 'perpendicular',
+  ): ColumnGridDefinition => ({
     origin: { e: 100, n: 200 },
     letters: { azimuth: letters, labels: ['A', 'B', 'C'], spacings: [6, 7.5] },
     numbers: { azimuth: letters + skew, labels: ['1', '2', '3', '4'], spacings: [5, 5.5, 6] },
@@ -106,7 +159,10 @@ describe('a grid', () => {
           const [a, b] = result.value.letters;
           const one = result.value.numbers[0]!;
           const [a1, b1] = [gridCrossing(a!, one)!, gridCrossing(b!, one)!];
-          expect(Math.abs(againstGridLine(a!, b1).offset)).toBeCloseTo(measured === 'perpendicular' ? 6 : 6 * Math.abs(Math.sin(skew)), 6);
+          expect(Math.abs(againstGridLine(a!, b1).offset)).toBeCloseTo(
+            measured === 'perpendicular' ? 6 : 6 * Math.abs(Math.sin(skew)),
+            6,
+          );
           if (measured === 'alongCrossing') expect(planDistance(a1, b1)).toBeCloseTo(6, 6);
           expect(againstGridLine(a!, b1).toward).toBe('B');
           expect(againstGridLine(b!, a1).toward).toBe('A');
@@ -126,7 +182,11 @@ describe('a grid', () => {
         (letters, skew, fromTwo, fromB) => {
           const result = columnGrid(skewed(letters, skew));
           if (!result.ok) throw new Error(result.error.code);
-          const place = placeInGrid(result.value, { line: '2', toward: '3', distance: fromTwo }, { line: 'B', toward: 'C', distance: fromB })!;
+          const place = placeInGrid(
+            result.value,
+            { line: '2', toward: '3', distance: fromTwo },
+            { line: 'B', toward: 'C', distance: fromB },
+          )!;
           expect(againstGridLine(gridLine(result.value, '2')!, place)).toMatchObject({ toward: '3' });
           expect(Math.abs(againstGridLine(gridLine(result.value, '2')!, place).offset)).toBeCloseTo(fromTwo, 6);
           expect(Math.abs(againstGridLine(gridLine(result.value, 'B')!, place).offset)).toBeCloseTo(fromB, 6);
@@ -139,10 +199,21 @@ describe('a grid', () => {
     const result = columnGrid(skewed(1, 1.2));
     if (!result.ok) throw new Error(result.error.code);
     expect(gridIntersections(result.value).map((each) => each.name)).toHaveLength(12);
-    expect(gridIntersections(result.value)[0]).toMatchObject({ name: 'A-1', e: expect.closeTo(100, 9), n: expect.closeTo(200, 9) });
+    expect(gridIntersections(result.value)[0]).toMatchObject({
+      name: 'A-1',
+      e: expect.closeTo(100, 9),
+      n: expect.closeTo(200, 9),
+    });
     expect(gridCrossing(result.value.letters[0]!, result.value.letters[1]!)).toBeNull();
-    expect(placeInGrid(result.value, { line: '2', toward: '4', distance: 1 }, { line: 'B', toward: 'C', distance: 1 })).toBeNull();
-    expect(againstGridLine(result.value.letters[2]!, polar(result.value.letters[2]!.from, result.value.numbers[0]!.azimuth, 2)).toward).toBe('outside');
+    expect(
+      placeInGrid(result.value, { line: '2', toward: '4', distance: 1 }, { line: 'B', toward: 'C', distance: 1 }),
+    ).toBeNull();
+    expect(
+      againstGridLine(
+        result.value.letters[2]!,
+        polar(result.value.letters[2]!.from, result.value.numbers[0]!.azimuth, 2),
+      ).toward,
+    ).toBe('outside');
   });
 
   it.each([
@@ -179,8 +250,14 @@ describe('a corner with offsets', () => {
   });
 
   it('tells inside from outside and from neither', () => {
-    const corner = (back: number, ahead: number) => anglePoint({ e: 0, n: 0 }, { e: 0, n: 10 }, { e: 10, n: 10 }, back, ahead)!.mitreSide;
-    expect([corner(3, 3), corner(-3, -3), corner(3, -3), corner(0, 3)]).toEqual(['inside', 'outside', 'mixed', 'mixed']);
+    const corner = (back: number, ahead: number) =>
+      anglePoint({ e: 0, n: 0 }, { e: 0, n: 10 }, { e: 10, n: 10 }, back, ahead)!.mitreSide;
+    expect([corner(3, 3), corner(-3, -3), corner(3, -3), corner(0, 3)]).toEqual([
+      'inside',
+      'outside',
+      'mixed',
+      'mixed',
+    ]);
     expect(anglePoint({ e: 0, n: 0 }, { e: 0, n: 10 }, { e: 0, n: 0 }, 3, 3)!.mitre).toBeNull();
     expect(anglePoint({ e: 0, n: 0 }, { e: 0, n: 0 }, { e: 0, n: 5 }, 3, 3)).toBeNull();
   });

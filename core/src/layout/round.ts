@@ -113,13 +113,18 @@ const between = ({ distances }: Walk, a: number, b: number): Metres => distances
 /** The place at a position of the walk, or what stands behind its end. */
 const placeAt = ({ distances, order }: Walk, i: number): number => (i < order.length ? order[i]! : distances.length);
 
-const lengthOf = (walk: Walk): Metres => walk.order.reduce((sum, here, i) => sum + between(walk, here, placeAt(walk, i + 1)), 0);
+const lengthOf = (walk: Walk): Metres =>
+  walk.order.reduce((sum, here, i) => sum + between(walk, here, placeAt(walk, i + 1)), 0);
 
 /**
  * The best of what stretches turned round give by either rule, the first gain found or the largest, with short runs moved
  * elsewhere; then shaken and put right again a fixed number of times. Without chance, so that the same marks give the same walk.
  */
-function* improved(start: PlanPoint, places: readonly PlanPoint[], order: readonly number[]): Generator<void, number[]> {
+function* improved(
+  start: PlanPoint,
+  places: readonly PlanPoint[],
+  order: readonly number[],
+): Generator<void, number[]> {
   const all = [start, ...places];
   const distances = all.map((a) => Float64Array.from([...all.map((b) => planDistance(a, b)), 0]));
   const walkOf = (indices: readonly number[]): Walk => ({ distances, order: [...indices] });
@@ -209,11 +214,18 @@ function moveRuns(walk: Walk, size: number): boolean {
   for (let from = 1; from + size <= order.length; from++) {
     const last = from + size - 1;
     const after = placeAt(walk, last + 1);
-    const freed = between(walk, order[from - 1]!, order[from]!) + between(walk, order[last]!, after) - between(walk, order[from - 1]!, after);
+    const freed =
+      between(walk, order[from - 1]!, order[from]!) +
+      between(walk, order[last]!, after) -
+      between(walk, order[from - 1]!, after);
     for (let behind = 0; behind < order.length; behind++) {
       if (behind >= from - 1 && behind <= last) continue;
       const next = placeAt(walk, behind + 1);
-      const gain = freed + between(walk, order[behind]!, next) - between(walk, order[behind]!, order[from]!) - between(walk, order[last]!, next);
+      const gain =
+        freed +
+        between(walk, order[behind]!, next) -
+        between(walk, order[behind]!, order[from]!) -
+        between(walk, order[last]!, next);
       if (gain <= GAIN) continue;
       order.splice(behind < from ? behind + 1 : behind + 1 - size, 0, ...order.splice(from, size));
       moved = true;
@@ -227,6 +239,10 @@ function moveRuns(walk: Walk, size: number): boolean {
 function shaken(order: readonly number[], shake: number): number[] {
   const room = order.length - 1;
   const spread = (step: number) => 1 + Math.floor(((shake * step) % 1) * room);
-  const [a, b, c] = [spread(0.6180339887), spread(0.7548776662), spread(0.8191725134)].sort((x, y) => x - y) as [number, number, number];
+  const [a, b, c] = [spread(0.6180339887), spread(0.7548776662), spread(0.8191725134)].sort((x, y) => x - y) as [
+    number,
+    number,
+    number,
+  ];
   return [...order.slice(0, a), ...order.slice(b, c), ...order.slice(a, b), ...order.slice(c)];
 }

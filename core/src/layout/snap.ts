@@ -57,7 +57,8 @@ export function snapAt(
       for (const at of crossings(side, other)) {
         const [onOne, onOther] = [isOn(side, at), isOn(other, at)];
         if (onOne && onOther) add('crossing', at);
-        else if (planDistance(at, point) <= radius && reaches(side, at, radius) && reaches(other, at, radius)) add('extension', at);
+        else if (planDistance(at, point) <= radius && reaches(side, at, radius) && reaches(other, at, radius))
+          add('extension', at);
       }
     }
     for (const circle of circles) for (const at of withCircle(side, circle)) if (isOn(side, at)) add('crossing', at);
@@ -65,10 +66,13 @@ export function snapAt(
   });
   circles.forEach((circle, i) => {
     for (const other of circles.slice(i + 1)) for (const at of crossCircles(circle, other).points) add('crossing', at);
-    if (planDistance(circle.centre, point) > 0) add('on', polar(circle.centre, azimuth(circle.centre, point), circle.radius));
+    if (planDistance(circle.centre, point) > 0)
+      add('on', polar(circle.centre, azimuth(circle.centre, point), circle.radius));
   });
   for (const kinds of [FIRST, THEN, LAST]) {
-    const [best] = found.filter(({ kind }) => kinds.includes(kind)).sort((a, b) => a.away - b.away || FIRST.indexOf(a.kind) - FIRST.indexOf(b.kind));
+    const [best] = found
+      .filter(({ kind }) => kinds.includes(kind))
+      .sort((a, b) => a.away - b.away || FIRST.indexOf(a.kind) - FIRST.indexOf(b.kind));
     if (best) return { kind: best.kind, e: best.e, n: best.n };
   }
   return null;
@@ -89,7 +93,8 @@ function isOn(side: SnapSide, at: PlanPoint): boolean {
 
 /** Straight sides are carried on beyond their ends, arcs are not. */
 const reaches = (side: SnapSide, at: PlanPoint, radius: Metres): boolean =>
-  isOn(side, at) || (side.arc === null && Math.min(planDistance(at, side.from), planDistance(at, side.to)) <= CARRIED * radius);
+  isOn(side, at) ||
+  (side.arc === null && Math.min(planDistance(at, side.from), planDistance(at, side.to)) <= CARRIED * radius);
 
 function withCircle(side: SnapSide, circle: Circle): readonly PlanPoint[] {
   return side.arc ? crossCircles(circleOf(side), circle).points : (crossLineCircle(side, circle)?.points ?? []);

@@ -26,7 +26,12 @@ const good = <T, E>(result: { ok: true; value: T } | { ok: false; error: E }): T
   if (!result.ok) throw new Error(JSON.stringify(result.error));
   return result.value;
 };
-const at = (name: string, e: number, n: number, rest: Partial<PathCorner> = {}): PathCorner => ({ name, e, n, ...rest });
+const at = (name: string, e: number, n: number, rest: Partial<PathCorner> = {}): PathCorner => ({
+  name,
+  e,
+  n,
+  ...rest,
+});
 const label = (chainage: number) => String(Number(chainage.toFixed(2)));
 
 describe('a path of straight sides and arcs', () => {
@@ -46,12 +51,16 @@ describe('a path of straight sides and arcs', () => {
   it('says chainage and offset of what was set out from it', () => {
     const path = good(pathOf(bend, false));
     fc.assert(
-      fc.property(fc.double({ min: 0.01, max: path.length - 0.01, noNaN: true }), fc.double({ min: -4, max: 4, noNaN: true }), (chainage, offset) => {
-        const found = againstPath(path, pointOnPath(path, chainage, offset)!);
-        expect(found.chainage).toBeCloseTo(chainage, 6);
-        expect(found.offset).toBeCloseTo(offset, 6);
-        expect(found.position).toBe('on');
-      }),
+      fc.property(
+        fc.double({ min: 0.01, max: path.length - 0.01, noNaN: true }),
+        fc.double({ min: -4, max: 4, noNaN: true }),
+        (chainage, offset) => {
+          const found = againstPath(path, pointOnPath(path, chainage, offset)!);
+          expect(found.chainage).toBeCloseTo(chainage, 6);
+          expect(found.offset).toBeCloseTo(offset, 6);
+          expect(found.position).toBe('on');
+        },
+      ),
     );
   });
   it('one side by itself: an arc by its radius, read along and off, its height between its ends', () => {
@@ -62,14 +71,25 @@ describe('a path of straight sides and arcs', () => {
     const bulge = bulgeOf(from, to, 10, 'left')!;
     expect(bulge).toBeCloseTo(Math.tan(Math.PI / 8), 12);
     expect(bulgeOf(from, to, 10, 'right')).toBeCloseTo(-bulge, 12);
-    expect([bulgeOf(from, to, 7, 'left'), bulgeOf(from, from, 7, 'left'), bulgeOf(from, to, -10, 'left')]).toEqual([null, null, null]);
+    expect([bulgeOf(from, to, 7, 'left'), bulgeOf(from, from, 7, 'left'), bulgeOf(from, to, -10, 'left')]).toEqual([
+      null,
+      null,
+      null,
+    ]);
     // The centre is at (0, 10); half-way round, two metres outside of it, that is to the right of a way that turns left.
     const middle = { e: 12 * Math.sin(Math.PI / 4), n: 10 - 12 * Math.cos(Math.PI / 4), z: 5.6 };
     const found = measuredAgainstSide({ from, to, bulge }, middle)!;
-    expect(found).toMatchObject({ position: 'on', chainage: expect.closeTo(2.5 * Math.PI, 6), offset: expect.closeTo(2, 6) });
+    expect(found).toMatchObject({
+      position: 'on',
+      chainage: expect.closeTo(2.5 * Math.PI, 6),
+      offset: expect.closeTo(2, 6),
+    });
     expect(found.heightDifference).toBeCloseTo(0.1, 9);
     expect(found.azimuth).toBeCloseTo(Math.PI / 4, 6);
-    expect(measuredAgainstSide({ from, to, bulge }, { e: -3, n: 1, z: 5 })).toMatchObject({ position: 'before', heightDifference: null });
+    expect(measuredAgainstSide({ from, to, bulge }, { e: -3, n: 1, z: 5 })).toMatchObject({
+      position: 'before',
+      heightDifference: null,
+    });
     expect(measuredAgainstSide({ from, to: { e: 0, n: 20, z: 7 }, bulge: 0 }, { e: 1, n: 30, z: 8.25 })).toMatchObject({
       position: 'after',
       offset: 1,
@@ -100,7 +120,9 @@ describe('a path of straight sides and arcs', () => {
     for (const mark of marks.slice(0, -1)) expect(againstPath(path, mark.place).offset).toBeCloseTo(2, 6);
   });
   it('is divided into equal parts', () => {
-    const marks = good(marksAlongPath([at('A', 0, 0), at('B', 0, 9)], false, { spacing: { parts: 3 }, offset: 0, label }));
+    const marks = good(
+      marksAlongPath([at('A', 0, 0), at('B', 0, 9)], false, { spacing: { parts: 3 }, offset: 0, label }),
+    );
     expect(marks.map(({ place }) => place.n)).toEqual([0, 3, 6, 9].map((n) => expect.closeTo(n, 9)));
   });
   it.each([
@@ -129,7 +151,8 @@ describe('an outline moved by a thickness', () => {
         }
         const back = good(movedOutline(moved, -outward));
         back.forEach((corner, i) => expect(planDistance(corner, corners[i]!)).toBeLessThan(1e-9));
-        if (Math.abs(outward) > 1e-3) expect(Math.abs(signedArea(moved)) > Math.abs(signedArea(corners))).toBe(outward > 0);
+        if (Math.abs(outward) > 1e-3)
+          expect(Math.abs(signedArea(moved)) > Math.abs(signedArea(corners))).toBe(outward > 0);
       }),
     );
   });
@@ -137,7 +160,10 @@ describe('an outline moved by a thickness', () => {
     expect(movedOutline(hall, -2.6)).toEqual({ ok: false, error: { code: 'MOVED_TOO_FAR', side: ['2', '3'] } });
   });
   it('is refused for what an outline is refused for', () => {
-    expect(movedOutline([hall[0]!, hall[2]!, hall[1]!, hall[5]!], 1)).toMatchObject({ ok: false, error: { code: 'OUTLINE_CROSSES_ITSELF' } });
+    expect(movedOutline([hall[0]!, hall[2]!, hall[1]!, hall[5]!], 1)).toMatchObject({
+      ok: false,
+      error: { code: 'OUTLINE_CROSSES_ITSELF' },
+    });
   });
   it('stands out by its batter below, and back above', () => {
     expect(batterShift(0.1, 6, 3.5)).toBeCloseTo(0.25, 12);
@@ -148,7 +174,10 @@ describe('an outline moved by a thickness', () => {
 describe('groups of bolts', () => {
   it('lie about their centre, in the pattern’s direction', () => {
     const azimuthOf = Math.PI / 6;
-    const bolts = boltsOf({ e: 100, n: 50 }, { kind: 'rectangle', along: 0.4, across: 0.3, alongCount: 2, acrossCount: 2, azimuth: azimuthOf });
+    const bolts = boltsOf(
+      { e: 100, n: 50 },
+      { kind: 'rectangle', along: 0.4, across: 0.3, alongCount: 2, acrossCount: 2, azimuth: azimuthOf },
+    );
     expect(bolts).toHaveLength(4);
     expect(planDistance(bolts[0]!, bolts[1]!)).toBeCloseTo(0.3, 12);
     expect(planDistance(bolts[0]!, bolts[2]!)).toBeCloseTo(0.4, 12);
@@ -159,13 +188,19 @@ describe('groups of bolts', () => {
   it('go evenly round a circle, the first in its direction', () => {
     const bolts = boltsOf({ e: 0, n: 0 }, { kind: 'circle', diameter: 0.8, count: 8, azimuth: Math.PI / 2 });
     expect(bolts[0]).toEqual({ e: expect.closeTo(0.4, 12), n: expect.closeTo(0, 12) });
-    bolts.forEach((bolt, i) => expect(planDistance(bolt, bolts[(i + 1) % 8]!)).toBeCloseTo(0.8 * Math.sin(Math.PI / 8), 12));
+    bolts.forEach((bolt, i) =>
+      expect(planDistance(bolt, bolts[(i + 1) % 8]!)).toBeCloseTo(0.8 * Math.sin(Math.PI / 8), 12),
+    );
   });
   it('have their centre lines marked, four to a group, crossing in its centre', () => {
-    const marks = good(boltMarks([at('P1', 5, 5), at('P2', 9, 5)], { kind: 'circle', diameter: 0.5, count: 4, azimuth: 1 }, 0.6));
+    const marks = good(
+      boltMarks([at('P1', 5, 5), at('P2', 9, 5)], { kind: 'circle', diameter: 0.5, count: 4, azimuth: 1 }, 0.6),
+    );
     expect(marks).toHaveLength(16);
     expect(new Set(marks.map(({ key }) => key)).size).toBe(16);
-    const [along, right, back] = ['along', 'right', 'back'].map((way) => marks.find(({ key }) => key === `P1/${way}`)!.place);
+    const [along, right, back] = ['along', 'right', 'back'].map(
+      (way) => marks.find(({ key }) => key === `P1/${way}`)!.place,
+    );
     expect((along!.e + back!.e) / 2).toBeCloseTo(5, 12);
     expect(azimuth({ e: 5, n: 5 }, right!)).toBeCloseTo(1 + Math.PI / 2, 9);
   });

@@ -10,7 +10,13 @@ const box = (e: number, n: number, half: number): PlanPoint[] => [
   { e: e + half, n: n + half },
   { e: e - half, n: n + half },
 ];
-const hub = (key: string, design: PlanPoint, direction: number, offset = 2): OffsetHub => ({ key, design, direction, stretch: 1, offset });
+const hub = (key: string, design: PlanPoint, direction: number, offset = 2): OffsetHub => ({
+  key,
+  design,
+  direction,
+  stretch: 1,
+  offset,
+});
 const NORTH = 0;
 const asked = (areas: readonly KeepClear[], instrument: PlanPoint | null = null, outlines: PlanPoint[][] = []) => ({
   step: 1,
@@ -53,7 +59,10 @@ describe('offsets', () => {
 
   it('are none when no round length up to the longest is clear, and for a mark on its own point', () => {
     const all = spoil(box(0, 0, 30));
-    expect(survivingOffsets([hub('a', { e: 0, n: 0 }, NORTH)], asked([all]))[0]).toMatchObject({ offset: null, place: null });
+    expect(survivingOffsets([hub('a', { e: 0, n: 0 }, NORTH)], asked([all]))[0]).toMatchObject({
+      offset: null,
+      place: null,
+    });
     expect(survivingOffsets([hub('a', { e: 0, n: 0 }, NORTH, 0)], asked([all]))[0]).toMatchObject({ offset: null });
     expect(survivingOffsets([hub('a', { e: 0, n: 0 }, NORTH)], asked([], null, [box(0, 2, 0.5)]))[0]).toMatchObject({
       offset: 1,
@@ -76,7 +85,11 @@ describe('offsets', () => {
         fc.double({ min: 0, max: 6.28, noNaN: true }),
         fc.option(fc.record({ e: coordinate, n: coordinate })),
         (boxes, turn, instrument) => {
-          const areas = boxes.map(({ e, n, half, ...rest }, i) => ({ name: `Area ${i}`, corners: box(e, n, half), ...rest }));
+          const areas = boxes.map(({ e, n, half, ...rest }, i) => ({
+            name: `Area ${i}`,
+            corners: box(e, n, half),
+            ...rest,
+          }));
           // Far enough apart that none is in the way of another.
           const hubs = [-20, 0, 20].map((e, i) => hub(`h${i}`, { e, n: e / 2 }, turn + i));
           const isClear = (place: PlanPoint) =>
@@ -88,7 +101,8 @@ describe('offsets', () => {
             );
           for (const [i, { offset, place }] of survivingOffsets(hubs, asked(areas, instrument)).entries()) {
             const lengths = [1, 2, 3, 4, 5, 6, 7, 8];
-            if (offset === null) expect(lengths.some((length) => isClear(polar(hubs[i]!.design, hubs[i]!.direction, length)))).toBe(false);
+            if (offset === null)
+              expect(lengths.some((length) => isClear(polar(hubs[i]!.design, hubs[i]!.direction, length)))).toBe(false);
             else {
               expect(isClear(place!)).toBe(true);
               if (isClear(polar(hubs[i]!.design, hubs[i]!.direction, 2))) expect(offset).toBe(2);

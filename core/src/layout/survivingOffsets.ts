@@ -56,11 +56,18 @@ const SAME: Metres = 1e-6;
 const placeOf = (hub: OffsetHub, offset: Metres): PlanPoint => polar(hub.design, hub.direction, offset * hub.stretch);
 
 /** What speaks against a hub at a place; empty when nothing does. */
-export function hindrancesAt(place: PlanPoint, { areas, outlines, instrument }: Pick<OffsetAsked, 'areas' | 'outlines' | 'instrument'>): Hindrance[] {
-  const found: Hindrance[] = outlines.some((outline) => insidePolygon(place, outline)) ? [{ name: null, how: 'inside' }] : [];
+export function hindrancesAt(
+  place: PlanPoint,
+  { areas, outlines, instrument }: Pick<OffsetAsked, 'areas' | 'outlines' | 'instrument'>,
+): Hindrance[] {
+  const found: Hindrance[] = outlines.some((outline) => insidePolygon(place, outline))
+    ? [{ name: null, how: 'inside' }]
+    : [];
   for (const { name, corners, margin, blocksSight } of areas) {
-    if (insidePolygon(place, corners) || distanceToPolygon(place, corners) < margin) found.push({ name, how: 'inside' });
-    else if (blocksSight && instrument && segmentMeetsPolygon(instrument, place, corners)) found.push({ name, how: 'unseen' });
+    if (insidePolygon(place, corners) || distanceToPolygon(place, corners) < margin)
+      found.push({ name, how: 'inside' });
+    else if (blocksSight && instrument && segmentMeetsPolygon(instrument, place, corners))
+      found.push({ name, how: 'unseen' });
   }
   return found;
 }
@@ -69,7 +76,10 @@ export function hindrancesAt(place: PlanPoint, { areas, outlines, instrument }: 
 function lengthsFor(hub: OffsetHub, { step, longest }: OffsetAsked): Metres[] {
   if (hub.offset === 0) return [0];
   const count = Math.floor(longest / step + SAME);
-  return [hub.offset, ...Array.from({ length: count }, (_, i) => (i + 1) * step).filter((length) => Math.abs(length - hub.offset) > SAME)];
+  return [
+    hub.offset,
+    ...Array.from({ length: count }, (_, i) => (i + 1) * step).filter((length) => Math.abs(length - hub.offset) > SAME),
+  ];
 }
 
 /** A proposal for each hub, in the order given. */
@@ -81,16 +91,29 @@ export function survivingOffsets(hubs: readonly OffsetHub[], asked: OffsetAsked)
     if (place) taken.push(place);
     proposals.set(hub.key, { key: hub.key, offset, place, hindrances });
   };
-  const left: { readonly hub: OffsetHub; readonly hindrances: readonly Hindrance[]; readonly clear: readonly Metres[] }[] = [];
+  const left: {
+    readonly hub: OffsetHub;
+    readonly hindrances: readonly Hindrance[];
+    readonly clear: readonly Metres[];
+  }[] = [];
   for (const hub of hubs) {
     const hindrances = hindrancesAt(placeOf(hub, hub.offset), asked);
     if (hindrances.length === 0) propose(hub, hub.offset, []);
-    else left.push({ hub, hindrances, clear: lengthsFor(hub, asked).filter((length) => hindrancesAt(placeOf(hub, length), asked).length === 0) });
+    else
+      left.push({
+        hub,
+        hindrances,
+        clear: lengthsFor(hub, asked).filter((length) => hindrancesAt(placeOf(hub, length), asked).length === 0),
+      });
   }
   while (left.length > 0) {
-    const isFree = (hub: OffsetHub, length: Metres) => !taken.some((other) => planDistance(other, placeOf(hub, length)) < APART);
-    const length = mostServing(left.map(({ hub, clear }) => ({ asked: hub.offset, clear: clear.filter((each) => isFree(hub, each)) })));
-    const served = length === null ? [...left] : left.filter(({ clear }) => clear.some((each) => Math.abs(each - length) < SAME));
+    const isFree = (hub: OffsetHub, length: Metres) =>
+      !taken.some((other) => planDistance(other, placeOf(hub, length)) < APART);
+    const length = mostServing(
+      left.map(({ hub, clear }) => ({ asked: hub.offset, clear: clear.filter((each) => isFree(hub, each)) })),
+    );
+    const served =
+      length === null ? [...left] : left.filter(({ clear }) => clear.some((each) => Math.abs(each - length) < SAME));
     for (const each of served) {
       left.splice(left.indexOf(each), 1);
       // Two of the same length can still come too near to each other; the later one then waits for another length.

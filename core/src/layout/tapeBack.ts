@@ -33,7 +33,16 @@ export function tapesTo(point: PlanPoint, a: PlanPoint, b: PlanPoint): Tapes | n
   const right = ((b.n - a.n) * (point.e - a.e) - (b.e - a.e) * (point.n - a.n)) / apart;
   const along = ((b.e - a.e) * (point.e - a.e) + (b.n - a.n) * (point.n - a.n)) / apart;
   const sine = Math.min(1, (apart * Math.abs(right)) / (fromA * fromB));
-  const side = Math.abs(right) >= IN_LINE ? (right > 0 ? 'right' : 'left') : along < 0 ? 'beyondA' : along > apart ? 'beyondB' : 'between';
+  const side =
+    Math.abs(right) >= IN_LINE
+      ? right > 0
+        ? 'right'
+        : 'left'
+      : along < 0
+        ? 'beyondA'
+        : along > apart
+          ? 'beyondB'
+          : 'between';
   return { fromA, fromB, apart, crossing: Math.asin(sine), side, spread: sine > 0 ? 1 / sine : Infinity };
 }
 
@@ -60,7 +69,9 @@ export function tapedPairs(point: PlanPoint, recoveries: readonly Recovery[]): T
   const rank = ({ tapes, good }: TapedPair) => (good ? (isLine(tapes) ? 0 : 1) : 2);
   return pairs.sort(
     (one, other) =>
-      rank(one) - rank(other) || other.tapes.crossing - one.tapes.crossing || one.tapes.fromA + one.tapes.fromB - other.tapes.fromA - other.tapes.fromB,
+      rank(one) - rank(other) ||
+      other.tapes.crossing - one.tapes.crossing ||
+      one.tapes.fromA + one.tapes.fromB - other.tapes.fromA - other.tapes.fromB,
   );
 }
 

@@ -33,15 +33,21 @@ describe('clothoids', () => {
     [2.9, 1 / 75, -1 / (75 * 35), 35],
     [5.5, -1 / 40, -1 / (40 * 90), 90],
     [1, 0.2, 0.01, 40],
-  ])('agree with quadrature: direction %d, curvature %d changing by %d, over %d m', (direction, curvature, rate, length) => {
-    const end = clothoidEnd({ e: 100, n: 200 }, direction, curvature, rate, length);
-    const other = byQuadrature(direction, curvature, rate, length);
-    expect(end.e - 100).toBeCloseTo(other.e, 8);
-    expect(end.n - 200).toBeCloseTo(other.n, 8);
-  });
+  ])(
+    'agree with quadrature: direction %d, curvature %d changing by %d, over %d m',
+    (direction, curvature, rate, length) => {
+      const end = clothoidEnd({ e: 100, n: 200 }, direction, curvature, rate, length);
+      const other = byQuadrature(direction, curvature, rate, length);
+      expect(end.e - 100).toBeCloseTo(other.e, 8);
+      expect(end.n - 200).toBeCloseTo(other.n, 8);
+    },
+  );
 
   it('are a straight line and a circle at their limits', () => {
-    expect(clothoidEnd({ e: 0, n: 0 }, Math.PI / 2, 0, 0, 50)).toMatchObject({ e: expect.closeTo(50, 12), n: expect.closeTo(0, 12) });
+    expect(clothoidEnd({ e: 0, n: 0 }, Math.PI / 2, 0, 0, 50)).toMatchObject({
+      e: expect.closeTo(50, 12),
+      n: expect.closeTo(0, 12),
+    });
     const quarter = clothoidEnd({ e: 0, n: 0 }, 0, 1 / 20, 0, 10 * Math.PI);
     expect([quarter.e, quarter.n]).toEqual([expect.closeTo(20, 10), expect.closeTo(20, 10)]);
   });

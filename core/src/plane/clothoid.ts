@@ -48,7 +48,13 @@ export function placeOnSeries({ origin, east, north }: ClothoidSeries, distance:
 }
 
 /** Where a clothoid ends that leaves `start` in `direction`; for any length, stretch by stretch. */
-export function clothoidEnd(start: PlanPoint, direction: Radians, curvature: number, rate: number, length: Metres): PlanPoint {
+export function clothoidEnd(
+  start: PlanPoint,
+  direction: Radians,
+  curvature: number,
+  rate: number,
+  length: Metres,
+): PlanPoint {
   const most = Math.max(Math.abs(curvature), Math.abs(curvature + rate * length)) * length;
   const stretches = Math.max(1, Math.ceil(most / SERIES_TURN));
   const step = length / stretches;

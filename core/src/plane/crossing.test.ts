@@ -29,7 +29,10 @@ describe('a line and a circle', () => {
 
   it('touch, miss, and need a direction', () => {
     const circle = { centre: { e: 0, n: 0 }, radius: 5 };
-    expect(crossLineCircle({ from: { e: -1, n: 5 }, to: { e: 9, n: 5 } }, circle)).toEqual({ status: 'one', points: [{ e: 0, n: 5, onSegment: true }] });
+    expect(crossLineCircle({ from: { e: -1, n: 5 }, to: { e: 9, n: 5 } }, circle)).toEqual({
+      status: 'one',
+      points: [{ e: 0, n: 5, onSegment: true }],
+    });
     expect(crossLineCircle({ from: { e: -1, n: 5.001 }, to: { e: 9, n: 5.001 } }, circle)!.status).toBe('none');
     expect(crossLineCircle({ from: { e: 1, n: 1 }, to: { e: 1, n: 1 } }, circle)).toBeNull();
   });

@@ -28,7 +28,8 @@ const none = { status: 'none', points: [] } as const;
 const coincident = { status: 'coincident', points: [] } as const;
 
 /** Between the two points, ends included. `share` counts from 0 at `from` to 1 at `to`. */
-const isOnSegment = (share: number, length: Metres): boolean => share * length >= -TANGENCY && (share - 1) * length <= TANGENCY;
+const isOnSegment = (share: number, length: Metres): boolean =>
+  share * length >= -TANGENCY && (share - 1) * length <= TANGENCY;
 
 /**
  * The crossing of two endless lines; `null` when a line has no length.
@@ -46,15 +47,22 @@ export function crossLines(
   if (lengthA === 0 || lengthB === 0) return null;
   const [de, dn] = [b.from.e - a.from.e, b.from.n - a.from.n];
   const cross = ae * bn - an * be;
-  if (Math.abs(cross) <= parallelSine * lengthA * lengthB) return Math.abs(de * an - dn * ae) / lengthA <= TANGENCY ? coincident : none;
+  if (Math.abs(cross) <= parallelSine * lengthA * lengthB)
+    return Math.abs(de * an - dn * ae) / lengthA <= TANGENCY ? coincident : none;
   const shareA = (de * bn - dn * be) / cross;
   const shareB = (de * an - dn * ae) / cross;
   const point = { e: a.from.e + shareA * ae, n: a.from.n + shareA * an };
-  return { status: 'one', points: [{ ...point, onSegmentA: isOnSegment(shareA, lengthA), onSegmentB: isOnSegment(shareB, lengthB) }] };
+  return {
+    status: 'one',
+    points: [{ ...point, onSegmentA: isOnSegment(shareA, lengthA), onSegmentB: isOnSegment(shareB, lengthB) }],
+  };
 }
 
 /** Crossings of an endless line with a circle, in the direction of the line; `null` when the line has no length. */
-export function crossLineCircle(line: Segment, { centre, radius }: Circle): Crossings<PlanPoint & { readonly onSegment: boolean }> | null {
+export function crossLineCircle(
+  line: Segment,
+  { centre, radius }: Circle,
+): Crossings<PlanPoint & { readonly onSegment: boolean }> | null {
   const length = planDistance(line.from, line.to);
   if (length === 0) return null;
   const [ue, un] = [(line.to.e - line.from.e) / length, (line.to.n - line.from.n) / length];
@@ -62,7 +70,11 @@ export function crossLineCircle(line: Segment, { centre, radius }: Circle): Cros
   const foot = de * ue + dn * un;
   const off = Math.abs(de * un - dn * ue);
   if (off > radius + TANGENCY) return none;
-  const at = (along: Metres) => ({ e: line.from.e + along * ue, n: line.from.n + along * un, onSegment: isOnSegment(along / length, length) });
+  const at = (along: Metres) => ({
+    e: line.from.e + along * ue,
+    n: line.from.n + along * un,
+    onSegment: isOnSegment(along / length, length),
+  });
   if (off >= radius - TANGENCY) return { status: 'one', points: [at(foot)] };
   const half = Math.sqrt((radius - off) * (radius + off));
   return { status: 'two', points: [at(foot - half), at(foot + half)] };
@@ -77,7 +89,8 @@ export function crossCircles(a: Circle, b: Circle): Crossings<PlanPoint> {
   const way = azimuth(a.centre, b.centre);
   const along = (distance + ((a.radius - b.radius) * (a.radius + b.radius)) / distance) / 2;
   const foot = polar(a.centre, way, along);
-  if (distance >= a.radius + b.radius - TANGENCY || distance <= difference + TANGENCY) return { status: 'one', points: [foot] };
+  if (distance >= a.radius + b.radius - TANGENCY || distance <= difference + TANGENCY)
+    return { status: 'one', points: [foot] };
   const half = Math.sqrt((a.radius - Math.abs(along)) * (a.radius + Math.abs(along)));
   return { status: 'two', points: [polar(foot, way + Math.PI / 2, half), polar(foot, way - Math.PI / 2, half)] };
 }

@@ -25,6 +25,9 @@ describe('a drawing that lies far from the control', () => {
   });
 
   it('is told by how far off it lies when nothing explains it', () => {
-    expect(farOff(SITE, [90_000, 90_000, 90_100, 90_100], 1)).toMatchObject({ code: 'FAR', distance: expect.closeTo(118_680, -3) });
+    expect(farOff(SITE, [90_000, 90_000, 90_100, 90_100], 1)).toMatchObject({
+      code: 'FAR',
+      distance: expect.closeTo(118_680, -3),
+    });
   });
 });

@@ -7,7 +7,9 @@ export type Extent = readonly [Metres, Metres, Metres, Metres];
 
 export type FarOff =
   /** Near the site if its figures were `unit`, and not what they were taken for. */
-  { readonly code: 'OTHER_UNIT'; readonly unit: string } | { readonly code: 'AXES_EXCHANGED' } | { readonly code: 'FAR'; readonly distance: Metres };
+  | { readonly code: 'OTHER_UNIT'; readonly unit: string }
+  | { readonly code: 'AXES_EXCHANGED' }
+  | { readonly code: 'FAR'; readonly distance: Metres };
 
 /** What the figures may be instead, with the metres of one. */
 const UNITS = [
@@ -46,7 +48,10 @@ export function farOff(site: Extent, drawn: Extent, metresPerUnit: number): FarO
   if (off(there) <= FAR * size) return null;
   const siteSize = Math.max(site[2] - site[0], site[3] - site[1], LEAST_SIZE);
   const figures = { e: there.e / metresPerUnit, n: there.n / metresPerUnit };
-  const other = UNITS.map(([unit, metres]) => ({ unit, off: off({ e: figures.e * metres, n: figures.n * metres }) })).sort((a, b) => a.off - b.off)[0]!;
+  const other = UNITS.map(([unit, metres]) => ({
+    unit,
+    off: off({ e: figures.e * metres, n: figures.n * metres }),
+  })).sort((a, b) => a.off - b.off)[0]!;
   if (other.off <= NEAR * siteSize) return { code: 'OTHER_UNIT', unit: other.unit };
   if (off({ e: there.n, n: there.e }) <= NEAR * siteSize) return { code: 'AXES_EXCHANGED' };
   return { code: 'FAR', distance: off(there) };

@@ -61,13 +61,20 @@ describe('what is carried along', () => {
 describe('distances along and off a line', () => {
   it('are those of the point that they lead to', () => {
     fc.assert(
-      fc.property(point, turn, fc.double({ min: 1, max: 1e3, noNaN: true }), coordinate, coordinate, (start, direction, length, along, off) => {
-        const end = polar(start, direction, length);
-        const place = pointAlongOff(start, end, along, off)!;
-        const back = alongOff(place, start, end)!;
-        expect(back.along).toBeCloseTo(along, 4);
-        expect(back.off).toBeCloseTo(off, 4);
-      }),
+      fc.property(
+        point,
+        turn,
+        fc.double({ min: 1, max: 1e3, noNaN: true }),
+        coordinate,
+        coordinate,
+        (start, direction, length, along, off) => {
+          const end = polar(start, direction, length);
+          const place = pointAlongOff(start, end, along, off)!;
+          const back = alongOff(place, start, end)!;
+          expect(back.along).toBeCloseTo(along, 4);
+          expect(back.off).toBeCloseTo(off, 4);
+        },
+      ),
     );
   });
 
@@ -85,15 +92,21 @@ describe('distances along and off a line', () => {
 describe('crossings', () => {
   it('lie on both lines', () => {
     fc.assert(
-      fc.property(point, point, turn, fc.double({ min: 0.05, max: Math.PI - 0.05, noNaN: true }), (a, b, first, between) => {
-        const [a2, b2] = [polar(a, first, 100), polar(b, first + between, 100)];
-        const crossing = intersectLines(a, a2, b, b2)!;
-        for (const [from, to] of [
-          [a, a2],
-          [b, b2],
-        ] as const)
-          expect(Math.abs(alongOff(crossing, from, to)!.off)).toBeLessThan(1e-3);
-      }),
+      fc.property(
+        point,
+        point,
+        turn,
+        fc.double({ min: 0.05, max: Math.PI - 0.05, noNaN: true }),
+        (a, b, first, between) => {
+          const [a2, b2] = [polar(a, first, 100), polar(b, first + between, 100)];
+          const crossing = intersectLines(a, a2, b, b2)!;
+          for (const [from, to] of [
+            [a, a2],
+            [b, b2],
+          ] as const)
+            expect(Math.abs(alongOff(crossing, from, to)!.off)).toBeLessThan(1e-3);
+        },
+      ),
     );
   });
 

@@ -31,4 +31,5 @@ const COMPASS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-we
 export type CompassWord = (typeof COMPASS)[number];
 
 /** The nearest of eight compass words for an azimuth. */
-export const compassWord = (direction: Radians): CompassWord => COMPASS[Math.round(wrapTurn(direction) / (Math.PI / 4)) % 8]!;
+export const compassWord = (direction: Radians): CompassWord =>
+  COMPASS[Math.round(wrapTurn(direction) / (Math.PI / 4)) % 8]!;

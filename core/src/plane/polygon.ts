@@ -24,7 +24,8 @@ export function insidePolygon(point: PlanPoint, vertices: readonly PlanPoint[]):
   for (let i = 0, j = vertices.length - 1; i < vertices.length; j = i++) {
     const a = vertices[i]!;
     const b = vertices[j]!;
-    if (a.n > point.n !== b.n > point.n && point.e < ((b.e - a.e) * (point.n - a.n)) / (b.n - a.n) + a.e) inside = !inside;
+    if (a.n > point.n !== b.n > point.n && point.e < ((b.e - a.e) * (point.n - a.n)) / (b.n - a.n) + a.e)
+      inside = !inside;
   }
   return inside;
 }
@@ -45,9 +46,11 @@ export function distanceToPolygon(point: PlanPoint, vertices: readonly PlanPoint
 }
 
 /** Which side of the way a → b a point lies on: positive to the left, 0 on the line. */
-const side = (a: PlanPoint, b: PlanPoint, point: PlanPoint): number => (b.e - a.e) * (point.n - a.n) - (b.n - a.n) * (point.e - a.e);
+const side = (a: PlanPoint, b: PlanPoint, point: PlanPoint): number =>
+  (b.e - a.e) * (point.n - a.n) - (b.n - a.n) * (point.e - a.e);
 
-const crosses = (a: PlanPoint, b: PlanPoint, c: PlanPoint, d: PlanPoint): boolean => side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
+const crosses = (a: PlanPoint, b: PlanPoint, c: PlanPoint, d: PlanPoint): boolean =>
+  side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
 
 /** Whether the straight way between two points runs through a closed polygon, or starts or ends in it. */
 export function segmentMeetsPolygon(from: PlanPoint, to: PlanPoint, vertices: readonly PlanPoint[]): boolean {

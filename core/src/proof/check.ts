@@ -35,16 +35,26 @@ export interface CheckResult {
     readonly t: number;
     readonly significant: boolean;
   } | null;
-  readonly height: { readonly dZ: Metres; readonly sd: Metres; readonly w: number; readonly significant: boolean } | null;
+  readonly height: {
+    readonly dZ: Metres;
+    readonly sd: Metres;
+    readonly w: number;
+    readonly significant: boolean;
+  } | null;
   readonly withinPlan: boolean | null;
   readonly withinHeight: boolean | null;
   readonly verdict: 'within' | 'outside';
 }
 
 export function checkPoint(input: CheckInput): Result<CheckResult, StationError> {
-  const invalid = invalidSight(input) ?? firstInvalidNumber(input.point, ['point'], ['e', 'n', 'z', 'sdPlan', 'sdHeight']);
+  const invalid =
+    invalidSight(input) ?? firstInvalidNumber(input.point, ['point'], ['e', 'n', 'z', 'sdPlan', 'sdHeight']);
   if (invalid) return fail(invalid);
-  const measured = measurePoint(input.station, input.setup, reduceReading(input.reading, input.instrument, input.reduction))!;
+  const measured = measurePoint(
+    input.station,
+    input.setup,
+    reduceReading(input.reading, input.instrument, input.reduction),
+  )!;
   return ok(comparePlace(measured, input.point, input.limits));
 }
 

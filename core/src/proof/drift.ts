@@ -45,7 +45,8 @@ export function driftOf(samples: readonly Sample[]): Drift {
     const after = meanOf(samples.slice(k));
     const size = after.mean - before.mean;
     const w = size / Math.sqrt(1 / before.weight + 1 / after.weight);
-    if (step === null || Math.abs(w) > Math.abs(step.w)) step = { kind: 'step', from: samples[k - 1]!.at, to: samples[k]!.at, size, w };
+    if (step === null || Math.abs(w) > Math.abs(step.w))
+      step = { kind: 'step', from: samples[k - 1]!.at, to: samples[k]!.at, size, w };
   }
   const creep = creepOf(samples);
   const limit = Math.sqrt(chiSquareQuantile(1 - FALSE_ALARM / (samples.length - 1), 1));
@@ -60,6 +61,7 @@ function creepOf(samples: readonly Sample[]): Extract<Drift, { kind: 'creep' }> 
   const { mean } = meanOf(samples);
   const spread = samples.reduce((sum, { at, sd }) => sum + (at - middle) ** 2 / sd ** 2, 0);
   if (!(spread > 0)) return null;
-  const perTime = samples.reduce((sum, { at, value, sd }) => sum + ((at - middle) * (value - mean)) / sd ** 2, 0) / spread;
+  const perTime =
+    samples.reduce((sum, { at, value, sd }) => sum + ((at - middle) * (value - mean)) / sd ** 2, 0) / spread;
   return { kind: 'creep', perTime, w: perTime * Math.sqrt(spread) };
 }

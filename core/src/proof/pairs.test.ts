@@ -12,7 +12,9 @@ const PLACES: Readonly<Record<string, TruePlace>> = {
 };
 
 function pairs(station: TruePlace & { orientation: number }, moved: Readonly<Record<string, Partial<TruePlace>>> = {}) {
-  const observations = Object.entries(PLACES).map(([name, place]) => observe(station, name, { ...place, ...moved[name] }));
+  const observations = Object.entries(PLACES).map(([name, place]) =>
+    observe(station, name, { ...place, ...moved[name] }),
+  );
   return controlPairs(
     reduceObservations(observations, PRECISION, REDUCTION),
     new Map(Object.entries(PLACES).map(([name, place]) => [name, listed(name, place)])),
@@ -44,7 +46,9 @@ describe('control pair by pair', () => {
   });
 
   it('tells a heave by its sign: the difference from the first to the second grows', () => {
-    const pair = pairs({ e: 4150, n: 8080, z: 5, orientation: 1 }, { D: { z: PLACES.D!.z + 0.02 } }).find((each) => each.from === 'A' && each.to === 'D')!;
+    const pair = pairs({ e: 4150, n: 8080, z: 5, orientation: 1 }, { D: { z: PLACES.D!.z + 0.02 } }).find(
+      (each) => each.from === 'A' && each.to === 'D',
+    )!;
     expect(pair.dHeight).toBeCloseTo(0.02, 6);
     expect(pair.dDistance).toBeCloseTo(0, 4);
   });

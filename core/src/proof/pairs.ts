@@ -30,7 +30,10 @@ interface Local {
 }
 
 /** Pairs of all marks sighted, the worst first. One observation a mark: repeats are averaged before. */
-export function controlPairs(observations: readonly ReducedObservation[], points: ReadonlyMap<string, ControlPoint>): ControlPair[] {
+export function controlPairs(
+  observations: readonly ReducedObservation[],
+  points: ReadonlyMap<string, ControlPoint>,
+): ControlPair[] {
   const seen = new Map<string, Local>();
   for (const observation of observations) {
     const point = points.get(observation.point);
@@ -58,10 +61,15 @@ function pairOf(a: Local, b: Local): ControlPair {
   const azimuth = Math.atan2(b.e - a.e, b.n - a.n);
   const dDistance = inPlan ? distance - Math.hypot(b.point.e - a.point.e, b.point.n - a.point.n) : null;
   const sdDistance = inPlan ? Math.sqrt(varianceAlong(a, azimuth) + varianceAlong(b, azimuth)) : null;
-  const inHeight = a.point.z !== null && b.point.z !== null && a.observation.heightDifference !== null && b.observation.heightDifference !== null;
+  const inHeight =
+    a.point.z !== null &&
+    b.point.z !== null &&
+    a.observation.heightDifference !== null &&
+    b.observation.heightDifference !== null;
   const rise = (each: Local) => each.observation.heightDifference! - each.observation.targetHeight;
   const dHeight = inHeight ? rise(b) - rise(a) - (b.point.z - a.point.z) : null;
-  const varHeight = (each: Local) => each.observation.varHeightDifference + each.observation.targetHeightSd ** 2 + (each.point.sdHeight ?? 0) ** 2;
+  const varHeight = (each: Local) =>
+    each.observation.varHeightDifference + each.observation.targetHeightSd ** 2 + (each.point.sdHeight ?? 0) ** 2;
   const sdHeight = inHeight ? Math.sqrt(varHeight(a) + varHeight(b)) : null;
   const ratios = [
     dDistance !== null && sdDistance ? Math.abs(dDistance) / sdDistance : null,

@@ -62,7 +62,9 @@ export function sexagesimalOrDecimal(text: string): { readonly packed: Radians; 
 }
 
 /** The minutes or seconds of a sexagesimal angle that go beyond 59; null when none do. */
-export function sexagesimalExcess(text: string): { readonly part: 'minutes' | 'seconds'; readonly value: number } | null {
+export function sexagesimalExcess(
+  text: string,
+): { readonly part: 'minutes' | 'seconds'; readonly value: number } | null {
   const parts = /^\s*[-−]?\d+[°\s]+(\d+(?:[.,]\d*)?)(?:['′\s]+(\d+(?:[.,]\d*)?))?/.exec(text);
   if (!parts) return null;
   const [minutes, seconds] = [parts[1], parts[2]].map((part) => Number((part ?? '0').replace(',', '.')));

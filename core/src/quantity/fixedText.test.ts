@@ -28,11 +28,16 @@ describe('counting whole units', () => {
 
   it('is never further off than half a unit, and never minus zero', () => {
     fc.assert(
-      fc.property(value, fc.integer({ min: 1, max: 7200 }), fc.integer({ min: 1, max: 9 }), (number, numerator, denominator) => {
-        const count = exactCount(number, numerator, denominator);
-        expect(Object.is(count, -0)).toBe(false);
-        expect(Math.abs((number * numerator) / denominator - count)).toBeLessThanOrEqual(0.5 + 1e-5);
-      }),
+      fc.property(
+        value,
+        fc.integer({ min: 1, max: 7200 }),
+        fc.integer({ min: 1, max: 9 }),
+        (number, numerator, denominator) => {
+          const count = exactCount(number, numerator, denominator);
+          expect(Object.is(count, -0)).toBe(false);
+          expect(Math.abs((number * numerator) / denominator - count)).toBeLessThanOrEqual(0.5 + 1e-5);
+        },
+      ),
     );
     expect(Object.is(exactCount(-1e-9, 16), 0)).toBe(true);
     expect(exactCount(5e-324, 1)).toBe(0);
@@ -55,7 +60,9 @@ describe('feet and inches', () => {
     [-0.0001, 16, `0'-0"`],
     [-3.375, 16, `-3'-4 1/2"`],
     [1 + 1 / 36, 3, `1'-0 1/3"`],
-  ])('carry over and reduce: %d in 1/%d', (feet, denominator, text) => expect(plainFeetInches(feet, denominator)).toBe(text));
+  ])('carry over and reduce: %d in 1/%d', (feet, denominator, text) =>
+    expect(plainFeetInches(feet, denominator)).toBe(text),
+  );
 
   it.each([
     ['12′-3 5/16″', 12 + 3.3125 / 12],
@@ -64,8 +71,9 @@ describe('feet and inches', () => {
     ['-0.5', -0.5],
   ])('are read as people write them: %s', (text, feet) => expect(parseFeetInches(text)).toBeCloseTo(feet, 12));
 
-  it.each([`6.25'-3"`, `12'-12"`, `5/16`, `3' 4`, `'`, `"`, `1/0"`, '1,5', `--1'`, '1e3'])('are refused when they could mean two things: %s', (text) =>
-    expect(parseFeetInches(text)).toBeNull(),
+  it.each([`6.25'-3"`, `12'-12"`, `5/16`, `3' 4`, `'`, `"`, `1/0"`, '1,5', `--1'`, '1e3'])(
+    'are refused when they could mean two things: %s',
+    (text) => expect(parseFeetInches(text)).toBeNull(),
   );
 });
 
@@ -90,18 +98,27 @@ describe('stations', () => {
     expect(formatStation(-0.004, 'hundred', 2)).toBe('0+00.00');
   });
 
-  it.each(['12+134', '12+3', '+34', '12+', '1 2', '12.', '.5', '1e2', '٣+00'])('are refused when they are not written so: %s', (text) =>
-    expect(parseStation(text, 'hundred')).toBeNull(),
+  it.each(['12+134', '12+3', '+34', '12+', '1 2', '12.', '.5', '1e2', '٣+00'])(
+    'are refused when they are not written so: %s',
+    (text) => expect(parseStation(text, 'hundred')).toBeNull(),
   );
 });
 
 describe('angles', () => {
   it('are read back as they were written', () => {
     fc.assert(
-      fc.property(fc.double({ min: -720, max: 720, noNaN: true }), fc.integer({ min: 0, max: 3 }), (degrees, decimals) => {
-        expect(Math.abs(parseDms(plainDms(degrees, decimals))! - degrees) * 3600).toBeLessThanOrEqual(0.5 / 10 ** decimals + 1e-6);
-        expect(Math.abs(parseGon(plainGon(degrees, decimals))! - degrees)).toBeLessThanOrEqual(0.45 / 10 ** decimals + 1e-9);
-      }),
+      fc.property(
+        fc.double({ min: -720, max: 720, noNaN: true }),
+        fc.integer({ min: 0, max: 3 }),
+        (degrees, decimals) => {
+          expect(Math.abs(parseDms(plainDms(degrees, decimals))! - degrees) * 3600).toBeLessThanOrEqual(
+            0.5 / 10 ** decimals + 1e-6,
+          );
+          expect(Math.abs(parseGon(plainGon(degrees, decimals))! - degrees)).toBeLessThanOrEqual(
+            0.45 / 10 ** decimals + 1e-9,
+          );
+        },
+      ),
     );
   });
 
@@ -112,8 +129,9 @@ describe('angles', () => {
     expect(plainGon(-0.9, 1, true)).toBe('399.0');
   });
 
-  it.each([`12°60'`, `12°30'60"`, `12.5°30'`, `12°-30'`, `1 2 3 4`, 'N', `45'`, `45°30"`])('are refused when a part can’t be: %s', (text) =>
-    expect(parseDms(text)).toBeNull(),
+  it.each([`12°60'`, `12°30'60"`, `12.5°30'`, `12°-30'`, `1 2 3 4`, 'N', `45'`, `45°30"`])(
+    'are refused when a part can’t be: %s',
+    (text) => expect(parseDms(text)).toBeNull(),
   );
 });
 

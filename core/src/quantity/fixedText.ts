@@ -55,7 +55,12 @@ const FEET_ONLY = /^(\d+(?:\.\d+)?)\s*'?$/;
 const INCHES_ONLY = new RegExp(`^${INCHES}$`);
 const FEET_AND_INCHES = new RegExp(String.raw`^(\d+)\s*'\s*-?\s*${INCHES}$`);
 
-function inchesOf(decimal: string | undefined, whole: string | undefined, numerator: string | undefined, denominator: string | undefined): number | null {
+function inchesOf(
+  decimal: string | undefined,
+  whole: string | undefined,
+  numerator: string | undefined,
+  denominator: string | undefined,
+): number | null {
   if (decimal !== undefined) return Number(decimal);
   if (!(Number(numerator) < Number(denominator))) return null;
   return Number(whole ?? 0) + Number(numerator) / Number(denominator);
@@ -92,7 +97,10 @@ export function formatStation(value: number, format: StationFormat, decimals: nu
   const [whole = '', fraction] = text.split('.');
   const digits = DIGITS_AFTER_PLUS[format];
   const padded = whole.padStart(digits + 1, '0');
-  return signed(isNegative, `${padded.slice(0, -digits)}+${padded.slice(-digits)}${fraction === undefined ? '' : `.${fraction}`}`);
+  return signed(
+    isNegative,
+    `${padded.slice(0, -digits)}+${padded.slice(-digits)}${fraction === undefined ? '' : `.${fraction}`}`,
+  );
 }
 
 /** A station as written, or a plain number in any format; null when it is neither. */
@@ -100,7 +108,9 @@ export function parseStation(text: string, format: StationFormat): number | null
   const trimmed = text.trim();
   if (/^-?[0-9]+(\.[0-9]+)?$/.test(trimmed)) return Number(trimmed);
   if (format === 'plain') return null;
-  const parts = new RegExp(String.raw`^(-?)([0-9]+)\+([0-9]{${DIGITS_AFTER_PLUS[format]}}(?:\.[0-9]+)?)$`).exec(trimmed);
+  const parts = new RegExp(String.raw`^(-?)([0-9]+)\+([0-9]{${DIGITS_AFTER_PLUS[format]}}(?:\.[0-9]+)?)$`).exec(
+    trimmed,
+  );
   return parts ? Number(`${parts[1]}${parts[2]}${parts[3]}`) : null;
 }
 
@@ -134,7 +144,9 @@ export function plainDms(degrees: number, decimals: number, asAzimuth = false): 
   return signed(parts.isNegative, `${parts.degrees}°${String(parts.minutes).padStart(2, '0')}'${parts.seconds}"`);
 }
 
-const DMS = new RegExp(String.raw`^(\d+(?:\.\d+)?)(?:(?:\s*[°-]\s*|\s+)(\d+(?:\.\d+)?)(?:(?:\s*['-]\s*|\s+)(\d+(?:\.\d+)?)\s*"?|\s*'?)|\s*°?)$`);
+const DMS = new RegExp(
+  String.raw`^(\d+(?:\.\d+)?)(?:(?:\s*[°-]\s*|\s+)(\d+(?:\.\d+)?)(?:(?:\s*['-]\s*|\s+)(\d+(?:\.\d+)?)\s*"?|\s*'?)|\s*°?)$`,
+);
 
 /** Decimal degrees from one to three parts; only the last may have decimals, minutes and seconds stay below 60. */
 export function parseDms(text: string): number | null {
@@ -143,7 +155,8 @@ export function parseDms(text: string): number | null {
   const parts = DMS.exec(isNegative ? trimmed.slice(1).trimStart() : trimmed);
   if (!parts) return null;
   const given = parts.slice(1).filter((part) => part !== undefined);
-  if (given.slice(0, -1).some((part) => part.includes('.')) || given.slice(1).some((part) => Number(part) >= 60)) return null;
+  if (given.slice(0, -1).some((part) => part.includes('.')) || given.slice(1).some((part) => Number(part) >= 60))
+    return null;
   const [degrees, minutes = 0, seconds = 0] = given.map(Number);
   const size = degrees! + minutes / 60 + seconds / 3600;
   return isNegative && size > 0 ? -size : size;
@@ -164,15 +177,20 @@ export function parseGon(text: string): number | null {
   return /^-?[0-9]+(\.[0-9]+)?$/.test(trimmed) ? (Number(trimmed) * 9) / 10 : null;
 }
 
-export type CutFillFormat = { readonly unit: 'm' | 'ft'; readonly decimals: number } | { readonly unit: 'ftIn'; readonly denominator: number };
+export type CutFillFormat =
+  { readonly unit: 'm' | 'ft'; readonly decimals: number } | { readonly unit: 'ftIn'; readonly denominator: number };
 
 /** `value` in the printed unit, positive for cut. What rounds to nothing is on grade. */
 export function plainCutFill(value: number, format: CutFillFormat): string {
   const letter = value > 0 ? 'C' : 'F';
   const size = Math.abs(value);
-  if (format.unit === 'ftIn') return exactCount(size, 12 * format.denominator) === 0 ? 'ON GRADE' : `${letter} ${plainFeetInches(size, format.denominator)}`;
+  if (format.unit === 'ftIn')
+    return exactCount(size, 12 * format.denominator) === 0
+      ? 'ON GRADE'
+      : `${letter} ${plainFeetInches(size, format.denominator)}`;
   const { text } = fixed(size, format.decimals);
   return Number(text) === 0 ? 'ON GRADE' : `${letter} ${text} ${format.unit}`;
 }
 
-export const convertLength = (value: number, from: LengthUnit, to: LengthUnit): number => (value * METRES_PER_UNIT[from]) / METRES_PER_UNIT[to];
+export const convertLength = (value: number, from: LengthUnit, to: LengthUnit): number =>
+  (value * METRES_PER_UNIT[from]) / METRES_PER_UNIT[to];

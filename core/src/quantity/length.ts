@@ -53,7 +53,8 @@ function dashedFeet(text: string): number | null {
   return sign === '-' ? -size : size;
 }
 
-const plainMarks = (text: string): string => text.trim().replace(/[−–]/g, '-').replace(/[’′]/g, "'").replace(/[”″]/g, '"').replace(',', '.');
+const plainMarks = (text: string): string =>
+  text.trim().replace(/[−–]/g, '-').replace(/[’′]/g, "'").replace(/[”″]/g, '"').replace(',', '.');
 const footOf = (unit: LengthUnit): LengthUnit => (unit === 'metre' ? 'foot' : unit);
 
 const SPOKEN_PARTS: Readonly<Record<string, number>> = { tenth: 10, hundredth: 100, thousandth: 1000 };
@@ -72,7 +73,8 @@ export function parseLength(text: string, unit: LengthUnit): Metres | null {
     return lengthToMetres(Number(plain[1]), suffix === undefined ? unit : UNIT_SUFFIX[suffix]!);
   }
   const spoken = /^(?:(\d+)(?:\s+and)?\s+)?(\d+)\s+(tenth|hundredth|thousandth)s?$/i.exec(trimmed);
-  if (spoken) return lengthToMetres(Number(spoken[1] ?? 0) + Number(spoken[2]) / SPOKEN_PARTS[spoken[3]!.toLowerCase()]!, unit);
+  if (spoken)
+    return lengthToMetres(Number(spoken[1] ?? 0) + Number(spoken[2]) / SPOKEN_PARTS[spoken[3]!.toLowerCase()]!, unit);
   const feet = markedFeet(trimmed) ?? (unit !== 'metre' && trimmed.includes('/') ? dashedFeet(trimmed) : null);
   return feet === null ? null : lengthToMetres(feet, footOf(unit));
 }

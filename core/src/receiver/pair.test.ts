@@ -39,7 +39,11 @@ const codes = (change: Partial<PairNow>) => pairFaults({ ...NOW, ...change }).ma
 
 describe('a pole with a receiver above its prism', () => {
   it('brings the reference point down to the tip, with every error that is in it', () => {
-    const foot = receiverFoot(READING, { antennaHeight: 1.62, antennaHeightSd: 0.001, centringSd: 0.0007 }, { sdPlan: 0.006, sdHeight: 0.02 });
+    const foot = receiverFoot(
+      READING,
+      { antennaHeight: 1.62, antennaHeightSd: 0.001, centringSd: 0.0007 },
+      { sdPlan: 0.006, sdHeight: 0.02 },
+    );
     expect(foot).toMatchObject({ e: 4100.25, n: 8100.5 });
     expect(foot.z).toBeCloseTo(5, 9);
     expect(Math.sqrt(foot.plan.ee)).toBeCloseTo(Math.hypot(0.008, 0.006, 0.0007), 9);
@@ -56,12 +60,28 @@ describe('a pole with a receiver above its prism', () => {
 
   it('takes the height from the tilting axis alone', () => {
     const instrument = { angleSd: 5e-6, distanceSd: 0.001, distanceSdRatio: 0 };
-    const reduction = { combinedScaleFactor: 1, refraction: 0.13, earthRadius: 6_371_000, prismConstant: 0, atmosphericRatio: 0 };
-    const sight = { face: 1 as const, circle: 1, zenith: Math.PI / 2, slope: 50, targetHeight: 1.5, targetHeightSd: 0.001, targetCentringSd: 0.001 };
+    const reduction = {
+      combinedScaleFactor: 1,
+      refraction: 0.13,
+      earthRadius: 6_371_000,
+      prismConstant: 0,
+      atmosphericRatio: 0,
+    };
+    const sight = {
+      face: 1 as const,
+      circle: 1,
+      zenith: Math.PI / 2,
+      slope: 50,
+      targetHeight: 1.5,
+      targetHeightSd: 0.001,
+      targetCentringSd: 0.001,
+    };
     const height = heightFromAxis({ z: 6.5, sd: 0.002 }, reduceReading(sight, instrument, reduction))!;
     expect(height.z).toBeCloseTo(5.0002, 4);
     expect(Math.sqrt(height.variance)).toBeCloseTo(Math.hypot(0.002, 0.001, 50 * 5e-6), 5);
-    expect(heightFromAxis({ z: 6.5, sd: 0.002 }, reduceReading({ ...sight, slope: null }, instrument, reduction))).toBeNull();
+    expect(
+      heightFromAxis({ z: 6.5, sd: 0.002 }, reduceReading({ ...sight, slope: null }, instrument, reduction)),
+    ).toBeNull();
   });
 
   it('calls two heights apart only beyond what their precisions explain', () => {
@@ -87,7 +107,10 @@ describe('a pole with a receiver above its prism', () => {
     const faults = pairFaults({ ...NOW, lock: 'lost' });
     expect(faults).toEqual([{ code: 'NOT_LOCKED', lost: true }]);
     expect(partsLeft(faults)).toEqual({ plan: true, height: false });
-    expect(partsLeft(pairFaults({ ...NOW, reading: { ...READING, fix: 'float' } }))).toEqual({ plan: false, height: true });
+    expect(partsLeft(pairFaults({ ...NOW, reading: { ...READING, fix: 'float' } }))).toEqual({
+      plan: false,
+      height: true,
+    });
   });
 
   it('wants a plumb pole, and no compensation beside a prism that hangs aside', () => {

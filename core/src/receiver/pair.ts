@@ -59,7 +59,8 @@ export const antennaHeightOf = (targetHeight: Metres, offset: Metres): Metres =>
 export const SAME_HEIGHT: Metres = 0.0015;
 
 /** Entered antenna height minus what target height and offset make of it; positive when the antenna was entered too high. */
-export const antennaHeightMisfit = (entered: Metres, targetHeight: Metres, offset: Metres): Metres => entered - antennaHeightOf(targetHeight, offset);
+export const antennaHeightMisfit = (entered: Metres, targetHeight: Metres, offset: Metres): Metres =>
+  entered - antennaHeightOf(targetHeight, offset);
 
 export function receiverFoot(reading: ReceiverReading, pole: PairPole, fit: SiteFit): ReceiverFoot {
   const variance = reading.sdPlan ** 2 + fit.sdPlan ** 2 + pole.centringSd ** 2;
@@ -79,7 +80,10 @@ export interface TiltingAxis {
 }
 
 /** Height of the tip from one sight; null when the sight has no distance. */
-export function heightFromAxis(axis: TiltingAxis, reduced: ReducedReading): { readonly z: Metres; readonly variance: number } | null {
+export function heightFromAxis(
+  axis: TiltingAxis,
+  reduced: ReducedReading,
+): { readonly z: Metres; readonly variance: number } | null {
   if (reduced.heightDifference === null) return null;
   return {
     z: axis.z + reduced.heightDifference - reduced.targetHeight,
@@ -147,7 +151,11 @@ export interface PairNow {
 }
 
 const isPlanFault = ({ code }: PairFault): boolean =>
-  code === 'NO_RECEIVER' || code === 'NOT_FIXED' || code === 'CORRECTIONS_OLD' || code === 'COMPENSATING' || code === 'NOT_PLUMB';
+  code === 'NO_RECEIVER' ||
+  code === 'NOT_FIXED' ||
+  code === 'CORRECTIONS_OLD' ||
+  code === 'COMPENSATING' ||
+  code === 'NOT_PLUMB';
 
 /** Why nothing may be kept at this moment, the first to be put right first; empty when both parts are good. */
 export function pairFaults({ reading, antennaHeight, targetHeight, ...now }: PairNow): PairFault[] {
@@ -161,7 +169,8 @@ export function pairFaults({ reading, antennaHeight, targetHeight, ...now }: Pai
     if (reading.correctionAge === null || reading.correctionAge > OLD_CORRECTIONS_SECONDS)
       faults.push({ code: 'CORRECTIONS_OLD', seconds: reading.correctionAge });
     if (reading.compensating) faults.push({ code: 'COMPENSATING', drop, aside });
-    else if (lean !== null && (lean > LARGEST_LEAN || aside! > now.largestAside)) faults.push({ code: 'NOT_PLUMB', lean, aside: aside!, drop: drop! });
+    else if (lean !== null && (lean > LARGEST_LEAN || aside! > now.largestAside))
+      faults.push({ code: 'NOT_PLUMB', lean, aside: aside!, drop: drop! });
   }
   if (!now.hasAxis) faults.push({ code: 'NO_AXIS' });
   if (now.lock !== 'locked') faults.push({ code: 'NOT_LOCKED', lost: now.lock === 'lost' });

@@ -21,7 +21,9 @@ describe('a single reading', () => {
         const reduced = reduceReading(perfectReading(STATION, at, { face }), PRECISION, REDUCTION);
         expect(reduced.horizontal).toBeCloseTo(level, 6);
         expect(reduced.heightDifference! + STATION.z + 1.6 - 1.5).toBeCloseTo(at.z, 6);
-        expect(wrapHalfTurn(reduced.hz + STATION.orientation - Math.atan2(at.e - STATION.e, at.n - STATION.n))).toBeCloseTo(0, 9);
+        expect(
+          wrapHalfTurn(reduced.hz + STATION.orientation - Math.atan2(at.e - STATION.e, at.n - STATION.n)),
+        ).toBeCloseTo(0, 9);
       }),
     );
   });
@@ -35,7 +37,11 @@ describe('a single reading', () => {
   });
 
   it('without a distance is a direction alone', () => {
-    const reduced = reduceReading({ ...perfectReading(STATION, { e: 1100, n: 2000, z: 10 }), slope: null }, PRECISION, REDUCTION);
+    const reduced = reduceReading(
+      { ...perfectReading(STATION, { e: 1100, n: 2000, z: 10 }), slope: null },
+      PRECISION,
+      REDUCTION,
+    );
     expect(reduced).toMatchObject({ slope: null, horizontal: null, gridDistance: null, heightDifference: null });
     expect(reduced.hz).toBeCloseTo(Math.PI / 2 - 0.7, 12);
   });
@@ -45,7 +51,8 @@ describe('curvature and refraction', () => {
   it('are the textbook 0.0675 D² with D in kilometres, for k = 0.14', () => {
     // Schofield, Breach, "Engineering Surveying", trigonometric levelling: (1 - k) D² / 2R.
     const reduction = { ...REDUCTION, refraction: 0.14 };
-    for (const kilometres of [0.1, 0.5, 1, 2]) expect(curvatureAndRefraction(kilometres * 1000, reduction)).toBeCloseTo(0.0675 * kilometres ** 2, 4);
+    for (const kilometres of [0.1, 0.5, 1, 2])
+      expect(curvatureAndRefraction(kilometres * 1000, reduction)).toBeCloseTo(0.0675 * kilometres ** 2, 4);
   });
 });
 

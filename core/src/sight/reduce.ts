@@ -38,7 +38,8 @@ export interface ReducedObservation extends ReducedReading {
 export const curvatureAndRefraction = (horizontal: Metres, reduction: Reduction): Metres =>
   ((1 - reduction.refraction) * horizontal * horizontal) / (2 * reduction.earthRadius);
 
-export const correctedSlope = (raw: Metres, reduction: Reduction): Metres => (raw + reduction.prismConstant) * (1 + reduction.atmosphericRatio);
+export const correctedSlope = (raw: Metres, reduction: Reduction): Metres =>
+  (raw + reduction.prismConstant) * (1 + reduction.atmosphericRatio);
 
 /** What a reading is for, and what became of its faces. */
 interface Purpose {
@@ -98,20 +99,37 @@ function components(
   };
 }
 
-function reduceFace(reading: Reading, precision: InstrumentPrecision, reduction: Reduction, purpose: Purpose): ReducedObservation {
+function reduceFace(
+  reading: Reading,
+  precision: InstrumentPrecision,
+  reduction: Reduction,
+  purpose: Purpose,
+): ReducedObservation {
   const hz = reading.face === 1 ? wrapTurn(reading.circle) : wrapTurn(reading.circle - Math.PI);
   const zenith = reading.face === 1 ? reading.zenith : 2 * Math.PI - reading.zenith;
   const slope = reading.slope === null ? null : correctedSlope(reading.slope, reduction);
   return components(hz, zenith, slope, reading, precision, reduction, purpose);
 }
 
-const NO_PURPOSE: Purpose = { point: '', faceCount: 1, usePlan: false, useHeight: false, useDirection: true, collimation: null, indexError: null };
+const NO_PURPOSE: Purpose = {
+  point: '',
+  faceCount: 1,
+  usePlan: false,
+  useHeight: false,
+  useDirection: true,
+  collimation: null,
+  indexError: null,
+};
 
 /** Reduces a single reading. A reading on face 2 is turned to face 1 and keeps its full variance. */
 export const reduceReading = (reading: Reading, precision: InstrumentPrecision, reduction: Reduction): ReducedReading =>
   reduceFace(reading, precision, reduction, NO_PURPOSE);
 
-const reduceSingle = (observation: Observation, precision: InstrumentPrecision, reduction: Reduction): ReducedObservation =>
+const reduceSingle = (
+  observation: Observation,
+  precision: InstrumentPrecision,
+  reduction: Reduction,
+): ReducedObservation =>
   reduceFace(observation, precision, reduction, {
     point: observation.point,
     faceCount: 1,
@@ -122,21 +140,36 @@ const reduceSingle = (observation: Observation, precision: InstrumentPrecision, 
     indexError: null,
   });
 
-function reducePair(first: Observation, second: Observation, precision: InstrumentPrecision, reduction: Reduction): ReducedObservation {
+function reducePair(
+  first: Observation,
+  second: Observation,
+  precision: InstrumentPrecision,
+  reduction: Reduction,
+): ReducedObservation {
   const [direct, reverse] = first.face === 1 ? [first, second] : [second, first];
   const collimation = wrapHalfTurn(direct.circle - reverse.circle - Math.PI) / 2;
   const indexError = (direct.zenith + reverse.zenith - 2 * Math.PI) / 2;
-  const slopes = [direct.slope, reverse.slope].filter((slope) => slope !== null).map((slope) => correctedSlope(slope, reduction));
+  const slopes = [direct.slope, reverse.slope]
+    .filter((slope) => slope !== null)
+    .map((slope) => correctedSlope(slope, reduction));
   const slope = slopes.length === 0 ? null : slopes.reduce((sum, each) => sum + each, 0) / slopes.length;
-  return components(wrapTurn(direct.circle - collimation), direct.zenith - indexError, slope, first, precision, reduction, {
-    point: first.point,
-    faceCount: 2,
-    usePlan: first.usePlan,
-    useHeight: first.useHeight,
-    useDirection: first.useDirection ?? true,
-    collimation,
-    indexError,
-  });
+  return components(
+    wrapTurn(direct.circle - collimation),
+    direct.zenith - indexError,
+    slope,
+    first,
+    precision,
+    reduction,
+    {
+      point: first.point,
+      faceCount: 2,
+      usePlan: first.usePlan,
+      useHeight: first.useHeight,
+      useDirection: first.useDirection ?? true,
+      collimation,
+      indexError,
+    },
+  );
 }
 
 /**
@@ -145,7 +178,11 @@ function reducePair(first: Observation, second: Observation, precision: Instrume
  * height and control are common to both faces and are not. Readings of one point on the same face stay apart.
  * Source: Schofield, Breach, "Engineering Surveying", two-face reduction and trigonometric heighting.
  */
-export function reduceObservations(observations: readonly Observation[], precision: InstrumentPrecision, reduction: Reduction): ReducedObservation[] {
+export function reduceObservations(
+  observations: readonly Observation[],
+  precision: InstrumentPrecision,
+  reduction: Reduction,
+): ReducedObservation[] {
   const partner = new Map<number, number>();
   // The usual case: one face only, nothing to pair.
   if (observations.every((observation) => observation.face === observations[0]!.face)) {

@@ -37,20 +37,40 @@ describe('a target height', () => {
   });
 
   it('that jumps by what 2 m and 7 ft differ is noticed', () => {
-    expect(noticeTargetHeight(change(2.1336, { before: { height: 2, ownHeight: 0 } }))).toMatchObject({ code: 'NOMINAL_LENGTH' });
-    expect(noticeTargetHeight(change(2, { before: { height: 2.1336, ownHeight: 0 } }))).toMatchObject({ code: 'NOMINAL_LENGTH' });
+    expect(noticeTargetHeight(change(2.1336, { before: { height: 2, ownHeight: 0 } }))).toMatchObject({
+      code: 'NOMINAL_LENGTH',
+    });
+    expect(noticeTargetHeight(change(2, { before: { height: 2.1336, ownHeight: 0 } }))).toMatchObject({
+      code: 'NOMINAL_LENGTH',
+    });
   });
 
   it('taller than any pole would be usual in feet', () => {
-    expect(noticeTargetHeight({ height: 6.5, ownHeight: null, before: null, newTarget: false })).toMatchObject({ code: 'TOO_TALL' });
+    expect(noticeTargetHeight({ height: 6.5, ownHeight: null, before: null, newTarget: false })).toMatchObject({
+      code: 'TOO_TALL',
+    });
   });
 });
 
 describe('a quick reading', () => {
   it('has the stated errors as often as its factor says, and the same figures', () => {
     const precision = { angleSd: 1e-5, distanceSd: 0.002, distanceSdRatio: 2e-6 };
-    const reduction = { combinedScaleFactor: 1, refraction: 0.13, earthRadius: 6371000, prismConstant: 0, atmosphericRatio: 0 };
-    const reading = { face: 1 as const, circle: 1, zenith: 1.55, slope: 80, targetHeight: 1.5, targetHeightSd: 0.001, targetCentringSd: 0.001 };
+    const reduction = {
+      combinedScaleFactor: 1,
+      refraction: 0.13,
+      earthRadius: 6371000,
+      prismConstant: 0,
+      atmosphericRatio: 0,
+    };
+    const reading = {
+      face: 1 as const,
+      circle: 1,
+      zenith: 1.55,
+      slope: 80,
+      targetHeight: 1.5,
+      targetHeightSd: 0.001,
+      targetCentringSd: 0.001,
+    };
     const careful = reduceReading(reading, precision, reduction);
     const quick = reduceReading({ ...reading, errorFactor: 2 }, precision, reduction);
     expect(quick.gridDistance).toBe(careful.gridDistance);

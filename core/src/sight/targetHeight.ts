@@ -33,16 +33,23 @@ const NOMINAL_TOLERANCE: Metres = 0.004;
 const TALLEST_POLE: Metres = 4.7;
 
 /** The first thing that looks like a slip; null when nothing does. */
-export function noticeTargetHeight({ height, ownHeight, before, newTarget }: TargetHeightChange): TargetHeightNotice | null {
+export function noticeTargetHeight({
+  height,
+  ownHeight,
+  before,
+  newTarget,
+}: TargetHeightChange): TargetHeightNotice | null {
   if (before) {
     const change = height - before.height;
     const own = ownHeight !== null && before.ownHeight !== null ? ownHeight - before.ownHeight : 0;
-    if (newTarget && Math.abs(change) < SAME && Math.abs(own) > SAME) return { code: 'SAME_AFTER_NEW_TARGET', expected: before.height + own };
+    if (newTarget && Math.abs(change) < SAME && Math.abs(own) > SAME)
+      return { code: 'SAME_AFTER_NEW_TARGET', expected: before.height + own };
     const ratio = height / before.height;
     for (const factor of [METRES_PER_FOOT, 1 / METRES_PER_FOOT]) {
       if (Math.abs(ratio / factor - 1) < UNIT_RATIO_TOLERANCE) return { code: 'OTHER_UNIT', likely: height / factor };
     }
-    if (Math.abs(Math.abs(change) - NOMINAL_DIFFERENCE) < NOMINAL_TOLERANCE) return { code: 'NOMINAL_LENGTH', difference: change };
+    if (Math.abs(Math.abs(change) - NOMINAL_DIFFERENCE) < NOMINAL_TOLERANCE)
+      return { code: 'NOMINAL_LENGTH', difference: change };
   }
   return height > TALLEST_POLE ? { code: 'TOO_TALL', likely: height * METRES_PER_FOOT } : null;
 }

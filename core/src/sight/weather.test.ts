@@ -10,21 +10,34 @@ describe('correction for the weather', () => {
 
   it('gives the resolution’s own standard refractivity at 0 °C and 1013.25 hPa', () => {
     // IAG resolution of 1999: Ngr = 287.6155 + 4.88660/λ² + 0.06800/λ⁴.
-    expect(groupRefractivity({ temperatureC: 0, pressureHPa: 1013.25 }, 0.85)).toBeCloseTo(287.6155 + 4.8866 / 0.85 ** 2 + 0.068 / 0.85 ** 4, 9);
+    expect(groupRefractivity({ temperatureC: 0, pressureHPa: 1013.25 }, 0.85)).toBeCloseTo(
+      287.6155 + 4.8866 / 0.85 ** 2 + 0.068 / 0.85 ** 4,
+      9,
+    );
   });
 
   it('is about 1 ppm a degree and 0.29 ppm a hectopascal', () => {
-    const at = (temperatureC: number, pressureHPa: number) => atmosphericCorrection({ temperatureC, pressureHPa }, SIMULATED_REFERENCE) * 1e6;
+    const at = (temperatureC: number, pressureHPa: number) =>
+      atmosphericCorrection({ temperatureC, pressureHPa }, SIMULATED_REFERENCE) * 1e6;
     expect(at(13, 1013.25) - at(12, 1013.25)).toBeCloseTo(1, 1);
     expect(at(12, 1012.25) - at(12, 1013.25)).toBeCloseTo(0.28, 1);
   });
 
   it('lengthens in warm thin air and shortens in cold thick air', () => {
     fc.assert(
-      fc.property(fc.double({ min: 13, max: 45, noNaN: true }), fc.double({ min: 850, max: 1013, noNaN: true }), (temperatureC, pressureHPa) => {
-        expect(atmosphericCorrection({ temperatureC, pressureHPa }, SIMULATED_REFERENCE)).toBeGreaterThan(0);
-        expect(atmosphericCorrection({ temperatureC: 12 - temperatureC, pressureHPa: 2026.5 - pressureHPa }, SIMULATED_REFERENCE)).toBeLessThan(0);
-      }),
+      fc.property(
+        fc.double({ min: 13, max: 45, noNaN: true }),
+        fc.double({ min: 850, max: 1013, noNaN: true }),
+        (temperatureC, pressureHPa) => {
+          expect(atmosphericCorrection({ temperatureC, pressureHPa }, SIMULATED_REFERENCE)).toBeGreaterThan(0);
+          expect(
+            atmosphericCorrection(
+              { temperatureC: 12 - temperatureC, pressureHPa: 2026.5 - pressureHPa },
+              SIMULATED_REFERENCE,
+            ),
+          ).toBeLessThan(0);
+        },
+      ),
     );
   });
 });

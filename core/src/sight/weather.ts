@@ -29,5 +29,8 @@ export function groupRefractivity(atmosphere: Atmosphere, wavelengthUm: number):
 
 /** Ratio to add to a distance measured by an instrument adjusted for `reference`, in air of `atmosphere`. */
 export function atmosphericCorrection(atmosphere: Atmosphere, reference: ReferenceAtmosphere): number {
-  return (groupRefractivity(reference, reference.wavelengthUm) - groupRefractivity(atmosphere, reference.wavelengthUm)) * 1e-6;
+  return (
+    (groupRefractivity(reference, reference.wavelengthUm) - groupRefractivity(atmosphere, reference.wavelengthUm)) *
+    1e-6
+  );
 }

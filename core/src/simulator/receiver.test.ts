@@ -1,7 +1,17 @@
 import { describe, expect, it } from '@jest/globals';
 import { RADIANS_PER_DEGREE, RADIANS_PER_SECOND } from '../quantity/unit.ts';
 import type { ReceiverReading } from '../receiver/pair.ts';
-import { advance, liveReading, liveReceiver, search, setUpInstrument, startSimulator, switchReceiver, walkTo, type SimulatorState } from './simulator.ts';
+import {
+  advance,
+  liveReading,
+  liveReceiver,
+  search,
+  setUpInstrument,
+  startSimulator,
+  switchReceiver,
+  walkTo,
+  type SimulatorState,
+} from './simulator.ts';
 import type { GroundTruth } from './truth.ts';
 
 const TRUTH: GroundTruth = {
@@ -28,7 +38,15 @@ function run(state: SimulatorState, seconds: number): SimulatorState {
   for (let t = 0; t < seconds; t += 0.1) now = advance(now, TRUTH, PRECISION, 0.1);
   return now;
 }
-const onK1 = (seed = 1) => run(walkTo(switchReceiver(startSimulator(seed, { e: 35, n: 10 }, TRUTH), { on: true, compensating: false }), TRUTH, 'K1'), 30);
+const onK1 = (seed = 1) =>
+  run(
+    walkTo(
+      switchReceiver(startSimulator(seed, { e: 35, n: 10 }, TRUTH), { on: true, compensating: false }),
+      TRUTH,
+      'K1',
+    ),
+    30,
+  );
 const read = (state: SimulatorState): ReceiverReading => liveReceiver(state, TRUTH)!.reading;
 
 /** Mean of readings that are far enough apart in time to know little of each other. */
@@ -57,7 +75,17 @@ describe('the simulated receiver', () => {
   });
 
   it('changes nothing about the instrument’s own noise', () => {
-    const locked = run(search(setUpInstrument(run(walkTo(startSimulator(9, { e: 35, n: 10 }, TRUTH), TRUTH, 'K1'), 30), TRUTH, { e: 0, n: 0 }, 1.6)), 3);
+    const locked = run(
+      search(
+        setUpInstrument(
+          run(walkTo(startSimulator(9, { e: 35, n: 10 }, TRUTH), TRUTH, 'K1'), 30),
+          TRUTH,
+          { e: 0, n: 0 },
+          1.6,
+        ),
+      ),
+      3,
+    );
     const both = run(switchReceiver(locked, { on: true }), 5);
     expect(liveReading(both, PRECISION)!.reading).toEqual(liveReading(run(locked, 5), PRECISION)!.reading);
   });
@@ -94,6 +122,9 @@ describe('the simulated receiver', () => {
     expect(read(walking).lean!).toBeGreaterThan(0.3 * RADIANS_PER_DEGREE);
     const moved = { ...walking, receiver: { ...walking.receiver, lean: { e: 5 * RADIANS_PER_DEGREE, n: 0 } } };
     const plain = read(moved).e;
-    expect(plain - read(switchReceiver(moved, { compensating: true })).e).toBeCloseTo(1.62 * Math.sin(5 * RADIANS_PER_DEGREE), 6);
+    expect(plain - read(switchReceiver(moved, { compensating: true })).e).toBeCloseTo(
+      1.62 * Math.sin(5 * RADIANS_PER_DEGREE),
+      6,
+    );
   });
 });

@@ -60,7 +60,8 @@ const LEAN_WALKING: Radians = 1.6 * RADIANS_PER_DEGREE;
 /** What hides too much of the sky at a place; null under free sky. */
 export function skyHiddenBy(truth: GroundTruth, place: PlanPoint): string | null {
   const found = truth.obstructions.find(
-    ({ height, outline }) => height >= HIGH && (insidePolygon(place, outline) || distanceToPolygon(place, outline) < BESIDE),
+    ({ height, outline }) =>
+      height >= HIGH && (insidePolygon(place, outline) || distanceToPolygon(place, outline) < BESIDE),
   );
   return found?.name ?? null;
 }
@@ -92,7 +93,11 @@ export function receiverOn(
   const keep = receiver.untilFixed > 0 && untilFixed === 0 ? 0 : Math.exp(-seconds / DRIFT_SECONDS);
   const fresh = Math.sqrt(1 - keep * keep);
   const slow = (value: Metres, sd: Metres): Metres => keep * value + draw(sd) * fresh;
-  const drift = { e: slow(receiver.drift.e, DRIFT_PLAN), n: slow(receiver.drift.n, DRIFT_PLAN), z: slow(receiver.drift.z, DRIFT_HEIGHT) };
+  const drift = {
+    e: slow(receiver.drift.e, DRIFT_PLAN),
+    n: slow(receiver.drift.n, DRIFT_PLAN),
+    z: slow(receiver.drift.z, DRIFT_HEIGHT),
+  };
   const sd = walking ? LEAN_WALKING : steady;
   return { ...receiver, random, age, untilFixed, drift, lean: { e: draw(sd), n: draw(sd) } };
 }

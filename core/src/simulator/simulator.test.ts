@@ -71,7 +71,8 @@ describe('the simulator', () => {
     const there = run(walkTo(start(), TRUTH, 'K1'), 40);
     const toward = trueReading(there.instrument!, { e: 40, n: 10, z: 6.7 }).circle;
     const aimed = { ...there, circle: toward - 40 * RADIANS_PER_DEGREE };
-    const found = (side: 'left' | 'right' | 'both', degrees: number) => run(search(aimed, { side, width: degrees * RADIANS_PER_DEGREE }), 2);
+    const found = (side: 'left' | 'right' | 'both', degrees: number) =>
+      run(search(aimed, { side, width: degrees * RADIANS_PER_DEGREE }), 2);
     expect(found('right', 45).lock).toBe('locked');
     expect(found('both', 90).lock).toBe('locked');
     expect(run(search(aimed), 2).lock).toBe('locked');
@@ -101,7 +102,8 @@ describe('the simulator', () => {
 
   it('knows where something stands on its ground, whoever has no height', () => {
     const place = { e: 12, n: 34 };
-    const on = (above?: number) => placeHub(start(), TRUTH, { name: 'A-1', ...place, z: null, ...(above === undefined ? {} : { above }) }).hubs[0]!;
+    const on = (above?: number) =>
+      placeHub(start(), TRUTH, { name: 'A-1', ...place, z: null, ...(above === undefined ? {} : { above }) }).hubs[0]!;
     expect(on().z).toBeCloseTo(groundHeight(TRUTH, place), 9);
     expect(on(2.5).z).toBeCloseTo(groundHeight(TRUTH, place) + 2.5, 9);
     const pole = run(walkTo(placeHub(start(), TRUTH, { name: 'A-1', ...place, z: null }), TRUTH, 'A-1'), 60).pole;

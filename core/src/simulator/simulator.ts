@@ -63,7 +63,12 @@ export interface SimulatorState {
   readonly stand: SimulatedStand;
   readonly instrument: SimulatedInstrument | null;
   readonly pole: SimulatedPole;
-  readonly walk: { readonly e: Metres; readonly n: Metres; readonly z: Metres | null; readonly onto: string | null } | null;
+  readonly walk: {
+    readonly e: Metres;
+    readonly n: Metres;
+    readonly z: Metres | null;
+    readonly onto: string | null;
+  } | null;
   readonly hubs: readonly { readonly name: string; readonly e: Metres; readonly n: Metres; readonly z: Metres }[];
   readonly circle: Radians;
   readonly zenith: Radians;
@@ -123,12 +128,24 @@ export function startSimulator(seed: number, place: PlanPoint, truth: GroundTrut
 }
 
 /** Stands the instrument at a place; circle zero points anywhere, unless an `orientation` is to be taken up again. */
-export function setUpInstrument(state: SimulatorState, truth: GroundTruth, place: PlanPoint, height: Metres, orientation?: Radians): SimulatorState {
+export function setUpInstrument(
+  state: SimulatorState,
+  truth: GroundTruth,
+  place: PlanPoint,
+  height: Metres,
+  orientation?: Radians,
+): SimulatorState {
   const draw = uniform(state.random);
   return {
     ...state,
     random: draw.state,
-    instrument: { e: place.e, n: place.n, groundZ: groundHeight(truth, place), height, orientation: orientation ?? draw.value * 2 * Math.PI },
+    instrument: {
+      e: place.e,
+      n: place.n,
+      groundZ: groundHeight(truth, place),
+      height,
+      orientation: orientation ?? draw.value * 2 * Math.PI,
+    },
     // What was not brought in by hand it brings in itself.
     stand: isCompensated(state.stand) ? state.stand : selfLevel(state.stand),
     lock: 'none',
@@ -211,7 +228,11 @@ function builtOff(name: string, sd: Metres): PlanPoint {
   return { e: e.value * sd, n: n.value * sd };
 }
 
-export function placeHub(state: SimulatorState, truth: GroundTruth, { name, e, n, z, above = 0, builtSd = 0 }: SimulatedPlace): SimulatorState {
+export function placeHub(
+  state: SimulatorState,
+  truth: GroundTruth,
+  { name, e, n, z, above = 0, builtSd = 0 }: SimulatedPlace,
+): SimulatorState {
   const off = builtSd === 0 ? { e: 0, n: 0 } : builtOff(name, builtSd);
   const hub = { name, e: e + off.e, n: n + off.n, z: z ?? groundHeight(truth, { e, n }) + above };
   return { ...state, hubs: [...state.hubs.filter((each) => each.name !== name), hub] };
@@ -220,22 +241,45 @@ export function placeHub(state: SimulatorState, truth: GroundTruth, { name, e, n
 /** A nail under the plummet: what is looked back to when the instrument has moved on. */
 export function markGround(state: SimulatorState, truth: GroundTruth, name: string): SimulatorState {
   const { instrument } = state;
-  return instrument ? placeHub(state, truth, { name, e: instrument.e, n: instrument.n, z: instrument.groundZ }) : needsInstrument(state);
+  return instrument
+    ? placeHub(state, truth, { name, e: instrument.e, n: instrument.n, z: instrument.groundZ })
+    : needsInstrument(state);
 }
 
 /** Aims by hand at something far and fixed: a direction and a zenith angle, no distance. The prism is let go. */
-export function aimFar(state: SimulatorState, truth: GroundTruth, precision: InstrumentPrecision, name: string): SimulatorState {
+export function aimFar(
+  state: SimulatorState,
+  truth: GroundTruth,
+  precision: InstrumentPrecision,
+  name: string,
+): SimulatorState {
   if (!state.instrument) return needsInstrument(state);
   const target = truth.far?.find((each) => each.name === name);
   if (!target) return { ...state, trouble: { code: 'NO_SUCH_MARK', name } };
   const exact = trueReading(state.instrument, target);
   const circle = normal(state.random);
   const zenith = normal(circle.state);
-  const shot = { circle: wrapTurn(exact.circle + circle.value * precision.angleSd), zenith: exact.zenith + zenith.value * precision.angleSd, slope: null };
-  return { ...state, random: zenith.state, circle: shot.circle, zenith: shot.zenith, lock: 'none', task: null, shot, trouble: null };
+  const shot = {
+    circle: wrapTurn(exact.circle + circle.value * precision.angleSd),
+    zenith: exact.zenith + zenith.value * precision.angleSd,
+    slope: null,
+  };
+  return {
+    ...state,
+    random: zenith.state,
+    circle: shot.circle,
+    zenith: shot.zenith,
+    lock: 'none',
+    task: null,
+    shot,
+    trouble: null,
+  };
 }
 
-export const setPole = (state: SimulatorState, change: Partial<Pick<SimulatedPole, 'targetHeight' | 'legs' | 'prismConstant'>>): SimulatorState => ({
+export const setPole = (
+  state: SimulatorState,
+  change: Partial<Pick<SimulatedPole, 'targetHeight' | 'legs' | 'prismConstant'>>,
+): SimulatorState => ({
   ...state,
   pole: { ...state.pole, ...change },
 });
@@ -280,7 +324,10 @@ export const cancel = (state: SimulatorState): SimulatorState => ({
 });
 
 /** What the instrument would read to the prism without any error. */
-export function trueReading(instrument: SimulatedInstrument, prism: PlanPoint & { readonly z: Metres }): SimulatedReading {
+export function trueReading(
+  instrument: SimulatedInstrument,
+  prism: PlanPoint & { readonly z: Metres },
+): SimulatedReading {
   const de = prism.e - instrument.e;
   const dn = prism.n - instrument.n;
   const horizontal = Math.hypot(de, dn);
@@ -294,7 +341,11 @@ export function trueReading(instrument: SimulatedInstrument, prism: PlanPoint & 
 }
 
 /** A reading with the errors of pole and instrument, `factor` times the stated ones. */
-function noisyReading(state: SimulatorState, precision: InstrumentPrecision, factor: number): { reading: SimulatedReading; random: number } {
+function noisyReading(
+  state: SimulatorState,
+  precision: InstrumentPrecision,
+  factor: number,
+): { reading: SimulatedReading; random: number } {
   const { pole } = state;
   let random = state.random;
   const draw = (sd: number): number => {
@@ -315,11 +366,19 @@ function noisyReading(state: SimulatorState, precision: InstrumentPrecision, fac
 }
 
 /** Moves everything on by `seconds`. */
-export function advance(state: SimulatorState, truth: GroundTruth, precision: InstrumentPrecision, seconds: number): SimulatorState {
+export function advance(
+  state: SimulatorState,
+  truth: GroundTruth,
+  precision: InstrumentPrecision,
+  seconds: number,
+): SimulatorState {
   const stood = walkOn({ ...state, stand: standOn(state.stand, seconds, state.instrument !== null) }, truth, seconds);
   const { pole } = stood;
   const steady = pole.legs ? LEAN_WITH_LEGS : LEAN_BY_HAND;
-  const walked = { ...stood, receiver: receiverOn(stood.receiver, truth, pole, { walking: stood.walk !== null, steady, seconds }) };
+  const walked = {
+    ...stood,
+    receiver: receiverOn(stood.receiver, truth, pole, { walking: stood.walk !== null, steady, seconds }),
+  };
   const { instrument } = walked;
   if (!instrument) return walked;
   return workOn(followPole(walked, truth, instrument), truth, instrument, precision, seconds);
@@ -332,7 +391,11 @@ function walkOn(state: SimulatorState, truth: GroundTruth, seconds: number): Sim
   const stride = WALKING_SPEED * seconds;
   if (left <= stride) {
     const place = { e: walk.e, n: walk.n };
-    return { ...state, walk: null, pole: { ...pole, ...place, z: walk.z ?? groundHeight(truth, place), onto: walk.onto } };
+    return {
+      ...state,
+      walk: null,
+      pole: { ...pole, ...place, z: walk.z ?? groundHeight(truth, place), onto: walk.onto },
+    };
   }
   const f = stride / left;
   const place = { e: pole.e + f * (walk.e - pole.e), n: pole.n + f * (walk.n - pole.n) };
@@ -361,7 +424,13 @@ function isWithin({ side, width }: SearchWindow, turn: Radians): boolean {
   return side === 'right' ? turn >= 0 && turn <= width : turn <= 0 && turn >= -width;
 }
 
-function workOn(state: SimulatorState, truth: GroundTruth, instrument: SimulatedInstrument, precision: InstrumentPrecision, seconds: number): SimulatorState {
+function workOn(
+  state: SimulatorState,
+  truth: GroundTruth,
+  instrument: SimulatedInstrument,
+  precision: InstrumentPrecision,
+  seconds: number,
+): SimulatorState {
   const { task } = state;
   switch (task?.kind) {
     case undefined:
@@ -376,8 +445,12 @@ function workOn(state: SimulatorState, truth: GroundTruth, instrument: Simulated
       if (task.left > seconds) return { ...state, task: { ...task, left: task.left - seconds } };
       const by = hidden(state, truth, instrument);
       if (by !== null) return { ...state, lock: 'none', task: null, trouble: { code: 'HIDDEN', by } };
-      if (planDistance(instrument, state.pole) < NEAREST_SIGHT) return { ...state, lock: 'none', task: null, trouble: { code: 'NOT_FOUND' } };
-      if (task.window && !isWithin(task.window, wrapHalfTurn(trueReading(instrument, prismOf(state.pole)).circle - state.circle)))
+      if (planDistance(instrument, state.pole) < NEAREST_SIGHT)
+        return { ...state, lock: 'none', task: null, trouble: { code: 'NOT_FOUND' } };
+      if (
+        task.window &&
+        !isWithin(task.window, wrapHalfTurn(trueReading(instrument, prismOf(state.pole)).circle - state.circle))
+      )
         return { ...state, lock: 'none', task: null, trouble: { code: 'NOT_IN_WINDOW' } };
       return followPole({ ...state, lock: 'locked', task: null }, truth, instrument);
     }
@@ -385,7 +458,11 @@ function workOn(state: SimulatorState, truth: GroundTruth, instrument: Simulated
       if (state.walk) return { ...state, task: null, trouble: { code: 'POLE_MOVING' } };
       if (task.left > seconds) return { ...state, task: { ...task, left: task.left - seconds } };
       const { reading, random } = noisyReading(state, precision, 1);
-      const turned = { circle: wrapTurn(reading.circle + Math.PI), zenith: 2 * Math.PI - reading.zenith, slope: reading.slope };
+      const turned = {
+        circle: wrapTurn(reading.circle + Math.PI),
+        zenith: 2 * Math.PI - reading.zenith,
+        slope: reading.slope,
+      };
       return { ...state, random, task: null, shot: task.face === 2 ? turned : reading };
     }
   }
@@ -408,7 +485,10 @@ export const switchReceiver = (
 ): SimulatorState => ({ ...state, receiver: { ...state.receiver, ...change } });
 
 /** What the receiver shows now; null while it is off. */
-export function liveReceiver(state: SimulatorState, truth: GroundTruth): { readonly reading: ReceiverReading; readonly state: SimulatorState } | null {
+export function liveReceiver(
+  state: SimulatorState,
+  truth: GroundTruth,
+): { readonly reading: ReceiverReading; readonly state: SimulatorState } | null {
   const read = readReceiver(state.receiver, truth, state.pole);
   return read && { reading: read.reading, state: { ...state, receiver: read.receiver } };
 }

@@ -1,6 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
 import { RADIANS_PER_SECOND } from '../quantity/unit.ts';
-import { advance, measure, search, setPole, setUpInstrument, startSimulator, walkTo, type SimulatorState } from './simulator.ts';
+import {
+  advance,
+  measure,
+  search,
+  setPole,
+  setUpInstrument,
+  startSimulator,
+  walkTo,
+  type SimulatorState,
+} from './simulator.ts';
 import {
   COMPENSATOR_RANGE,
   isCompensated,
@@ -67,7 +76,8 @@ describe('the level of the simulated instrument', () => {
         const step = levelStep(stand.level);
         if (!step) break;
         taken.push(step.by);
-        if (step.by === 'pair') stand = turnScrew(turnScrew(stand, step.right, step.lift * 0.8), step.left, -step.lift * 0.8);
+        if (step.by === 'pair')
+          stand = turnScrew(turnScrew(stand, step.right, step.lift * 0.8), step.left, -step.lift * 0.8);
         else stand = turnScrew(stand, step.by === 'leg' ? step.leg : step.screw, step.lift * 0.7);
         expect(taken.length).toBeLessThan(40);
       }
@@ -80,7 +90,12 @@ describe('the level of the simulated instrument', () => {
     const at = (along: number, across: number) =>
       levelStep({ along, across, shownAlong: along * RADIANS_PER_SECOND, shownAcross: across * RADIANS_PER_SECOND });
     // The right is low: its screw rises.
-    expect(at(0, -100)).toMatchObject({ by: 'pair', right: 1, left: 2, lift: expect.closeTo((100 * RADIANS_PER_SECOND) / Math.sqrt(3), 9) });
+    expect(at(0, -100)).toMatchObject({
+      by: 'pair',
+      right: 1,
+      left: 2,
+      lift: expect.closeTo((100 * RADIANS_PER_SECOND) / Math.sqrt(3), 9),
+    });
     // The front is high: its screw sinks.
     expect(at(100, 2)).toMatchObject({ by: 'screw', screw: 0, lift: -100 * RADIANS_PER_SECOND });
     expect(at(400, 0)).toMatchObject({ by: 'leg', leg: 0 });

@@ -55,11 +55,21 @@ export function turnScrew(stand: SimulatedStand, screw: number, lift: Radians): 
   const direction = SCREWS[screw];
   if (direction === undefined) return stand;
   const { level } = stand;
-  return { ...stand, level: { ...level, along: level.along + lift * Math.cos(direction), across: level.across + lift * Math.sin(direction) } };
+  return {
+    ...stand,
+    level: {
+      ...level,
+      along: level.along + lift * Math.cos(direction),
+      across: level.across + lift * Math.sin(direction),
+    },
+  };
 }
 
 /** Which screw to turn and by how much, for the one that helps most; null when it is level. */
-export function nextScrew({ shownAlong, shownAcross }: SimulatedLevel, goodEnough: Radians): { readonly screw: number; readonly lift: Radians } | null {
+export function nextScrew(
+  { shownAlong, shownAcross }: SimulatedLevel,
+  goodEnough: Radians,
+): { readonly screw: number; readonly lift: Radians } | null {
   if (Math.hypot(shownAlong, shownAcross) <= goodEnough) return null;
   const lifts = SCREWS.map((direction) => -(shownAlong * Math.cos(direction) + shownAcross * Math.sin(direction)));
   const screw = lifts.reduce((best, lift, i) => (Math.abs(lift) > Math.abs(lifts[best]!) ? i : best), 0);
@@ -103,7 +113,8 @@ export function levelStep(level: SimulatedLevel): LevelStep | null {
 /** Levels itself by motor. */
 export const selfLevel = (stand: SimulatedStand): SimulatedStand => ({ ...stand, level: newStand.level });
 
-export const isCompensated = ({ level }: SimulatedStand): boolean => Math.hypot(level.along, level.across) <= COMPENSATOR_RANGE;
+export const isCompensated = ({ level }: SimulatedStand): boolean =>
+  Math.hypot(level.along, level.across) <= COMPENSATOR_RANGE;
 export const isClashing = ({ channel }: SimulatedStand): boolean => BUSY_CHANNELS.includes(channel);
 
 /** Time passes: the display follows; a battery that is `inUse` goes down. */

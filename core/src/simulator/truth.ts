@@ -43,11 +43,19 @@ export function groundHeight(truth: GroundTruth, place: PlanPoint): Metres {
   const de = place.e - ground.e;
   const dn = place.n - ground.n;
   const wave = (2 * Math.PI) / ground.waveLength;
-  return ground.z + ground.slopeE * de + ground.slopeN * dn + ground.waveHeight * Math.sin(wave * de) * Math.cos(wave * dn);
+  return (
+    ground.z + ground.slopeE * de + ground.slopeN * dn + ground.waveHeight * Math.sin(wave * de) * Math.cos(wave * dn)
+  );
 }
 
 /** Name of the first obstruction that hides `to` (at height `toZ`) from `from`; null when the sight is free. */
-export function hiddenBy(truth: GroundTruth, from: PlanPoint, fromZ: Metres, to: PlanPoint, toZ: Metres): string | null {
+export function hiddenBy(
+  truth: GroundTruth,
+  from: PlanPoint,
+  fromZ: Metres,
+  to: PlanPoint,
+  toZ: Metres,
+): string | null {
   const length = Math.hypot(to.e - from.e, to.n - from.n);
   const steps = Math.max(2, Math.ceil(length / 0.5));
   for (const obstruction of truth.obstructions) {

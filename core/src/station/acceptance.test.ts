@@ -23,7 +23,12 @@ type Misreading = (observation: Observation, i: number) => Observation;
 const AS_READ: Misreading = (observation) => observation;
 
 /** Sights to marks, of which some may have moved, with the noise of one seed, and perhaps misread. */
-function input(names: readonly Name[], moved: Partial<Record<Name, number>> = {}, seed: number | null = null, misread = AS_READ): ResectionInput {
+function input(
+  names: readonly Name[],
+  moved: Partial<Record<Name, number>> = {},
+  seed: number | null = null,
+  misread = AS_READ,
+): ResectionInput {
   let state = seed ?? 0;
   const noise = (sd: number): number => {
     if (seed === null) return 0;
@@ -39,9 +44,17 @@ function input(names: readonly Name[], moved: Partial<Record<Name, number>> = {}
     points: names.map((name) => listed(name, { ...PLACES[name], e: PLACES[name].e + (moved[name] ?? 0) })),
     observations: names.map((name, i) => {
       // Listed places, centring and the pole, each as good as it is stated.
-      const seen = { e: PLACES[name].e + noise(0.0022), n: PLACES[name].n + noise(0.0022), z: PLACES[name].z + noise(0.0022) };
+      const seen = {
+        e: PLACES[name].e + noise(0.0022),
+        n: PLACES[name].n + noise(0.0022),
+        z: PLACES[name].z + noise(0.0022),
+      };
       const read = observe(STATION, name, seen);
-      const noisy = { ...read, circle: read.circle + noise(PRECISION.angleSd), zenith: read.zenith + noise(PRECISION.angleSd) };
+      const noisy = {
+        ...read,
+        circle: read.circle + noise(PRECISION.angleSd),
+        zenith: read.zenith + noise(PRECISION.angleSd),
+      };
       return misread({ ...noisy, slope: read.slope! + noise(PRECISION.distanceSd) }, i);
     }),
   };
@@ -64,11 +77,15 @@ describe('whether a station may be accepted', () => {
   it('is not given as good where nothing bounds what is wrong, however few marks the class asks', () => {
     const long = input(['A', 'C'], {}, 3, (each) => ({ ...each, slope: each.slope! + 0.03 }));
     expect(judged(long).judgement.goodTo).toBeNull();
-    expect(obstaclesTo(judged(long), { ...GRID, leastMarks: 2 }, true).map((each) => each.code)).toContain('PLAN_UNBOUNDED');
+    expect(obstaclesTo(judged(long), { ...GRID, leastMarks: 2 }, true).map((each) => each.code)).toContain(
+      'PLAN_UNBOUNDED',
+    );
   });
 
   it('depends on its precision', () => {
-    const tight = obstaclesTo(judged(input(['A', 'B', 'C'])), { plan: 0.001, height: 0.001, leastMarks: 2 }, true).map((each) => each.code);
+    const tight = obstaclesTo(judged(input(['A', 'B', 'C'])), { plan: 0.001, height: 0.001, leastMarks: 2 }, true).map(
+      (each) => each.code,
+    );
     expect(tight).toEqual(expect.arrayContaining(['PLAN_IMPRECISE', 'HEIGHT_IMPRECISE']));
   });
 
@@ -88,14 +105,18 @@ describe('whether a station may be accepted', () => {
     const flat = { ...four, points: four.points.map((each) => ({ ...each, z: null })) };
     expect(judged(flat).judgement.because).toContainEqual({ code: 'NO_HEIGHT', why: 'NONE' });
     expect(against(planOnly, false)).toEqual([]);
-    const wrongHeight = input(['A', 'B', 'C', 'D'], {}, 4, (each, i) => (i === 1 ? { ...each, targetHeight: each.targetHeight + 0.1 } : each));
+    const wrongHeight = input(['A', 'B', 'C', 'D'], {}, 4, (each, i) =>
+      i === 1 ? { ...each, targetHeight: each.targetHeight + 0.1 } : each,
+    );
     expect(codes(wrongHeight)).toContain('MARK_HEIGHT_MISFIT');
     expect(against(wrongHeight, false)).toEqual([]);
   });
 
   it('is held up by a mark of one’s own that nobody has confirmed, while it is used', () => {
     const unproven = new Set(['D']);
-    expect(obstaclesTo(judged(input(['A', 'C', 'D', 'E'])), GRID, true, 0, unproven)).toEqual([{ code: 'MARK_UNPROVEN', name: 'D' }]);
+    expect(obstaclesTo(judged(input(['A', 'C', 'D', 'E'])), GRID, true, 0, unproven)).toEqual([
+      { code: 'MARK_UNPROVEN', name: 'D' },
+    ]);
     expect(obstaclesTo(judged(input(['A', 'B', 'C', 'E'])), GRID, true, 0, unproven)).toEqual([]);
   });
 

@@ -16,11 +16,19 @@ export interface ToleranceClass {
 }
 
 export const marksUsedInPlan = (result: ResectionResult): string[] => [
-  ...new Set(result.observations.filter((each) => each.direction !== null || each.distance !== null).map((each) => each.reduced.point)),
+  ...new Set(
+    result.observations
+      .filter((each) => each.direction !== null || each.distance !== null)
+      .map((each) => each.reduced.point),
+  ),
 ];
 
 const usedMarks = (result: ResectionResult): Set<string> =>
-  new Set(result.observations.filter((each) => each.direction ?? each.distance ?? each.height).map((each) => each.reduced.point));
+  new Set(
+    result.observations
+      .filter((each) => each.direction ?? each.distance ?? each.height)
+      .map((each) => each.reduced.point),
+  );
 
 /** One thing that stands against accepting the station for the class. */
 export type Obstacle =
@@ -28,7 +36,12 @@ export type Obstacle =
   | { readonly code: 'TOO_FEW_MARKS'; readonly used: number; readonly needed: number }
   /** A mistake would do more than the work bears before it were noticed; `null`: nothing is tested at all. */
   | { readonly code: 'HARDLY_CHECKED'; readonly of: Unnoticed | null; readonly allowed: Metres }
-  | { readonly code: 'HEIGHT_HARDLY_CHECKED'; readonly names: readonly string[]; readonly effect: Metres; readonly allowed: Metres }
+  | {
+      readonly code: 'HEIGHT_HARDLY_CHECKED';
+      readonly names: readonly string[];
+      readonly effect: Metres;
+      readonly allowed: Metres;
+    }
   | { readonly code: 'PLAN_IMPRECISE'; readonly radius95: Metres; readonly allowed: Metres }
   /** Something is wrong, and nothing bounds what it does. */
   | { readonly code: 'PLAN_UNBOUNDED' }
@@ -76,14 +89,23 @@ export function obstaclesTo(
   const used = reliability ? reliability.places.length : marksUsedInPlan(result).length + alsoHeld;
   if (used < asked.leastMarks) obstacles.push({ code: 'TOO_FEW_MARKS', used, needed: asked.leastMarks });
   else if (checkability === 'unchecked' && asked.leastMarks >= CHECKED_FROM)
-    obstacles.push({ code: 'HARDLY_CHECKED', of: reliability?.unnoticed[0] ?? null, allowed: MOST_HIDDEN * asked.plan });
+    obstacles.push({
+      code: 'HARDLY_CHECKED',
+      of: reliability?.unnoticed[0] ?? null,
+      allowed: MOST_HIDDEN * asked.plan,
+    });
   if (goodTo === null) obstacles.push({ code: 'PLAN_UNBOUNDED' });
   else if (goodTo > asked.plan) obstacles.push({ code: 'PLAN_IMPRECISE', radius95: goodTo, allowed: asked.plan });
   if (!fitsByChance(result.fit)) obstacles.push({ code: 'PLAN_MISFIT', s0: result.fit.s0! });
   for (const point of result.points) {
     if (!point.leaveOneOut?.exceeds) continue;
     const isUsed = !judgement.because.some((reason) => reason.code === 'ASSUMED_DIRECTION');
-    obstacles.push({ code: 'MARK_MISFIT', name: point.name, distance: Math.hypot(point.leaveOneOut.dE, point.leaveOneOut.dN), isUsed });
+    obstacles.push({
+      code: 'MARK_MISFIT',
+      name: point.name,
+      distance: Math.hypot(point.leaveOneOut.dE, point.leaveOneOut.dN),
+      isUsed,
+    });
   }
   for (const name of usedMarks(result)) if (unproven.has(name)) obstacles.push({ code: 'MARK_UNPROVEN', name });
   if (needsHeight) obstacles.push(...heightObstacles(result, judgement, asked));
@@ -97,7 +119,9 @@ export function obstaclesTo(
 /** A mark that fits badly because something else is wrong, which is named. */
 function isOnlyPulled(obstacle: Obstacle, named: readonly Explanation[]): boolean {
   if (obstacle.code !== 'MARK_MISFIT' && obstacle.code !== 'MARK_HEIGHT_MISFIT') return false;
-  const about = named.filter((each) => each.part === 'both' || (each.part === 'height') === (obstacle.code === 'MARK_HEIGHT_MISFIT'));
+  const about = named.filter(
+    (each) => each.part === 'both' || (each.part === 'height') === (obstacle.code === 'MARK_HEIGHT_MISFIT'),
+  );
   return about.length > 0 && !about.some((each) => each.points.includes(obstacle.name));
 }
 
@@ -105,7 +129,8 @@ function isOnlyPulled(obstacle: Obstacle, named: readonly Explanation[]): boolea
 function faultsBeside(named: readonly Explanation[], said: readonly Obstacle[]): Obstacle[] {
   const isSaid = ({ code, points }: Explanation) =>
     (code === 'MARK_MOVED_PLAN' && said.some((each) => each.code === 'MARK_MISFIT' && points.includes(each.name))) ||
-    (code === 'MARK_MOVED_HEIGHT' && said.some((each) => each.code === 'MARK_HEIGHT_MISFIT' && points.includes(each.name)));
+    (code === 'MARK_MOVED_HEIGHT' &&
+      said.some((each) => each.code === 'MARK_HEIGHT_MISFIT' && points.includes(each.name)));
   return named.filter((each) => !isSaid(each)).map((explanation) => ({ code: 'FAULT', explanation }));
 }
 
@@ -119,7 +144,9 @@ function saidAgainst({ because }: JudgedFor, needsHeight: boolean, said: readonl
         return concerns(first) || (second && concerns(second)) ? [{ code: 'CANNOT_TELL', first, second }] : [];
       }
       case 'NOISIER_THAN_STATED':
-        return needsHeight && !said.some((each) => each.code === 'PLAN_MISFIT' || each.code === 'HEIGHT_MISFIT') ? [{ code: 'MISFIT', s0: reason.s0 }] : [];
+        return needsHeight && !said.some((each) => each.code === 'PLAN_MISFIT' || each.code === 'HEIGHT_MISFIT')
+          ? [{ code: 'MISFIT', s0: reason.s0 }]
+          : [];
       case 'LINE_OFF':
         return [{ code: 'LINE_MISFIT', name: reason.name, off: reason.off }];
       default:
@@ -143,7 +170,13 @@ function heldHeightObstacles({ because }: JudgedFor): Obstacle[] {
     }
   });
 }
-const IS_HELD: ReadonlySet<string> = new Set(['OVER_ONE_BACKSIGHT', 'OVER_SEVERAL_BACKSIGHTS', 'CARRIED_FORWARD', 'ASSUMED_DIRECTION', 'ON_LINES']);
+const IS_HELD: ReadonlySet<string> = new Set([
+  'OVER_ONE_BACKSIGHT',
+  'OVER_SEVERAL_BACKSIGHTS',
+  'CARRIED_FORWARD',
+  'ASSUMED_DIRECTION',
+  'ON_LINES',
+]);
 
 function heightObstacles(result: ResectionResult, judgement: JudgedFor, asked: ToleranceClass): Obstacle[] {
   const { reliability } = judgement;
@@ -155,8 +188,18 @@ function heightObstacles(result: ResectionResult, judgement: JudgedFor, asked: T
   const isHeld = judgement.because.some((reason) => IS_HELD.has(reason.code));
   if (!isHeld && !fitsByChance(height.fit)) obstacles.push({ code: 'HEIGHT_MISFIT', s0: height.fit.s0! });
   const [hidden] = reliability?.height?.unnoticed ?? [];
-  if (hidden && hidden.effect !== null && hidden.effect > MOST_HIDDEN * asked.height && asked.leastMarks >= CHECKED_FROM) {
-    obstacles.push({ code: 'HEIGHT_HARDLY_CHECKED', names: hidden.names, effect: hidden.effect, allowed: MOST_HIDDEN * asked.height });
+  if (
+    hidden &&
+    hidden.effect !== null &&
+    hidden.effect > MOST_HIDDEN * asked.height &&
+    asked.leastMarks >= CHECKED_FROM
+  ) {
+    obstacles.push({
+      code: 'HEIGHT_HARDLY_CHECKED',
+      names: hidden.names,
+      effect: hidden.effect,
+      allowed: MOST_HIDDEN * asked.height,
+    });
   }
   if (isHeld) return [...obstacles, ...heldHeightObstacles(judgement)];
   for (const point of result.points) {

@@ -19,7 +19,13 @@ import type { StationError } from './model.ts';
 import { heightsOver } from './overMark.ts';
 import { USUAL_TOLERANCE } from './reliability.ts';
 import type { PlanLeaveOneOut } from './resection.ts';
-import { duplicateName, firstInvalidNumber, invalidObservation, missingCoordinates, COINCIDENT_POINT_TOLERANCE_M } from './validate.ts';
+import {
+  duplicateName,
+  firstInvalidNumber,
+  invalidObservation,
+  missingCoordinates,
+  COINCIDENT_POINT_TOLERANCE_M,
+} from './validate.ts';
 
 export interface AssumedDirectionInput {
   readonly instrument: InstrumentPrecision;
@@ -91,21 +97,50 @@ const isOff = (value: number, sd: number): boolean => Math.abs(value) > CRITICAL
 /** What the sights say of a typed direction. `isUsed`: the station has its direction from it. */
 export function typedDirectionFindings(compared: readonly Compared[], isUsed: boolean): Reason[] {
   const turned = compared.filter((each) => isOff(each.across, each.sdAcross));
-  const first = turned.reduce<Compared | null>((most, each) => (most === null || Math.abs(each.across) > Math.abs(most.across) ? each : most), null);
-  if (first) return [{ code: 'TYPED_DIRECTION_OFF', name: first.name, across: -first.across, angle: -first.angle, isUsed }];
+  const first = turned.reduce<Compared | null>(
+    (most, each) => (most === null || Math.abs(each.across) > Math.abs(most.across) ? each : most),
+    null,
+  );
+  if (first)
+    return [{ code: 'TYPED_DIRECTION_OFF', name: first.name, across: -first.across, angle: -first.angle, isUsed }];
   if (compared.length === 0) return [];
-  return [{ code: 'TYPED_DIRECTION_FITS', names: compared.map((each) => each.name), largest: Math.max(...compared.map((each) => Math.abs(each.across))) }];
+  return [
+    {
+      code: 'TYPED_DIRECTION_FITS',
+      names: compared.map((each) => each.name),
+      largest: Math.max(...compared.map((each) => Math.abs(each.across))),
+    },
+  ];
 }
 
 function asLeaveOneOut({ dE, dN, along, sdAlong, across, sdAcross, azimuth }: Compared): PlanLeaveOneOut {
   const t = (along / sdAlong) ** 2 + (across / sdAcross) ** 2;
   const [sin, cos] = [Math.sin(azimuth), Math.cos(azimuth)];
   const [far, wide] = [sdAlong * sdAlong, sdAcross * sdAcross];
-  const covariance = { ee: far * sin * sin + wide * cos * cos, nn: far * cos * cos + wide * sin * sin, en: (far - wide) * sin * cos };
-  return { dE, dN, covariance, t, critical: CRITICAL_T, exceeds: isOff(along, sdAlong) || isOff(across, sdAcross), othersWithin: 0 };
+  const covariance = {
+    ee: far * sin * sin + wide * cos * cos,
+    nn: far * cos * cos + wide * sin * sin,
+    en: (far - wide) * sin * cos,
+  };
+  return {
+    dE,
+    dN,
+    covariance,
+    t,
+    critical: CRITICAL_T,
+    exceeds: isOff(along, sdAlong) || isOff(across, sdAcross),
+    othersWithin: 0,
+  };
 }
 
-function invalidIn({ station, setup, azimuth, circle, points, observations }: AssumedDirectionInput): StationError | null {
+function invalidIn({
+  station,
+  setup,
+  azimuth,
+  circle,
+  points,
+  observations,
+}: AssumedDirectionInput): StationError | null {
   return (
     firstInvalidNumber(station, ['station'], ['z', 'sdZ']) ??
     firstInvalidNumber(setup, ['setup']) ??
@@ -117,7 +152,10 @@ function invalidIn({ station, setup, azimuth, circle, points, observations }: As
 }
 
 /** The orientation is taken as exact but for the pointing; errors: `INVALID_NUMBER` with the path of the field, and those of the sights. */
-export function stationOnAssumedDirection(input: AssumedDirectionInput, tolerance: Metres = USUAL_TOLERANCE.height): Result<SolvedStation, StationError> {
+export function stationOnAssumedDirection(
+  input: AssumedDirectionInput,
+  tolerance: Metres = USUAL_TOLERANCE.height,
+): Result<SolvedStation, StationError> {
   const { station, setup, azimuth, circle, instrument, points } = input;
   const observations = input.observations.map((each) => ({ ...each, usePlan: false }));
   const invalid = invalidIn({ ...input, observations });
@@ -131,7 +169,8 @@ export function stationOnAssumedDirection(input: AssumedDirectionInput, toleranc
   const compared = comparedInPlan(input, reduced, orientation);
   const typed = typedDirectionFindings(compared, true);
   const far = compared.filter((each) => isOff(each.along, each.sdAlong));
-  const speaksAgainst = found.speaksAgainst || far.length > 0 || typed.some((each) => each.code === 'TYPED_DIRECTION_OFF');
+  const speaksAgainst =
+    found.speaksAgainst || far.length > 0 || typed.some((each) => each.code === 'TYPED_DIRECTION_OFF');
   return ok({
     result: {
       ...planPrecisionOf({ ee: varAxis, nn: varAxis, en: 0 }),
@@ -151,7 +190,12 @@ export function stationOnAssumedDirection(input: AssumedDirectionInput, toleranc
       fit: { dof: 0, s0: null, globalTest: null },
       sumOfSquares: 0,
       height: held.solution,
-      observations: reduced.map((each, i) => ({ reduced: each, direction: null, distance: null, height: held.solution?.residuals[i] ?? null })),
+      observations: reduced.map((each, i) => ({
+        reduced: each,
+        direction: null,
+        distance: null,
+        height: held.solution?.residuals[i] ?? null,
+      })),
       points: points.map(({ name }) => {
         const seen = compared.find((each) => each.name === name);
         return {

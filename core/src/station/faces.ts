@@ -22,5 +22,13 @@ export const facePairs = (result: ResectionResult, angleSd: Radians): FacePair[]
     if (collimation === null || indexError === null) return [];
     const largest = Math.max(Math.abs(collimation), Math.abs(indexError));
     const otherMark = largest > OTHER_MARK;
-    return [{ name: point, collimation, indexError, otherMark, unadjusted: !otherMark && largest > (UNADJUSTED_FACTOR * angleSd) / Math.SQRT2 }];
+    return [
+      {
+        name: point,
+        collimation,
+        indexError,
+        otherMark,
+        unadjusted: !otherMark && largest > (UNADJUSTED_FACTOR * angleSd) / Math.SQRT2,
+      },
+    ];
   });

@@ -42,7 +42,13 @@ export function freeModel(station: FreeStation, solution: PlanSolution): Reliabi
     }
     if (sight.distance !== sight.distance) return;
     const byPrism = (sight.distance / slope!) * (1 + station.input.reduction.atmosphericRatio);
-    rows.push(distanceRow(place, de, dn, 1 / (sight.varRadial + sight.varPlace), { byPrism, byScale: sight.distance, scale: solution.scale }));
+    rows.push(
+      distanceRow(place, de, dn, 1 / (sight.varRadial + sight.varPlace), {
+        byPrism,
+        byScale: sight.distance,
+        scale: solution.scale,
+      }),
+    );
   });
   return {
     size: station.input.freeScale ? 4 : 3,
@@ -56,7 +62,10 @@ export function freeModel(station: FreeStation, solution: PlanSolution): Reliabi
 }
 
 /** Weights of heights by the places on which their marks stand. */
-export function heightWeights(byName: ReadonlyMap<string, ControlPoint>, list: readonly Contribution[]): HeightWeight[] {
+export function heightWeights(
+  byName: ReadonlyMap<string, ControlPoint>,
+  list: readonly Contribution[],
+): HeightWeight[] {
   const places = placesOf(list.map(({ name }) => byName.get(name)!));
   return places.map((names) => {
     const weight = list.reduce((sum, each) => (names.includes(each.name) ? sum + 1 / each.variance : sum), 0);
@@ -87,9 +96,20 @@ export interface SightedWith {
   readonly pole: PoleSet;
 }
 
-function expectedRows(station: Station, point: ControlPoint & PlanPoint, place: number, { instrument, reduction, setup, pole }: SightedWith): ReliabilityRow[] {
+function expectedRows(
+  station: Station,
+  point: ControlPoint & PlanPoint,
+  place: number,
+  { instrument, reduction, setup, pole }: SightedWith,
+): ReliabilityRow[] {
   const target = { e: point.e, n: point.n, z: point.z };
-  const { gridDistance, horizontal, slope, zenith } = expectedReading(station, { ...setup, instrumentHeightSd: 0 }, reduction, target, pole.targetHeight);
+  const { gridDistance, horizontal, slope, zenith } = expectedReading(
+    station,
+    { ...setup, instrumentHeightSd: 0 },
+    reduction,
+    target,
+    pole.targetHeight,
+  );
   const de = point.e - station.e;
   const dn = point.n - station.n;
   if (de === 0 && dn === 0) return [];
@@ -99,7 +119,10 @@ function expectedRows(station: Station, point: ControlPoint & PlanPoint, place: 
   const varRadial = varSlope * Math.sin(zenith) ** 2 + (slope * Math.cos(zenith)) ** 2 * varAngle;
   const [forDirection, forDistance] = [1 / (varAngle + varPlace / horizontal ** 2), 1 / (varRadial + varPlace)];
   const byPrism = (gridDistance / slope) * (1 + reduction.atmosphericRatio);
-  return [directionRow(place, de, dn, forDirection), distanceRow(place, de, dn, forDistance, { byPrism, byScale: gridDistance })];
+  return [
+    directionRow(place, de, dn, forDirection),
+    distanceRow(place, de, dn, forDistance, { byPrism, byScale: gridDistance }),
+  ];
 }
 
 /** A station to which sights can be added in thought: its model, where its listed marks are, and with what one sights. */
@@ -113,11 +136,21 @@ export interface Extensible {
 }
 
 /** A free station as it may be added to. */
-export const extensibleOf = (station: FreeStation, solution: PlanSolution, result: ResectionResult, pole: PoleSet): Extensible => ({
+export const extensibleOf = (
+  station: FreeStation,
+  solution: PlanSolution,
+  result: ResectionResult,
+  pole: PoleSet,
+): Extensible => ({
   model: freeModel(station, solution),
   station: stationOfResection(result),
   byName: station.byName,
-  sightedWith: { instrument: station.input.instrument, reduction: station.input.reduction, setup: station.input.setup, pole },
+  sightedWith: {
+    instrument: station.input.instrument,
+    reduction: station.input.reduction,
+    setup: station.input.setup,
+    pole,
+  },
   over: null,
 });
 
@@ -128,20 +161,27 @@ function heldByMark(row: ReliabilityRow, varAxis: number): ReliabilityRow {
   return { ...row, kept: 1 / (1 / row.weight + varAxis * perSquare) };
 }
 
-function extended({ model, station, byName, sightedWith, over }: Extensible, point: ControlPoint & PlanPoint): ReliabilityModel {
+function extended(
+  { model, station, byName, sightedWith, over }: Extensible,
+  point: ControlPoint & PlanPoint,
+): ReliabilityModel {
   const firsts = model.places.map((names) => byName.get(names[0]!)!);
   const places = placesOf([...firsts, point]);
   const place = places.findIndex((names) => names.includes(point.name));
   return {
     ...model,
     places: place < model.places.length ? model.places : [...model.places, [point.name]],
-    rows: [...model.rows, ...expectedRows(station, point, place, sightedWith).map((row) => (over ? heldByMark(row, over.varAxis) : row))],
+    rows: [
+      ...model.rows,
+      ...expectedRows(station, point, place, sightedWith).map((row) => (over ? heldByMark(row, over.varAxis) : row)),
+    ],
   };
 }
 
 function radiusOf({ rows, size }: ReliabilityModel): Metres | null {
   const normal = new Float64Array(size * size);
-  for (const { a, kept } of rows) for (let i = 0; i < size; i++) for (let j = 0; j < size; j++) normal[i * size + j]! += kept * a[i]! * a[j]!;
+  for (const { a, kept } of rows)
+    for (let i = 0; i < size; i++) for (let j = 0; j < size; j++) normal[i * size + j]! += kept * a[i]! * a[j]!;
   const inverse = invertNormal(normal, size)?.inverse;
   return inverse ? ELLIPSE_95_FACTOR * ellipseOf(inverse[0]!, inverse[size + 1]!, inverse[1]!).a : null;
 }
@@ -151,8 +191,14 @@ function radiusOf({ rows, size }: ReliabilityModel): Metres | null {
  * where the marks lie, not from what is read. Null for a point without a place, nearer than any instrument measures, or where it gives no station.
  * `withoutEach` as for `planReliability`: of many marks it is enough to know it of the best.
  */
-export function addedSight(from: Extensible, point: ControlPoint, asked: AskedOfStation, withoutEach = true): AddedSight | null {
-  if (point.e === null || point.n === null || planDistance(from.station, { e: point.e, n: point.n }) < NEAREST_SIGHT) return null;
+export function addedSight(
+  from: Extensible,
+  point: ControlPoint,
+  asked: AskedOfStation,
+  withoutEach = true,
+): AddedSight | null {
+  if (point.e === null || point.n === null || planDistance(from.station, { e: point.e, n: point.n }) < NEAREST_SIGHT)
+    return null;
   const model = extended(from, point as ControlPoint & PlanPoint);
   const radius95 = from.over ? from.over.radius95 : radiusOf(model);
   if (radius95 === null) return null;
@@ -161,7 +207,8 @@ export function addedSight(from: Extensible, point: ControlPoint, asked: AskedOf
 }
 
 /** What a sight does to both: how tight the station is, and the largest mistake that could hide in it. Smaller is better. */
-export const worthOf = ({ radius95, worst }: AddedSight): number => Math.hypot(radius95, worst ? (worst.effect ?? Infinity) : 0);
+export const worthOf = ({ radius95, worst }: AddedSight): number =>
+  Math.hypot(radius95, worst ? (worst.effect ?? Infinity) : 0);
 
 /** Directions that are tried for a mark that is not there yet. */
 const DIRECTIONS = 24;

@@ -9,7 +9,13 @@ import { reduceObservations, type ReducedObservation } from '../sight/reduce.ts'
 import type { StationError } from './model.ts';
 import { adjustPlan, type PlanSight, type PlanSolution, type Undetermined } from './planAdjustment.ts';
 import { sightOf, type PlanProblem } from './planProblem.ts';
-import { coincidentPoints, duplicateName, invalidNumberIn, invalidObservation, missingCoordinates } from './validate.ts';
+import {
+  coincidentPoints,
+  duplicateName,
+  invalidNumberIn,
+  invalidObservation,
+  missingCoordinates,
+} from './validate.ts';
 
 export interface ResectionInput {
   readonly instrument: InstrumentPrecision;
@@ -33,26 +39,40 @@ export interface FreeStation extends PlanProblem {
 }
 
 /** A distance alone without a distance tells nothing. */
-export const isUsedInPlan = (observation: ReducedObservation): boolean => observation.usePlan && (observation.useDirection || observation.slope !== null);
+export const isUsedInPlan = (observation: ReducedObservation): boolean =>
+  observation.usePlan && (observation.useDirection || observation.slope !== null);
 
 /** Whether the used observations could give a station at all; `null` when they could. */
-function countError(byName: ReadonlyMap<string, ControlPoint>, freeScale: boolean, used: readonly ReducedObservation[]): StationError | null {
+function countError(
+  byName: ReadonlyMap<string, ControlPoint>,
+  freeScale: boolean,
+  used: readonly ReducedObservation[],
+): StationError | null {
   const places: { name: string; e: Metres; n: Metres }[] = [];
   let given = 0;
   for (const observation of used) {
     given += (observation.slope === null ? 0 : 1) + (observation.useDirection ? 1 : 0);
     // A station has a handful of marks: looking through the list costs less than a set.
-    if (!places.some((place) => place.name === observation.point)) places.push(byName.get(observation.point)! as (typeof places)[number]);
+    if (!places.some((place) => place.name === observation.point))
+      places.push(byName.get(observation.point)! as (typeof places)[number]);
   }
   const coincident = coincidentPoints(places);
   if (coincident) return coincident;
-  if (places.length < 2) return { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given: places.length, needed: 2 };
+  if (places.length < 2)
+    return { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given: places.length, needed: 2 };
   const unknownCount = freeScale ? 4 : 3;
-  return given < unknownCount ? { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given, needed: unknownCount } : null;
+  return given < unknownCount
+    ? { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given, needed: unknownCount }
+    : null;
 }
 
 function validate(input: ResectionInput, byName: ReadonlyMap<string, ControlPoint>): StationError | null {
-  return invalidNumberIn(input) ?? duplicateName(input.points) ?? invalidObservation(input.observations) ?? missingCoordinates(input.observations, byName);
+  return (
+    invalidNumberIn(input) ??
+    duplicateName(input.points) ??
+    invalidObservation(input.observations) ??
+    missingCoordinates(input.observations, byName)
+  );
 }
 
 /**
@@ -73,12 +93,24 @@ export function freeStation(input: ResectionInput): Result<FreeStation, StationE
   const names: string[] = [];
   for (const observation of used) {
     const sight = sightOf(problem, observation);
-    if (sight.varDirection + sight.varPlace === 0) return fail({ code: 'UNDETERMINED', path: ['observations'], reason: 'unweighted' });
+    if (sight.varDirection + sight.varPlace === 0)
+      return fail({ code: 'UNDETERMINED', path: ['observations'], reason: 'unweighted' });
     sights.push(sight);
     if (!names.includes(observation.point)) names.push(observation.point);
   }
   const solved = adjustPlan(sights, input.freeScale);
-  return ok({ byName, originE: problem.originE, originN: problem.originN, input, reduced, used, sights, names, solved, without: new Map() });
+  return ok({
+    byName,
+    originE: problem.originE,
+    originN: problem.originN,
+    input,
+    reduced,
+    used,
+    sights,
+    names,
+    solved,
+    without: new Map(),
+  });
 }
 
 /** The plan without the sights to some marks; null where the rest gives no station. */

@@ -5,7 +5,10 @@ import { gradeAngle, stationGeometry, workOutside } from './geometry.ts';
 
 const DEGREE = Math.PI / 180;
 const STATION = { e: 4000, n: 8000 };
-const at = (name: string, degrees: number, distance: number) => ({ name, ...polar(STATION, degrees * DEGREE, distance) });
+const at = (name: string, degrees: number, distance: number) => ({
+  name,
+  ...polar(STATION, degrees * DEGREE, distance),
+});
 const codes = (control: readonly ReturnType<typeof at>[], work: readonly ReturnType<typeof at>[] = []) =>
   stationGeometry(STATION, control, work).remarks.map((remark) => remark.code);
 
@@ -39,7 +42,9 @@ describe('the geometry of a station', () => {
 
   it('names the work outside, and none where the control spans nothing', () => {
     const control = [at('A', 10, 80), at('B', 130, 70), at('C', 250, 90)];
-    expect(workOutside(STATION, control, [at('M1', 40, 10), at('M2', 90, 200)]).map((mark) => mark.name)).toEqual(['M2']);
+    expect(workOutside(STATION, control, [at('M1', 40, 10), at('M2', 90, 200)]).map((mark) => mark.name)).toEqual([
+      'M2',
+    ]);
     expect(workOutside(STATION, control.slice(0, 1), [at('M2', 90, 200)])).toEqual([]);
   });
 
@@ -54,7 +59,10 @@ describe('the geometry of a station', () => {
   it('does not change when the whole site is turned', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.tuple(fc.integer({ min: 0, max: 359 }), fc.integer({ min: 6, max: 150 })), { minLength: 2, maxLength: 6 }),
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 359 }), fc.integer({ min: 6, max: 150 })), {
+          minLength: 2,
+          maxLength: 6,
+        }),
         fc.integer({ min: 0, max: 359 }),
         (marks, turn) => {
           const turned = (by: number) => marks.map(([degrees, distance], i) => at(`K${i}`, degrees + by, distance));

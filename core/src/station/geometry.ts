@@ -50,26 +50,46 @@ export function gradeAngle(angle: Radians): GeometryGrade {
 /** Whether all marks lie within the depth of a wall of the line between the two that are farthest apart. */
 function onOneWall(control: readonly Sighted[]): boolean {
   let ends: readonly [Sighted, Sighted] | null = null;
-  for (const [i, a] of control.entries()) for (const b of control.slice(i + 1)) if (!ends || planDistance(a, b) > planDistance(...ends)) ends = [a, b];
+  for (const [i, a] of control.entries())
+    for (const b of control.slice(i + 1)) if (!ends || planDistance(a, b) > planDistance(...ends)) ends = [a, b];
   const [a, b] = ends!;
   const length = planDistance(a, b);
-  return length > 0 && control.every((mark) => Math.abs((mark.e - a.e) * (b.n - a.n) - (mark.n - a.n) * (b.e - a.e)) / length <= WALL_DEPTH);
+  return (
+    length > 0 &&
+    control.every(
+      (mark) => Math.abs((mark.e - a.e) * (b.n - a.n) - (mark.n - a.n) * (b.e - a.e)) / length <= WALL_DEPTH,
+    )
+  );
 }
 
 /** Outline of what the control and the station span, in order; fewer than three corners when they span nothing. */
-export const spanOf = (station: PlanPoint, control: readonly PlanPoint[]): PlanPoint[] => hull([...control, ...(control.length > 1 ? [station] : [])]);
+export const spanOf = (station: PlanPoint, control: readonly PlanPoint[]): PlanPoint[] =>
+  hull([...control, ...(control.length > 1 ? [station] : [])]);
 
 /** Which marks to set lie outside what the control and the station span; none when they span nothing. */
-export function workOutside<T extends PlanPoint>(station: PlanPoint, control: readonly PlanPoint[], work: readonly T[]): T[] {
+export function workOutside<T extends PlanPoint>(
+  station: PlanPoint,
+  control: readonly PlanPoint[],
+  work: readonly T[],
+): T[] {
   const outline = spanOf(station, control);
   return outline.length < 3 ? [] : work.filter((mark) => !insidePolygon(mark, outline));
 }
 
-export function stationGeometry(station: PlanPoint, control: readonly Sighted[], work: readonly Sighted[]): StationGeometry {
+export function stationGeometry(
+  station: PlanPoint,
+  control: readonly Sighted[],
+  work: readonly Sighted[],
+): StationGeometry {
   const azimuths = control.map((mark) => azimuth(station, mark)).sort((a, b) => a - b);
-  const gaps = azimuths.map((each, i) => (i + 1 < azimuths.length ? azimuths[i + 1]! - each : azimuths[0]! + 2 * Math.PI - each));
+  const gaps = azimuths.map((each, i) =>
+    i + 1 < azimuths.length ? azimuths[i + 1]! - each : azimuths[0]! + 2 * Math.PI - each,
+  );
   const between = azimuths.flatMap((a, i) => azimuths.slice(i + 1).map((b) => Math.min(b - a, 2 * Math.PI - (b - a))));
-  const best = between.length === 0 ? null : between.reduce((a, b) => (Math.abs(b - Math.PI / 2) < Math.abs(a - Math.PI / 2) ? b : a));
+  const best =
+    between.length === 0
+      ? null
+      : between.reduce((a, b) => (Math.abs(b - Math.PI / 2) < Math.abs(a - Math.PI / 2) ? b : a));
   const remarks: GeometryRemark[] = control
     .map((mark) => ({ code: 'SHORT_SIGHT' as const, name: mark.name, distance: planDistance(station, mark) }))
     .filter((each) => each.distance < SHORTEST_SIGHT);
@@ -79,7 +99,10 @@ export function stationGeometry(station: PlanPoint, control: readonly Sighted[],
   else if (control.length > 2 && onOneWall(control)) remarks.push({ code: 'ONE_WALL' });
   else if (control.length > 1 && gap > Math.PI) remarks.push({ code: 'ONE_SIDE', gap });
   const farControl = Math.max(0, ...control.map((mark) => planDistance(station, mark)));
-  const farWork = work.reduce<Sighted | null>((far, mark) => (far === null || planDistance(station, mark) > planDistance(station, far) ? mark : far), null);
+  const farWork = work.reduce<Sighted | null>(
+    (far, mark) => (far === null || planDistance(station, mark) > planDistance(station, far) ? mark : far),
+    null,
+  );
   if (farWork && farControl > 0 && planDistance(station, farWork) > FAR_WORK * farControl) {
     remarks.push({ code: 'WORK_FAR', times: planDistance(station, farWork) / farControl, name: farWork.name });
   }

@@ -52,7 +52,11 @@ export interface Contribution {
   readonly varGround?: number;
 }
 
-export function contributions(reduced: readonly ReducedObservation[], points: ReadonlyMap<string, ControlPoint>, setup: Setup): Contribution[] {
+export function contributions(
+  reduced: readonly ReducedObservation[],
+  points: ReadonlyMap<string, ControlPoint>,
+  setup: Setup,
+): Contribution[] {
   const list: Contribution[] = [];
   reduced.forEach((observation, index) => {
     const point = points.get(observation.point);
@@ -82,7 +86,11 @@ export const weightedMean = (list: readonly Contribution[]) => {
 };
 
 /** Adjusts the height; null when no observation can give one. */
-export function adjustHeight(reduced: readonly ReducedObservation[], points: ReadonlyMap<string, ControlPoint>, setup: Setup): HeightSolution | null {
+export function adjustHeight(
+  reduced: readonly ReducedObservation[],
+  points: ReadonlyMap<string, ControlPoint>,
+  setup: Setup,
+): HeightSolution | null {
   const list = contributions(reduced, points, setup);
   return list.length === 0 ? null : meanHeight(list, reduced.length, setup);
 }

@@ -3,7 +3,14 @@ import { fail, ok, type Result } from '../result.ts';
 import type { ControlPoint } from '../sight/observation.ts';
 import { reduceObservations, type ReducedObservation } from '../sight/reduce.ts';
 import { heightWeights } from './freeReliability.ts';
-import { adjustHeight, contributions, leaveOutHeight, type HeightLeaveOneOut, type HeightResidual, type HeightSolution } from './heightAdjustment.ts';
+import {
+  adjustHeight,
+  contributions,
+  leaveOutHeight,
+  type HeightLeaveOneOut,
+  type HeightResidual,
+  type HeightSolution,
+} from './heightAdjustment.ts';
 import type { StationError } from './model.ts';
 import { heightReliability, USUAL_TOLERANCE, type HeightReliability } from './reliability.ts';
 import type { ResectionInput } from './resection.ts';
@@ -14,15 +21,26 @@ export interface HeightStationResult {
   readonly reliability: HeightReliability;
   readonly height: HeightSolution;
   readonly observations: readonly { readonly reduced: ReducedObservation; readonly height: HeightResidual | null }[];
-  readonly points: readonly { readonly name: string; readonly dZ: number | null; readonly leaveOneOutHeight: HeightLeaveOneOut | null }[];
+  readonly points: readonly {
+    readonly name: string;
+    readonly dZ: number | null;
+    readonly leaveOneOutHeight: HeightLeaveOneOut | null;
+  }[];
 }
 
 /** Height only, from one or several benchmarks: the instrument may stand anywhere. */
-export function heightStation(input: Omit<ResectionInput, 'freeScale'>, tolerance: Metres = USUAL_TOLERANCE.height): Result<HeightStationResult, StationError> {
+export function heightStation(
+  input: Omit<ResectionInput, 'freeScale'>,
+  tolerance: Metres = USUAL_TOLERANCE.height,
+): Result<HeightStationResult, StationError> {
   // No plan is asked for here, so a benchmark without coordinates is not missing anything.
   const observations = input.observations.map((observation) => ({ ...observation, usePlan: false }));
   const byName = new Map<string, ControlPoint>(input.points.map((point) => [point.name, point]));
-  const invalid = invalidNumberIn(input) ?? duplicateName(input.points) ?? invalidObservation(observations) ?? missingCoordinates(observations, byName);
+  const invalid =
+    invalidNumberIn(input) ??
+    duplicateName(input.points) ??
+    invalidObservation(observations) ??
+    missingCoordinates(observations, byName);
   if (invalid) return fail(invalid);
   const reduced = reduceObservations(observations, input.instrument, input.reduction);
   const height = adjustHeight(reduced, byName, input.setup);
@@ -40,9 +58,19 @@ export function heightStation(input: Omit<ResectionInput, 'freeScale'>, toleranc
   });
 }
 
-function meanDifference(reduced: readonly ReducedObservation[], point: ControlPoint, height: HeightSolution, instrumentHeight: number): number | null {
-  const own = reduced.filter((observation) => observation.point === point.name && observation.heightDifference !== null);
+function meanDifference(
+  reduced: readonly ReducedObservation[],
+  point: ControlPoint,
+  height: HeightSolution,
+  instrumentHeight: number,
+): number | null {
+  const own = reduced.filter(
+    (observation) => observation.point === point.name && observation.heightDifference !== null,
+  );
   if (own.length === 0 || point.z === null) return null;
-  const sum = own.reduce((total, o) => total + height.z + instrumentHeight + o.heightDifference! - o.targetHeight - point.z!, 0);
+  const sum = own.reduce(
+    (total, o) => total + height.z + instrumentHeight + o.heightDifference! - o.targetHeight - point.z!,
+    0,
+  );
   return sum / own.length;
 }

@@ -17,7 +17,9 @@ export interface HeightTrend {
 /** Straight line through the marks' station heights over their distances; null with fewer than three, or all at one distance. */
 export function heightTrend(result: ResectionResult): HeightTrend | null {
   const list = result.observations.flatMap(({ reduced, height }) =>
-    height && reduced.horizontal !== null ? [{ distance: reduced.horizontal, z: height.stationZ, weight: 1 / height.sd ** 2 }] : [],
+    height && reduced.horizontal !== null
+      ? [{ distance: reduced.horizontal, z: height.stationZ, weight: 1 / height.sd ** 2 }]
+      : [],
   );
   if (list.length < 3) return null;
   const weights = list.reduce((sum, each) => sum + each.weight, 0);
@@ -28,7 +30,8 @@ export function heightTrend(result: ResectionResult): HeightTrend | null {
   const distances = list.map((each) => each.distance);
   const [nearest, farthest] = [Math.min(...distances), Math.max(...distances)];
   if (farthest - nearest < 1) return null;
-  const perMetre = list.reduce((sum, each) => sum + each.weight * (each.distance - distance) * (each.z - origin - z), 0) / square;
+  const perMetre =
+    list.reduce((sum, each) => sum + each.weight * (each.distance - distance) * (each.z - origin - z), 0) / square;
   const sd = Math.sqrt(1 / square);
   return { perMetre, sd, w: perMetre / sd, nearest, farthest };
 }

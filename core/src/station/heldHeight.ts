@@ -10,7 +10,15 @@ import { fitOf, fitsByChance } from '../adjust/globalTest.ts';
 import type { Metres } from '../quantity/unit.ts';
 import type { ControlPoint, Setup } from '../sight/observation.ts';
 import type { ReducedObservation } from '../sight/reduce.ts';
-import { againstRest, contributions, meanHeight, weightedMean, type Contribution, type HeightLeaveOneOut, type HeightSolution } from './heightAdjustment.ts';
+import {
+  againstRest,
+  contributions,
+  meanHeight,
+  weightedMean,
+  type Contribution,
+  type HeightLeaveOneOut,
+  type HeightSolution,
+} from './heightAdjustment.ts';
 import type { Reason, Step } from './findings.ts';
 import { heightReliability, placesOf, type HeightReliability, type HeightWeight } from './reliability.ts';
 
@@ -67,7 +75,8 @@ export function heldHeight(input: HeldHeightInput, tolerance: Metres): HeldHeigh
   return {
     from,
     benchmarks,
-    solution: kept.length === 0 ? null : from === 'mark' ? asListed(input, kept[0]!) : meanHeight(kept, reduced.length, setup),
+    solution:
+      kept.length === 0 ? null : from === 'mark' ? asListed(input, kept[0]!) : meanHeight(kept, reduced.length, setup),
     // Positive where the ground stands higher than listed.
     markOff: againstRest(own, sighted),
     disagreement: disagreementOf([...own, ...sighted]),
@@ -103,7 +112,8 @@ function misfitOf(list: readonly Contribution[]): number {
   return list.reduce((sum, each) => sum + (each.stationZ - mean) ** 2 / each.variance, 0);
 }
 
-const agree = (list: readonly Contribution[]): boolean => list.length < 2 || fitsByChance(fitOf(misfitOf(list), list.length - 1));
+const agree = (list: readonly Contribution[]): boolean =>
+  list.length < 2 || fitsByChance(fitOf(misfitOf(list), list.length - 1));
 
 /** Which heights disagree with the others; null when all agree. */
 function disagreementOf(list: readonly Contribution[]): HeightDisagreement | null {
@@ -112,21 +122,31 @@ function disagreementOf(list: readonly Contribution[]): HeightDisagreement | nul
   if (names.length < 2) return null;
   const without = (name: string) => list.filter((each) => each.name !== name);
   // What leaves a single one behind leaves nothing that could agree.
-  const candidates = names.filter((name) => new Set(without(name).map((each) => each.name)).size > 1 && agree(without(name)));
+  const candidates = names.filter(
+    (name) => new Set(without(name).map((each) => each.name)).size > 1 && agree(without(name)),
+  );
   const { mean } = weightedMean(list);
   const largest = list.reduce((most, each) => Math.max(most, Math.abs(each.stationZ - mean)), 0);
   return { names: candidates.length > 0 ? candidates : names, largest };
 }
 
 /** All that is known of the height, by places; what the height is not taken from tests it. */
-function weightsOf({ from, mark, points }: HeldHeightInput, own: readonly Contribution[], sighted: readonly Contribution[]): HeightWeight[] {
+function weightsOf(
+  { from, mark, points }: HeldHeightInput,
+  own: readonly Contribution[],
+  sighted: readonly Contribution[],
+): HeightWeight[] {
   const sum = (list: readonly Contribution[]) => list.reduce((total, each) => total + 1 / each.variance, 0);
   const places = placesOf([...new Set(sighted.map((each) => each.name))].map((name) => points.get(name)!));
   const ofBenchmarks = places.map((names): HeightWeight => {
     const weight = sum(sighted.filter((each) => names.includes(each.name)));
     return { names, weight, kept: from === 'mark' ? 0 : weight };
   });
-  const ofOwn = own.map((each): HeightWeight => ({ names: [mark!.name], weight: 1 / each.variance, kept: from === 'benchmarks' ? 0 : 1 / each.variance }));
+  const ofOwn = own.map((each): HeightWeight => ({
+    names: [mark!.name],
+    weight: 1 / each.variance,
+    kept: from === 'benchmarks' ? 0 : 1 / each.variance,
+  }));
   return [...ofOwn, ...ofBenchmarks];
 }
 
@@ -138,21 +158,32 @@ export interface HeightFindings {
 }
 
 /** @param method whether this way of stationing gives no height of its own */
-export function heightFindings({ mark, setup, reduced, points }: HeldHeightInput, held: HeldHeight, method: boolean): HeightFindings {
+export function heightFindings(
+  { mark, setup, reduced, points }: HeldHeightInput,
+  held: HeldHeight,
+  method: boolean,
+): HeightFindings {
   const { from, solution, benchmarks, disagreement, markOff } = held;
   const nothing = { because: [], doThis: [], speaksAgainst: false };
   if (!solution) {
     const isLeft = mark !== null || reduced.some((each) => each.slope !== null && points.get(each.point)!.z !== null);
     return { ...nothing, because: [{ code: 'NO_HEIGHT', why: isLeft ? 'NOT_USED' : method ? 'METHOD' : 'NONE' }] };
   }
-  if (from !== 'benchmarks' && setup.instrumentHeight === 0) return { ...nothing, because: [{ code: 'NO_INSTRUMENT_HEIGHT' }] };
+  if (from !== 'benchmarks' && setup.instrumentHeight === 0)
+    return { ...nothing, because: [{ code: 'NO_INSTRUMENT_HEIGHT' }] };
   if (disagreement === null) {
     // Each by itself: what is more than chance for one may be lost among many.
     const off = [...held.leaveOneOut].filter(([, left]) => left.exceeds);
     if (off.length > 0) return benchmarksOff(off);
     const [only] = held.reliability!.unnoticed;
-    if (held.reliability!.unnoticed.length === 1) return { ...nothing, because: [{ code: 'HEIGHT_UNCHECKED', name: only!.names[0]! }] };
-    return markOff ? { ...nothing, because: [{ code: 'HEIGHTS_AGREE', from: from!, benchmarks, station: mark!.name, dZ: markOff.dZ }] } : nothing;
+    if (held.reliability!.unnoticed.length === 1)
+      return { ...nothing, because: [{ code: 'HEIGHT_UNCHECKED', name: only!.names[0]! }] };
+    return markOff
+      ? {
+          ...nothing,
+          because: [{ code: 'HEIGHTS_AGREE', from: from!, benchmarks, station: mark!.name, dZ: markOff.dZ }],
+        }
+      : nothing;
   }
   const { names, largest } = disagreement;
   const [name] = names as readonly [string];
@@ -160,7 +191,10 @@ export function heightFindings({ mark, setup, reduced, points }: HeldHeightInput
     const again = names.filter((each) => each !== mark?.name);
     return {
       because: [{ code: 'HEIGHTS_DISAGREE', names, largest }],
-      doThis: [...(mark ? [{ code: 'CHECK_INSTRUMENT_HEIGHT' as const }] : []), ...again.map((each): Step => ({ code: 'CHECK_TARGET', name: each }))],
+      doThis: [
+        ...(mark ? [{ code: 'CHECK_INSTRUMENT_HEIGHT' as const }] : []),
+        ...again.map((each): Step => ({ code: 'CHECK_TARGET', name: each })),
+      ],
       speaksAgainst: true,
     };
   }
@@ -184,9 +218,18 @@ const benchmarksOff = (off: readonly (readonly [string, HeightLeaveOneOut])[]): 
 });
 
 /** Mean difference, measured minus listed, of a mark from the height of the station; null where either has none. */
-export function heightDifference({ reduced, points, setup }: HeldHeightInput, { solution }: HeldHeight, name: string): Metres | null {
+export function heightDifference(
+  { reduced, points, setup }: HeldHeightInput,
+  { solution }: HeldHeight,
+  name: string,
+): Metres | null {
   const z = points.get(name)?.z ?? null;
   const own = reduced.filter((each) => each.point === name && each.heightDifference !== null);
   if (!solution || z === null || own.length === 0) return null;
-  return own.reduce((sum, each) => sum + solution.z + setup.instrumentHeight + each.heightDifference! - each.targetHeight - z, 0) / own.length;
+  return (
+    own.reduce(
+      (sum, each) => sum + solution.z + setup.instrumentHeight + each.heightDifference! - each.targetHeight - z,
+      0,
+    ) / own.length
+  );
 }

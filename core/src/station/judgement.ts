@@ -95,7 +95,12 @@ export function judgeStation(input: ResectionInput, judgedWith: JudgedWith = {})
   return ok(judgeExplained(station, solved.ok ? solved.value : null, explained, judgedWith));
 }
 
-function judgeExplained(station: FreeStation, result: ResectionResult | null, explained: Explained, judgedWith: JudgedWith): JudgedStation {
+function judgeExplained(
+  station: FreeStation,
+  result: ResectionResult | null,
+  explained: Explained,
+  judgedWith: JudgedWith,
+): JudgedStation {
   const { best, also, fits } = explained;
   const { times = NOBODY, asked = USUALLY_ASKED, open, listed } = judgedWith;
   const trend = result && heightTrend(result);
@@ -115,14 +120,21 @@ function judgeExplained(station: FreeStation, result: ResectionResult | null, ex
     ...(isNamed ? own : []),
     ...(tooCoarse && !isNamed ? [{ code: 'TOO_COARSE' as const, radius95: goodTo }] : []),
     // What explains the heights already is not told a second time.
-    ...(trend && Math.abs(trend.w) > CRITICAL_W && (best === null || best.code === 'NONE' || (best.part === 'plan' && !also))
+    ...(trend &&
+    Math.abs(trend.w) > CRITICAL_W &&
+    (best === null || best.code === 'NONE' || (best.part === 'plan' && !also))
       ? [{ code: 'HEIGHT_GROWS' as const, perMetre: trend.perMetre }]
       : []),
-    ...[...times].filter(([, count]) => count >= OFTEN).map(([name, count]): Reason => ({ code: 'SIGHTED_OFTEN', name, times: count })),
+    ...[...times]
+      .filter(([, count]) => count >= OFTEN)
+      .map(([name, count]): Reason => ({ code: 'SIGHTED_OFTEN', name, times: count })),
     ...(result ? aboutHeight(reliability, station) : []),
   ];
   const holds = best?.code === 'NONE' && fits && !also;
-  const extensible = station.solved.ok && result ? extensibleOf(station, station.solved.value, result, judgedWith.pole ?? expectedPole(station.input)) : null;
+  const extensible =
+    station.solved.ok && result
+      ? extensibleOf(station, station.solved.value, result, judgedWith.pole ?? expectedPole(station.input))
+      : null;
   const isWanting = checkability === 'unchecked' && result !== null;
   const further =
     isWanting && extensible
@@ -137,7 +149,11 @@ function judgeExplained(station: FreeStation, result: ResectionResult | null, ex
     result,
     extensible,
     judgement: {
-      verdict: verdictOf(holds, placesOf(station.names.map((name) => station.byName.get(name)!)).length < 3, isWanting || tooCoarse),
+      verdict: verdictOf(
+        holds,
+        placesOf(station.names.map((name) => station.byName.get(name)!)).length < 3,
+        isWanting || tooCoarse,
+      ),
       checkability,
       reliability,
       explained,
@@ -176,12 +192,17 @@ function whatIsWrong({ none, best, also, explanations, fits }: Explained, result
     // Where not even the best explanation would do, chance and many small faults are likelier than any one of them.
     const [first, second] = explanations.filter((each) => each.code !== 'NONE');
     if (!first) return noisy(none, result);
-    return [...(fits ? [] : noisy(none, result)), { code: 'CANNOT_TELL', first, second: second ?? null, apart: apartFrom(first, second ?? null) }];
+    return [
+      ...(fits ? [] : noisy(none, result)),
+      { code: 'CANNOT_TELL', first, second: second ?? null, apart: apartFrom(first, second ?? null) },
+    ];
   }
   if (best.code !== 'NONE') return [best, ...(also ? [also] : [])].map((each) => explainedBy(each, result, none));
   const names = result ? marksUsedInPlan(result) : [];
   if (!fits) return noisy(none, result);
-  return result && names.length > 2 ? [{ code: 'FITS', marks: names.length, largest: largestDifference(result, names) }] : [];
+  return result && names.length > 2
+    ? [{ code: 'FITS', marks: names.length, largest: largestDifference(result, names) }]
+    : [];
 }
 
 function noisy(none: Explanation, result: ResectionResult | null): Reason[] {
@@ -194,7 +215,12 @@ function explainedBy(explanation: Explanation, result: ResectionResult | null, n
   const [name] = explanation.points;
   const used = result ? marksUsedInPlan(result) : [];
   const point = result?.points.find((each) => each.name === name);
-  const within = explanation.code === 'MARK_MOVED_PLAN' ? point?.leaveOneOut?.othersWithin : result && name ? heightsWithin(result, name) : null;
+  const within =
+    explanation.code === 'MARK_MOVED_PLAN'
+      ? point?.leaveOneOut?.othersWithin
+      : result && name
+        ? heightsWithin(result, name)
+        : null;
   return {
     code: 'EXPLAINED',
     explanation,
@@ -206,7 +232,9 @@ function explainedBy(explanation: Explanation, result: ResectionResult | null, n
 
 /** Largest departure of the other marks' station heights from their mean. */
 function heightsWithin(result: ResectionResult, except: string): Metres | null {
-  const heights = result.observations.filter((each) => each.height && each.reduced.point !== except).map((each) => each.height!.stationZ);
+  const heights = result.observations
+    .filter((each) => each.height && each.reduced.point !== except)
+    .map((each) => each.height!.stationZ);
   if (heights.length === 0) return null;
   const mean = heights.reduce((sum, z) => sum + z, 0) / heights.length;
   return heights.reduce((largest, z) => Math.max(largest, Math.abs(z - mean)), 0);
@@ -291,8 +319,10 @@ function steps(
   for (const reason of because) {
     if (reason.code === 'CANNOT_TELL') {
       const { apart } = reason;
-      if (apart.by === 'SIGHT_AGAIN') list.push({ code: 'LEVEL_POLE', name: apart.name }, { code: 'SIGHT_AGAIN', name: apart.name });
-      else if (apart.by === 'CHECK_TARGET') list.push({ code: 'CHECK_TARGET', name: apart.name }, { code: 'SIGHT_AGAIN', name: apart.name });
+      if (apart.by === 'SIGHT_AGAIN')
+        list.push({ code: 'LEVEL_POLE', name: apart.name }, { code: 'SIGHT_AGAIN', name: apart.name });
+      else if (apart.by === 'CHECK_TARGET')
+        list.push({ code: 'CHECK_TARGET', name: apart.name }, { code: 'SIGHT_AGAIN', name: apart.name });
       else list.push(further ?? SIGHT_ANY);
     }
     if (reason.code === 'HEIGHT_GROWS') list.push({ code: 'LEVEL_INSTRUMENT' });
@@ -305,4 +335,5 @@ function steps(
 }
 
 /** The largest that would stay hidden in a station, in plan; infinite where something would never show. */
-export const hiddenIn = ({ reliability }: Judgement): Metres => (reliability ? largestEffect(reliability.unnoticed) : Infinity);
+export const hiddenIn = ({ reliability }: Judgement): Metres =>
+  reliability ? largestEffect(reliability.unnoticed) : Infinity;

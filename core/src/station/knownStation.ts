@@ -11,7 +11,14 @@ import type { ControlPoint, InstrumentPrecision, Observation, Reduction, Setup }
 import { reduceObservations, type ReducedObservation } from '../sight/reduce.ts';
 import { adjustHeight, LEAST_REDUNDANCY, type HeightResidual, type HeightSolution } from './heightAdjustment.ts';
 import type { StationCovariance, StationError } from './model.ts';
-import { COINCIDENT_POINT_TOLERANCE_M, duplicateName, firstInvalidNumber, invalidNumberIn, invalidObservation, missingCoordinates } from './validate.ts';
+import {
+  COINCIDENT_POINT_TOLERANCE_M,
+  duplicateName,
+  firstInvalidNumber,
+  invalidNumberIn,
+  invalidObservation,
+  missingCoordinates,
+} from './validate.ts';
 
 export interface OccupiedMark {
   readonly name: string;
@@ -84,11 +91,17 @@ interface Sighted {
   readonly variance: number;
 }
 
-function sighted(input: KnownStationInput, observation: ReducedObservation, point: ControlPoint, varAxis: number): Sighted {
+function sighted(
+  input: KnownStationInput,
+  observation: ReducedObservation,
+  point: ControlPoint,
+  varAxis: number,
+): Sighted {
   const dE = point.e! - input.station.e;
   const dN = point.n! - input.station.n;
   const squared = dE * dE + dN * dN;
-  const varWithout = observation.varDirection + (observation.targetCentringSd ** 2 + (point.sdPlan ?? 0) ** 2) / squared;
+  const varWithout =
+    observation.varDirection + (observation.targetCentringSd ** 2 + (point.sdPlan ?? 0) ** 2) / squared;
   return {
     observation,
     point: point as Sighted['point'],
@@ -116,7 +129,9 @@ function validate(input: KnownStationInput, byName: ReadonlyMap<string, ControlP
       return { code: 'COINCIDENT_POINTS', path: ['observations', i, 'point'], names: [input.station.name, point.name] };
     }
   }
-  return input.observations.some((observation) => observation.usePlan) ? null : { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given: 0, needed: 1 };
+  return input.observations.some((observation) => observation.usePlan)
+    ? null
+    : { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given: 0, needed: 1 };
 }
 
 /**
@@ -137,7 +152,8 @@ export function knownStation(input: KnownStationInput): Result<KnownStationResul
   if (!Number.isFinite(weights)) return fail({ code: 'UNDETERMINED', path: ['observations'], reason: 'unweighted' });
   const first = backsights[0]!.orientation;
   // Differences from the first backsight, so that the mean holds across the 0/360 jump.
-  const mean = backsights.reduce((sum, each) => sum + wrapHalfTurn(each.orientation - first) / each.variance, 0) / weights;
+  const mean =
+    backsights.reduce((sum, each) => sum + wrapHalfTurn(each.orientation - first) / each.variance, 0) / weights;
   const orientation = wrapTurn(first + mean);
   let gE = 0;
   let gN = 0;
@@ -153,8 +169,10 @@ export function knownStation(input: KnownStationInput): Result<KnownStationResul
   varOrientation += varAxis * (gE * gE + gN * gN);
   const fromBenchmarks = input.heightFrom === 'benchmarks';
   const height = fromBenchmarks ? adjustHeight(reduced, byName, setup) : null;
-  if (fromBenchmarks && !height) return fail({ code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given: 0, needed: 1 });
-  if (height && !Number.isFinite(height.z)) return fail({ code: 'UNDETERMINED', path: ['observations'], reason: 'unweighted' });
+  if (fromBenchmarks && !height)
+    return fail({ code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given: 0, needed: 1 });
+  if (height && !Number.isFinite(height.z))
+    return fail({ code: 'UNDETERMINED', path: ['observations'], reason: 'unweighted' });
   const ground = height ?? ownHeight(station, setup);
   const byObservation = new Map(backsights.map((each) => [each.observation, each]));
   const result: KnownStationResult = {
@@ -213,11 +231,14 @@ function planChecksOf(
   varAxis: number,
 ): Pick<KnownStationObservation, 'distanceCheck' | 'sdDistanceCheck' | 'dE' | 'dN'> {
   const measured = observation.gridDistance;
-  if (measured === null || point.e === null || point.n === null) return { distanceCheck: null, sdDistanceCheck: null, dE: null, dN: null };
+  if (measured === null || point.e === null || point.n === null)
+    return { distanceCheck: null, sdDistanceCheck: null, dE: null, dN: null };
   const t = orientation + observation.hz;
   return {
     distanceCheck: measured - Math.hypot(point.e - station.e, point.n - station.n),
-    sdDistanceCheck: Math.sqrt(observation.varRadial + observation.targetCentringSd ** 2 + (point.sdPlan ?? 0) ** 2 + varAxis),
+    sdDistanceCheck: Math.sqrt(
+      observation.varRadial + observation.targetCentringSd ** 2 + (point.sdPlan ?? 0) ** 2 + varAxis,
+    ),
     dE: station.e + measured * Math.sin(t) - point.e,
     dN: station.n + measured * Math.cos(t) - point.n,
   };
@@ -233,7 +254,8 @@ function heightCheckOf(
 ): Pick<KnownStationObservation, 'dZ' | 'sdDZ'> {
   if (observation.heightDifference === null || point.z === null || !ground) return { dZ: null, sdDZ: null };
   const dZ = ground.z + setup.instrumentHeight + observation.heightDifference - observation.targetHeight - point.z;
-  if (residual) return { dZ, sdDZ: residual.redundancy < LEAST_REDUNDANCY ? null : residual.sd * Math.sqrt(residual.redundancy) };
+  if (residual)
+    return { dZ, sdDZ: residual.redundancy < LEAST_REDUNDANCY ? null : residual.sd * Math.sqrt(residual.redundancy) };
   const variance = observation.varHeightDifference + observation.targetHeightSd ** 2 + (point.sdHeight ?? 0) ** 2;
   return { dZ, sdDZ: Math.sqrt(variance + ground.sdTrunnionZ ** 2) };
 }

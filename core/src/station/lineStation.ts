@@ -18,15 +18,34 @@ import { wrapTurn } from '../quantity/angle.ts';
 import type { PlanPoint } from '../plane/point.ts';
 import type { Metres, Radians } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
-import type { ControlPoint, InstrumentPrecision, Observation, Reading, Reduction, Setup } from '../sight/observation.ts';
+import type {
+  ControlPoint,
+  InstrumentPrecision,
+  Observation,
+  Reading,
+  Reduction,
+  Setup,
+} from '../sight/observation.ts';
 import { reduceObservations, reduceReading, type ReducedReading } from '../sight/reduce.ts';
 import { SIGHT_ANY } from './furtherSight.ts';
 import { heightDifference, heightFindings, heldHeight, type HeldHeightInput } from './heldHeight.ts';
 import { hiddenReason, type SolvedStation } from './judgement.ts';
 import { planPrecisionOf } from './measuredPoint.ts';
 import type { PlanPrecision, StationCovariance, StationError } from './model.ts';
-import { planReliability, USUALLY_ASKED, type AskedOfStation, type Reliability, type ReliabilityModel } from './reliability.ts';
-import { duplicateName, firstInvalidNumber, invalidObservation, invalidReading, missingCoordinates } from './validate.ts';
+import {
+  planReliability,
+  USUALLY_ASKED,
+  type AskedOfStation,
+  type Reliability,
+  type ReliabilityModel,
+} from './reliability.ts';
+import {
+  duplicateName,
+  firstInvalidNumber,
+  invalidObservation,
+  invalidReading,
+  missingCoordinates,
+} from './validate.ts';
 
 export interface SiteLine {
   readonly name: string;
@@ -106,20 +125,37 @@ function validate({ observations, lines }: LineStationInput): StationError | nul
     if (wrong) return wrong;
     const line = byName.get(observation.line);
     if (!line || Math.hypot(line.to.e - line.from.e, line.to.n - line.from.n) < SAME_PLACE)
-      return { code: 'MISSING_COORDINATES', path: ['observations', i, 'line'], name: observation.line, listed: line !== undefined };
+      return {
+        code: 'MISSING_COORDINATES',
+        path: ['observations', i, 'line'],
+        name: observation.line,
+        listed: line !== undefined,
+      };
     if (observation.slope === null) return { code: 'INVALID_NUMBER', path: ['observations', i, 'slope'] };
   }
-  return observations.length < 3 ? { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given: observations.length, needed: 3 } : null;
+  return observations.length < 3
+    ? { code: 'TOO_FEW_OBSERVATIONS', path: ['observations'], given: observations.length, needed: 3 }
+    : null;
 }
 
-function conditionsOf({ observations, lines, instrument, reduction }: LineStationInput, origin: PlanPoint): Condition[] {
+function conditionsOf(
+  { observations, lines, instrument, reduction }: LineStationInput,
+  origin: PlanPoint,
+): Condition[] {
   return observations.map((observation) => {
     const line = lines.find((each) => each.name === observation.line)!;
     const length = Math.hypot(line.to.e - line.from.e, line.to.n - line.from.n);
     const uE = (line.to.n - line.from.n) / length;
     const uN = -(line.to.e - line.from.e) / length;
     const reduced = reduceReading(observation, instrument, reduction);
-    return { line, reduced, distance: reduced.gridDistance!, uE, uN, offset: uE * (line.from.e - origin.e) + uN * (line.from.n - origin.n) };
+    return {
+      line,
+      reduced,
+      distance: reduced.gridDistance!,
+      uE,
+      uN,
+      offset: uE * (line.from.e - origin.e) + uN * (line.from.n - origin.n),
+    };
   });
 }
 
@@ -132,7 +168,10 @@ function at({ reduced, distance, uE, uN, offset, line }: Condition, e: Metres, n
   return {
     off: uE * e + uN * n + distance * along - offset,
     slope: distance * across,
-    variance: along * along * (reduced.varRadial + centring) + across * across * (distance * distance * reduced.varDirection + centring) + line.sd ** 2,
+    variance:
+      along * along * (reduced.varRadial + centring) +
+      across * across * (distance * distance * reduced.varDirection + centring) +
+      line.sd ** 2,
   };
 }
 
@@ -180,7 +219,8 @@ export function lineStation(input: LineStationInput): Result<LineStationResult, 
   const answers: Answer[] = [];
   for (let i = 0; i < STARTS; i++) {
     const answer = adjust(conditions, (2 * Math.PI * i) / STARTS);
-    if (answer && !answers.some((other) => Math.hypot(other.e - answer.e, other.n - answer.n) < SAME_PLACE)) answers.push(answer);
+    if (answer && !answers.some((other) => Math.hypot(other.e - answer.e, other.n - answer.n) < SAME_PLACE))
+      answers.push(answer);
   }
   if (answers.length === 0) return fail({ code: 'UNDETERMINED', path: ['observations'], reason: 'rank' });
   const { near } = input;
@@ -226,7 +266,8 @@ export function stationOnLines(
   const { residuals, fit, sumOfSquares, ...plan } = solved.value;
   const seen = benchmarks?.observations.map((each) => ({ ...each, usePlan: false })) ?? [];
   const byName = new Map(benchmarks?.points.map((point) => [point.name, point]));
-  const invalid = duplicateName(benchmarks?.points ?? []) ?? invalidObservation(seen) ?? missingCoordinates(seen, byName);
+  const invalid =
+    duplicateName(benchmarks?.points ?? []) ?? invalidObservation(seen) ?? missingCoordinates(seen, byName);
   if (invalid) return fail(invalid);
   const wanted = asked ?? USUALLY_ASKED;
   const heights: HeldHeightInput = {
@@ -257,7 +298,12 @@ export function stationOnLines(
       fit,
       sumOfSquares,
       height: held.solution,
-      observations: heights.reduced.map((each, i) => ({ reduced: each, direction: null, distance: null, height: held.solution?.residuals[i] ?? null })),
+      observations: heights.reduced.map((each, i) => ({
+        reduced: each,
+        direction: null,
+        distance: null,
+        height: held.solution?.residuals[i] ?? null,
+      })),
       points: [...byName.keys()].map((name) => ({
         name,
         dE: null,
@@ -282,14 +328,20 @@ export function stationOnLines(
         ...off.map((each) => ({ code: 'LINE_OFF' as const, name: each.line, off: each.off })),
         ...found.because,
       ],
-      doThis: [...found.doThis, ...(poor || isUnchecked ? [SIGHT_ANY] : found.doThis.length > 0 ? [] : [{ code: 'ACCEPT' as const }])],
+      doThis: [
+        ...found.doThis,
+        ...(poor || isUnchecked ? [SIGHT_ANY] : found.doThis.length > 0 ? [] : [{ code: 'ACCEPT' as const }]),
+      ],
       heightTrend: null,
     },
   });
 }
 
 /** Each sight to a line is a condition of its own, and is left out by itself. */
-function modelOnLines(input: LineStationInput, { e, n, orientation }: Pick<LineStationResult, 'e' | 'n' | 'orientation'>): ReliabilityModel {
+function modelOnLines(
+  input: LineStationInput,
+  { e, n, orientation }: Pick<LineStationResult, 'e' | 'n' | 'orientation'>,
+): ReliabilityModel {
   const conditions = conditionsOf(input, { e: 0, n: 0 });
   return {
     size: 3,
@@ -298,7 +350,14 @@ function modelOnLines(input: LineStationInput, { e, n, orientation }: Pick<LineS
     rows: conditions.map((condition, place) => {
       const { slope, variance } = at(condition, e, n, orientation);
       const weight = 1 / variance;
-      return { place, a: [condition.uE, condition.uN, slope, 0] as const, weight, kept: weight, byPrism: 0, byScale: 0 };
+      return {
+        place,
+        a: [condition.uE, condition.uN, slope, 0] as const,
+        weight,
+        kept: weight,
+        byPrism: 0,
+        byScale: 0,
+      };
     }),
     anchor: null,
     onLines: true,
@@ -313,5 +372,12 @@ function residualOf(condition: Condition, { e, n, orientation, inverse }: Answer
   for (let i = 0; i < 3; i++) for (let j = 0; j < 3; j++) quadratic += row[i]! * inverse[i * 3 + j]! * row[j]!;
   const redundancy = 1 - quadratic / variance;
   const w = redundancy > LEAST_REDUNDANCY ? off / Math.sqrt(variance * redundancy) : null;
-  return { line: condition.line.name, off, sd: Math.sqrt(variance), redundancy, w, exceeds: w !== null && Math.abs(w) > CRITICAL_W };
+  return {
+    line: condition.line.name,
+    off,
+    sd: Math.sqrt(variance),
+    redundancy,
+    w,
+    exceeds: w !== null && Math.abs(w) > CRITICAL_W,
+  };
 }

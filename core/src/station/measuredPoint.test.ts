@@ -21,7 +21,11 @@ describe('a measured point', () => {
     fc.assert(
       fc.property(place, fc.double({ min: 0, max: 3, noNaN: true }), (at, targetHeight) => {
         fc.pre(far(at));
-        const measured = measurePoint(exactStation(STATION), SETUP, reduceReading(perfectReading(STATION, at, { targetHeight }), PRECISION, REDUCTION))!;
+        const measured = measurePoint(
+          exactStation(STATION),
+          SETUP,
+          reduceReading(perfectReading(STATION, at, { targetHeight }), PRECISION, REDUCTION),
+        )!;
         expect(measured.e).toBeCloseTo(at.e, 6);
         expect(measured.n).toBeCloseTo(at.n, 6);
         expect(measured.z).toBeCloseTo(at.z, 6);
@@ -99,7 +103,11 @@ describe('a measured point', () => {
     const at = { e: 4260, n: 8150, z: 6 };
     const station = { ...exactStation(STATION), sdTrunnionZ: 0.001 };
     const measured = measurePoint(station, SETUP, reduceReading(perfectReading(STATION, at), PRECISION, REDUCTION))!;
-    const predicted = predictAt(station, SETUP, PRECISION, REDUCTION, at, { targetHeight: 1.5, targetHeightSd: 0.001, targetCentringSd: 0.001 });
+    const predicted = predictAt(station, SETUP, PRECISION, REDUCTION, at, {
+      targetHeight: 1.5,
+      targetHeightSd: 0.001,
+      targetCentringSd: 0.001,
+    });
     expect(predicted.sdE).toBeCloseTo(Math.sqrt(measured.plan.ee), 9);
     expect(predicted.sdN).toBeCloseTo(Math.sqrt(measured.plan.nn), 9);
     expect(predicted.sdZ).toBeCloseTo(Math.sqrt(measured.varZ!), 9);
@@ -107,7 +115,11 @@ describe('a measured point', () => {
 
   it('has no height from a plan-only station', () => {
     const station = { ...exactStation(STATION), z: null, sdTrunnionZ: null };
-    const measured = measurePoint(station, SETUP, reduceReading(perfectReading(STATION, { e: 4200, n: 8100, z: 5 }), PRECISION, REDUCTION))!;
+    const measured = measurePoint(
+      station,
+      SETUP,
+      reduceReading(perfectReading(STATION, { e: 4200, n: 8100, z: 5 }), PRECISION, REDUCTION),
+    )!;
     expect(measured).toMatchObject({ z: null, varZ: null });
   });
 });
@@ -134,8 +146,14 @@ describe('the move to a mark', () => {
         expect(pole.e + result.deltaE).toBeCloseTo(target.e, 5);
         expect(pole.n + result.deltaN).toBeCloseTo(target.n, 5);
         const out = Math.atan2(pole.e - STATION.e, pole.n - STATION.n);
-        expect(pole.e + result.moveOut * Math.sin(out) + result.moveRightFromInstrument * Math.cos(out)).toBeCloseTo(target.e, 5);
-        expect(pole.n + result.moveOut * Math.cos(out) - result.moveRightFromInstrument * Math.sin(out)).toBeCloseTo(target.n, 5);
+        expect(pole.e + result.moveOut * Math.sin(out) + result.moveRightFromInstrument * Math.cos(out)).toBeCloseTo(
+          target.e,
+          5,
+        );
+        expect(pole.n + result.moveOut * Math.cos(out) - result.moveRightFromInstrument * Math.sin(out)).toBeCloseTo(
+          target.n,
+          5,
+        );
         expect(result.moveRightFromPole).toBeCloseTo(-result.moveRightFromInstrument, 12);
         const turned = out + result.turnAngle;
         expect(STATION.e + result.gridDistanceToTarget * Math.sin(turned)).toBeCloseTo(target.e, 5);
@@ -158,7 +176,14 @@ describe('a proof', () => {
       station: { ...exactStation(STATION), sdTrunnionZ: 0.001 },
       setup: SETUP,
       reduction: REDUCTION,
-      point: { name: 'P', e: at.e - (shift.e ?? 0), n: at.n - (shift.n ?? 0), z: at.z - (shift.z ?? 0), sdPlan: 0.001, sdHeight: 0.001 },
+      point: {
+        name: 'P',
+        e: at.e - (shift.e ?? 0),
+        n: at.n - (shift.n ?? 0),
+        z: at.z - (shift.z ?? 0),
+        sdPlan: 0.001,
+        sdHeight: 0.001,
+      },
       reading: perfectReading(STATION, at),
       limits,
     });
@@ -179,7 +204,11 @@ describe('a proof', () => {
     expect(prove({ e: 0.0061 }).verdict).toBe('outside');
     expect(prove({ z: 0.0051 }).verdict).toBe('outside');
     expect(prove({ e: 0.0059, z: 0.0049 }).verdict).toBe('within');
-    expect(prove({ e: 1, z: 1 }, { plan: null, height: null } as never)).toMatchObject({ withinPlan: null, withinHeight: null, verdict: 'within' });
+    expect(prove({ e: 1, z: 1 }, { plan: null, height: null } as never)).toMatchObject({
+      withinPlan: null,
+      withinHeight: null,
+      verdict: 'within',
+    });
   });
 
   it('says when a difference is more than chance', () => {

@@ -103,13 +103,21 @@ export function expectedReading(
   reduction: Reduction,
   target: SitePoint,
   targetHeight: Metres,
-): { readonly azimuth: Radians; readonly gridDistance: Metres; readonly horizontal: Metres; readonly slope: Metres; readonly zenith: Radians } {
+): {
+  readonly azimuth: Radians;
+  readonly gridDistance: Metres;
+  readonly horizontal: Metres;
+  readonly slope: Metres;
+  readonly zenith: Radians;
+} {
   const de = target.e - station.e;
   const dn = target.n - station.n;
   const gridDistance = Math.hypot(de, dn);
   const horizontal = gridDistance / reduction.combinedScaleFactor;
   const vertical =
-    target.z === null || station.z === null ? 0 : target.z + targetHeight - station.z - setup.instrumentHeight - curvatureAndRefraction(horizontal, reduction);
+    target.z === null || station.z === null
+      ? 0
+      : target.z + targetHeight - station.z - setup.instrumentHeight - curvatureAndRefraction(horizontal, reduction);
   return {
     azimuth: Math.atan2(de, dn),
     gridDistance,
@@ -120,7 +128,14 @@ export function expectedReading(
 }
 
 /** What the station can promise at a design point, pole included. */
-export function predictAt(station: Station, setup: Setup, precision: InstrumentPrecision, reduction: Reduction, target: SitePoint, pole: PoleSet): Prediction {
+export function predictAt(
+  station: Station,
+  setup: Setup,
+  precision: InstrumentPrecision,
+  reduction: Reduction,
+  target: SitePoint,
+  pole: PoleSet,
+): Prediction {
   const reading = expectedReading(station, setup, reduction, target, pole.targetHeight);
   const sine = Math.sin(reading.zenith);
   const cosine = Math.cos(reading.zenith);

@@ -29,10 +29,29 @@ export type StationError =
   | { readonly code: 'DUPLICATE_NAME'; readonly path: readonly (string | number)[]; readonly name: string }
   | { readonly code: 'INVALID_NUMBER'; readonly path: readonly (string | number)[] }
   | { readonly code: 'INVALID_SLOPE'; readonly path: readonly (string | number)[]; readonly slope: Metres }
-  | { readonly code: 'INVALID_ZENITH'; readonly path: readonly (string | number)[]; readonly zenith: Radians; readonly face: 1 | 2 }
-  | { readonly code: 'MISSING_COORDINATES'; readonly path: readonly (string | number)[]; readonly name: string; readonly listed: boolean }
-  | { readonly code: 'COINCIDENT_POINTS'; readonly path: readonly (string | number)[]; readonly names: readonly string[] }
-  | { readonly code: 'TOO_FEW_OBSERVATIONS'; readonly path: readonly (string | number)[]; readonly given: number; readonly needed: number }
+  | {
+      readonly code: 'INVALID_ZENITH';
+      readonly path: readonly (string | number)[];
+      readonly zenith: Radians;
+      readonly face: 1 | 2;
+    }
+  | {
+      readonly code: 'MISSING_COORDINATES';
+      readonly path: readonly (string | number)[];
+      readonly name: string;
+      readonly listed: boolean;
+    }
+  | {
+      readonly code: 'COINCIDENT_POINTS';
+      readonly path: readonly (string | number)[];
+      readonly names: readonly string[];
+    }
+  | {
+      readonly code: 'TOO_FEW_OBSERVATIONS';
+      readonly path: readonly (string | number)[];
+      readonly given: number;
+      readonly needed: number;
+    }
   | {
       readonly code: 'UNDETERMINED';
       readonly path: readonly (string | number)[];

@@ -75,7 +75,10 @@ describe('the judgement of a station', () => {
   };
 
   it('names the mark that moved', () => {
-    expect(judge(['A', 'B', 'C', 'D', 'E'], { B: 0.03 }).explained!.best).toMatchObject({ code: 'MARK_MOVED_PLAN', points: ['B'] });
+    expect(judge(['A', 'B', 'C', 'D', 'E'], { B: 0.03 }).explained!.best).toMatchObject({
+      code: 'MARK_MOVED_PLAN',
+      points: ['B'],
+    });
     expect(largestRatio(solve(input(['A', 'B', 'C', 'D', 'E'], { B: 0.03 })), 'B')!).toBeGreaterThan(3.3);
   });
 

@@ -9,8 +9,22 @@ import { fitsByChance } from '../adjust/globalTest.ts';
 import type { Metres } from '../quantity/unit.ts';
 import { ok, type Result } from '../result.ts';
 import type { ReducedObservation } from '../sight/reduce.ts';
-import { knownStation, type OccupiedMark, type KnownStationInput, type KnownStationObservation, type KnownStationResult } from './knownStation.ts';
-import { heightDifference, heightFindings, heldHeight, type HeightFindings, type HeightFrom, type HeldHeight, type HeldHeightInput } from './heldHeight.ts';
+import {
+  knownStation,
+  type OccupiedMark,
+  type KnownStationInput,
+  type KnownStationObservation,
+  type KnownStationResult,
+} from './knownStation.ts';
+import {
+  heightDifference,
+  heightFindings,
+  heldHeight,
+  type HeightFindings,
+  type HeightFrom,
+  type HeldHeight,
+  type HeldHeightInput,
+} from './heldHeight.ts';
 import { furtherSight, SIGHT_ANY } from './furtherSight.ts';
 import type { Reason, Step } from './findings.ts';
 import { hiddenReason, type JudgedWith, type Judgement, type SolvedStation } from './judgement.ts';
@@ -28,14 +42,24 @@ import {
   type ReliabilityModel,
   type ReliabilityRow,
 } from './reliability.ts';
-import { stationOfResection, type ResectionObservation, type ResectionPoint, type ResectionResult } from './resection.ts';
+import {
+  stationOfResection,
+  type ResectionObservation,
+  type ResectionPoint,
+  type ResectionResult,
+} from './resection.ts';
 
 /** A centring is never better than this. */
 const LEAST_CENTRING: Metres = 0.0001;
 /** The mark that is stood over weighs so many times as much as it is known: its place is kept whatever the sights say. */
 const HELD = 1e9;
 
-function observationView({ reduced, direction, distanceCheck, sdDistanceCheck }: KnownStationObservation): ResectionObservation {
+function observationView({
+  reduced,
+  direction,
+  distanceCheck,
+  sdDistanceCheck,
+}: KnownStationObservation): ResectionObservation {
   const redundancy = direction ? 1 - direction.weight : 0;
   const checked = direction !== null && redundancy > 1e-6;
   const root = Math.sqrt(Math.max(redundancy, 0));
@@ -68,7 +92,12 @@ function observationView({ reduced, direction, distanceCheck, sdDistanceCheck }:
 const quotient = (value: number | null | undefined, sd: number | null | undefined): number | null =>
   typeof value === 'number' && typeof sd === 'number' ? value / sd : null;
 
-function pointView(known: KnownStationResult, heights: HeldHeightInput, held: HeldHeight, name: string): ResectionPoint {
+function pointView(
+  known: KnownStationResult,
+  heights: HeldHeightInput,
+  held: HeldHeight,
+  name: string,
+): ResectionPoint {
   const own = known.observations.filter((each) => each.reduced.point === name);
   const seen = own.find((each) => each.dE !== null);
   const w = quotient(seen?.distanceCheck, seen?.sdDistanceCheck);
@@ -116,7 +145,11 @@ export function stationOverMark(
     known.observations.map((each) => each.reduced),
   );
   const held = heldHeight(heights, wanted.height);
-  const [[ee, en], [, nn]] = known.covariance as readonly [readonly [number, number, number], readonly [number, number, number], unknown];
+  const [[ee, en], [, nn]] = known.covariance as readonly [
+    readonly [number, number, number],
+    readonly [number, number, number],
+    unknown,
+  ];
   const precision = planPrecisionOf({ ee, nn, en });
   const count = known.observations.filter((each) => each.direction).length;
   const result: ResectionResult = {
@@ -133,7 +166,10 @@ export function stationOverMark(
     fit: known.fit,
     sumOfSquares: known.fit.s0 === null ? 0 : known.fit.s0 ** 2 * known.fit.dof,
     height: held.solution,
-    observations: known.observations.map((each, i) => ({ ...observationView(each), height: held.solution?.residuals[i] ?? null })),
+    observations: known.observations.map((each, i) => ({
+      ...observationView(each),
+      height: held.solution?.residuals[i] ?? null,
+    })),
     points: input.points.map((point) => pointView(known, heights, held, point.name)),
   };
   const model = modelOverMark(input, known);
@@ -166,7 +202,8 @@ export const heightsOver = (
   points: new Map(points.map((point) => [point.name, point])),
 });
 
-const varAxisOf = ({ station, setup }: KnownStationInput): number => Math.max(station.sdPlan ** 2 + setup.instrumentCentringSd ** 2, LEAST_CENTRING ** 2);
+const varAxisOf = ({ station, setup }: KnownStationInput): number =>
+  Math.max(station.sdPlan ** 2 + setup.instrumentCentringSd ** 2, LEAST_CENTRING ** 2);
 
 /** The mark that is stood over is one place, sighted by the centring; without it the station is free. */
 function modelOverMark(input: KnownStationInput, known: KnownStationResult): ReliabilityModel {
@@ -195,7 +232,15 @@ function modelOverMark(input: KnownStationInput, known: KnownStationResult): Rel
     // Distances only test: the kept station takes no place from them.
     rows.push(distanceRow(place, de, dn, weight, { kept: 0, byPrism, byScale: reduced.gridDistance }));
   }
-  return { size: 3, station: { e: known.e, n: known.n }, places, rows, anchor: 0, onLines: false, common: { prism: true, scale: true } };
+  return {
+    size: 3,
+    station: { e: known.e, n: known.n },
+    places,
+    rows,
+    anchor: 0,
+    onLines: false,
+    common: { prism: true, scale: true },
+  };
 }
 
 function judgeOverMark(
@@ -206,7 +251,9 @@ function judgeOverMark(
   asked: AskedOfStation | null,
   further: () => Step,
 ): Judgement {
-  const backsights = [...new Set(result.observations.filter((each) => each.direction).map((each) => each.reduced.point))];
+  const backsights = [
+    ...new Set(result.observations.filter((each) => each.direction).map((each) => each.reduced.point)),
+  ];
   const off = result.points.filter((point) => point.leaveOneOut?.exceeds);
   const turned = !fitsByChance(result.fit);
   const distanceOf = (name: string): Metres | null => {
@@ -220,7 +267,12 @@ function judgeOverMark(
   const isUnchecked = reliability.state === 'unchecked' || isCoarse;
   const because: Reason[] = [
     backsights.length === 1
-      ? { code: 'OVER_ONE_BACKSIGHT', station: input.station.name, name: backsights[0]!, distanceOff: distanceOf(backsights[0]!) }
+      ? {
+          code: 'OVER_ONE_BACKSIGHT',
+          station: input.station.name,
+          name: backsights[0]!,
+          distanceOff: distanceOf(backsights[0]!),
+        }
       : { code: 'OVER_SEVERAL_BACKSIGHTS', station: input.station.name, marks: backsights.length },
     ...(backsights.length > 1 && places.length < 3 ? [{ code: 'FEW_PLACES' as const, places }] : []),
     ...(places.length > 2 && hidden ? hiddenReason(reliability, hidden, (asked ?? USUALLY_ASKED).plan) : []),

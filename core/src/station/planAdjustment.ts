@@ -56,7 +56,13 @@ const CONVERGED_ANGLE: Radians = 1e-10;
 type Unknowns = Float64Array;
 
 /** Fills the normal equations at `x`; returns v'Pv. */
-function formNormals(sights: readonly PlanSight[], x: Unknowns, size: number, normal: Float64Array, right: Float64Array): number {
+function formNormals(
+  sights: readonly PlanSight[],
+  x: Unknowns,
+  size: number,
+  normal: Float64Array,
+  right: Float64Array,
+): number {
   normal.fill(0);
   right.fill(0);
   let sum = 0;
@@ -70,7 +76,8 @@ function formNormals(sights: readonly PlanSight[], x: Unknowns, size: number, no
     const length = Math.sqrt(squared);
     const measured = sight.horizontal;
     if (sight.hz === sight.hz) {
-      const weight = 1 / (sight.varDirection + sight.varPlace / (measured === measured ? measured * measured : squared));
+      const weight =
+        1 / (sight.varDirection + sight.varPlace / (measured === measured ? measured * measured : squared));
       const residual = wrapHalfTurn(Math.atan2(de, dn) - x[2]! - sight.hz);
       const ae = -dn / squared;
       const an = de / squared;
@@ -150,7 +157,11 @@ const NO_BETTER = 1e-11;
  * For sights that contradict each other so much that full steps overshoot for ever: Levenberg's damping, which only ever
  * goes downhill. Source: Marquardt, "An Algorithm for Least-Squares Estimation of Nonlinear Parameters" (1963).
  */
-function iterateDamped(sights: readonly PlanSight[], start: Unknowns, size: number): Result<PlanSolution, Undetermined> {
+function iterateDamped(
+  sights: readonly PlanSight[],
+  start: Unknowns,
+  size: number,
+): Result<PlanSolution, Undetermined> {
   let x = start;
   let next: Unknowns = Float64Array.from(start);
   const { normal, right, step, lower, scale } = ROOM;
@@ -182,11 +193,18 @@ function add(x: Unknowns, step: Float64Array, factor: number, size: number, into
   for (let i = 0; i < size; i++) into[i] = x[i]! + factor * step[i]!;
 }
 
-function finish(sights: readonly PlanSight[], x: Unknowns, size: number, normal: Float64Array, sumOfSquares: number): Result<PlanSolution, Undetermined> {
+function finish(
+  sights: readonly PlanSight[],
+  x: Unknowns,
+  size: number,
+  normal: Float64Array,
+  sumOfSquares: number,
+): Result<PlanSolution, Undetermined> {
   const solved = invertNormal(normal, size);
   if (!solved || !(solved.reciprocalCondition >= LEAST_RECIPROCAL_CONDITION)) return fail('rank');
   const { inverse } = solved;
-  if (!(Math.sqrt(inverse[0]!) <= LARGEST_STATION_SD && Math.sqrt(inverse[size + 1]!) <= LARGEST_STATION_SD)) return fail('imprecise');
+  if (!(Math.sqrt(inverse[0]!) <= LARGEST_STATION_SD && Math.sqrt(inverse[size + 1]!) <= LARGEST_STATION_SD))
+    return fail('imprecise');
   return ok({
     e: x[0]!,
     n: x[1]!,
@@ -322,7 +340,8 @@ function directionStarts(sights: readonly PlanSight[]): Unknowns[] {
 }
 
 function tienstra(a: PlanSight, b: PlanSight, c: PlanSight): Unknowns | null {
-  const angleAt = (p: PlanSight, q: PlanSight, r: PlanSight) => Math.atan2(r.e - p.e, r.n - p.n) - Math.atan2(q.e - p.e, q.n - p.n);
+  const angleAt = (p: PlanSight, q: PlanSight, r: PlanSight) =>
+    Math.atan2(r.e - p.e, r.n - p.n) - Math.atan2(q.e - p.e, q.n - p.n);
   const ka = 1 / (cotangent(angleAt(a, b, c)) - cotangent(c.hz - b.hz));
   const kb = 1 / (cotangent(angleAt(b, c, a)) - cotangent(a.hz - c.hz));
   const kc = 1 / (cotangent(angleAt(c, a, b)) - cotangent(b.hz - a.hz));

@@ -27,12 +27,21 @@ export function sightOf(problem: PlanProblem, observation: ReducedObservation): 
 
 /** a (A'PA)⁻¹ a' for one row of the design matrix; `a3` counts with a free scale only. Written out: it runs for every observation. */
 export function quadratic({ inverse: c, size }: PlanSolution, a0: number, a1: number, a2: number, a3: number): number {
-  const plan = a0 * a0 * c[0]! + a1 * a1 * c[size + 1]! + a2 * a2 * c[2 * size + 2]! + 2 * (a0 * a1 * c[1]! + a0 * a2 * c[2]! + a1 * a2 * c[size + 2]!);
+  const plan =
+    a0 * a0 * c[0]! +
+    a1 * a1 * c[size + 1]! +
+    a2 * a2 * c[2 * size + 2]! +
+    2 * (a0 * a1 * c[1]! + a0 * a2 * c[2]! + a1 * a2 * c[size + 2]!);
   return size === 3 ? plan : plan + a3 * a3 * c[15]! + 2 * a3 * (a0 * c[3]! + a1 * c[7]! + a2 * c[11]!);
 }
 
 /** Mean difference measured - listed of a point over its observations with slope, from a solution. */
-export function differenceAt(problem: PlanProblem, observations: readonly ReducedObservation[], name: string, solution: PlanSolution) {
+export function differenceAt(
+  problem: PlanProblem,
+  observations: readonly ReducedObservation[],
+  name: string,
+  solution: PlanSolution,
+) {
   const point = problem.byName.get(name)!;
   if (point.e === null || point.n === null) return null;
   let count = 0;

@@ -2,7 +2,12 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { listed, observe, PRECISION, REDUCTION, SETUP } from '../../test/perfect.ts';
 import { chiSquareProbability } from '../adjust/chiSquare.ts';
-import { CRITICAL_T, CRITICAL_W, DETECTABLE_NONCENTRALITY_ONE, DETECTABLE_NONCENTRALITY_PLAN } from '../adjust/criticalValues.ts';
+import {
+  CRITICAL_T,
+  CRITICAL_W,
+  DETECTABLE_NONCENTRALITY_ONE,
+  DETECTABLE_NONCENTRALITY_PLAN,
+} from '../adjust/criticalValues.ts';
 import type { PlanPoint } from '../plane/point.ts';
 import { judgeStation, type Judgement, type JudgedWith } from './judgement.ts';
 import { heightReliability, placesOf, planReliability, type ReliabilityModel, type Unnoticed } from './reliability.ts';
@@ -15,7 +20,11 @@ interface Spot {
   readonly azimuth: number;
   readonly distance: number;
 }
-const placeAt = ({ azimuth, distance }: Spot) => ({ e: STATION.e + distance * Math.sin(azimuth), n: STATION.n + distance * Math.cos(azimuth), z: 5 });
+const placeAt = ({ azimuth, distance }: Spot) => ({
+  e: STATION.e + distance * Math.sin(azimuth),
+  n: STATION.n + distance * Math.cos(azimuth),
+  z: 5,
+});
 const nameOf = (i: number) => `K${i + 1}`;
 
 function inputOf(spots: readonly Spot[]): ResectionInput {
@@ -35,7 +44,8 @@ function judged(input: ResectionInput, judgedWith: JudgedWith = {}): Judgement {
   if (!found.ok) throw new Error(found.error.code);
   return found.value.judgement;
 }
-const byName = ({ reliability }: Judgement): Map<string, Unnoticed> => new Map(reliability!.unnoticed.map((each) => [each.names[0] ?? each.fault, each]));
+const byName = ({ reliability }: Judgement): Map<string, Unnoticed> =>
+  new Map(reliability!.unnoticed.map((each) => [each.names[0] ?? each.fault, each]));
 const codes = (judgement: Judgement): string[] => judgement.because.map((each) => each.code);
 
 /** P(X > critical) of the non-central chi-square, as a Poisson mixture of central ones. */
@@ -67,7 +77,14 @@ describe('what is noticed', () => {
       [0, -d],
       [-d, 0],
     ].flatMap(([e, n], place) => [
-      { place, a: [-n! / d ** 2, e! / d ** 2, -1, 0] as const, weight: (d / sd) ** 2, kept: (d / sd) ** 2, byPrism: 0, byScale: 0 },
+      {
+        place,
+        a: [-n! / d ** 2, e! / d ** 2, -1, 0] as const,
+        weight: (d / sd) ** 2,
+        kept: (d / sd) ** 2,
+        byPrism: 0,
+        byScale: 0,
+      },
       { place, a: [-e! / d, -n! / d, 0, 0] as const, weight: 1 / sd ** 2, kept: 1 / sd ** 2, byPrism: 0, byScale: 0 },
     ]),
     anchor: null,
@@ -86,7 +103,9 @@ describe('what is noticed', () => {
     const north = unnoticed.find((each) => each.names[0] === 'N')!;
     // Least seen across the line of sight, which runs north.
     expect(north.blind).toBeCloseTo(Math.PI / 2, 9);
-    const beyond = planReliability(cross, { ...asked, work: [{ e: 0, n: 2 * d }] }).unnoticed.find((each) => each.names[0] === 'N')!;
+    const beyond = planReliability(cross, { ...asked, work: [{ e: 0, n: 2 * d }] }).unnoticed.find(
+      (each) => each.names[0] === 'N',
+    )!;
     expect(beyond.effect).toBeCloseTo(0.75 * Math.sqrt(19.6624 * 2) * sd, 6);
   });
 
@@ -96,7 +115,9 @@ describe('what is noticed', () => {
     expect(planReliability(cross, { ...asked, work: [place, place, place, place] }).unnoticed[0]).toEqual(one);
     expect(one).toMatchObject({ at: 'work' });
     // What lies beyond reach is not set from here.
-    expect(planReliability(cross, { ...asked, work: [place], reach: 10 }).unnoticed[0]).toMatchObject({ at: 'station' });
+    expect(planReliability(cross, { ...asked, work: [place], reach: 10 }).unnoticed[0]).toMatchObject({
+      at: 'station',
+    });
   });
 
   it('over many marks is what the worst of them has', () => {
@@ -113,10 +134,16 @@ describe('what is noticed', () => {
 
 const spots = (least: number, most: number) =>
   fc
-    .array(fc.record({ azimuth: fc.double({ min: 0, max: 6.28, noNaN: true }), distance: fc.double({ min: 15, max: 150, noNaN: true }) }), {
-      minLength: least,
-      maxLength: most,
-    })
+    .array(
+      fc.record({
+        azimuth: fc.double({ min: 0, max: 6.28, noNaN: true }),
+        distance: fc.double({ min: 15, max: 150, noNaN: true }),
+      }),
+      {
+        minLength: least,
+        maxLength: most,
+      },
+    )
     .filter((list) => placesOf(list.map((spot, i) => ({ name: nameOf(i), ...placeAt(spot) }))).length === list.length);
 
 describe('another mark', () => {
@@ -126,7 +153,8 @@ describe('another mark', () => {
         const before = byName(judged(inputOf(list.slice(0, -1))));
         const after = byName(judged(inputOf(list)));
         for (const [name, { noticed }] of before) {
-          if (noticed !== null && after.has(name)) expect(after.get(name)!.noticed!).toBeLessThanOrEqual(noticed * (1 + 1e-6));
+          if (noticed !== null && after.has(name))
+            expect(after.get(name)!.noticed!).toBeLessThanOrEqual(noticed * (1 + 1e-6));
         }
       }),
       { numRuns: 60 },
@@ -134,15 +162,25 @@ describe('another mark', () => {
   });
 
   it('on a post that is there makes no third place: two stay unchecked, however many names stand on them', () => {
-    const beside = fc.array(fc.record({ de: fc.double({ min: -0.2, max: 0.2, noNaN: true }), dn: fc.double({ min: -0.2, max: 0.2, noNaN: true }) }), {
-      minLength: 1,
-      maxLength: 5,
-    });
+    const beside = fc.array(
+      fc.record({
+        de: fc.double({ min: -0.2, max: 0.2, noNaN: true }),
+        dn: fc.double({ min: -0.2, max: 0.2, noNaN: true }),
+      }),
+      {
+        minLength: 1,
+        maxLength: 5,
+      },
+    );
     fc.assert(
       fc.property(spots(2, 2), beside, (posts, more) => {
         const places = [
           ...posts.map(placeAt),
-          ...more.map(({ de, dn }, i) => ({ ...placeAt(posts[i % 2]!), e: placeAt(posts[i % 2]!).e + de, n: placeAt(posts[i % 2]!).n + dn })),
+          ...more.map(({ de, dn }, i) => ({
+            ...placeAt(posts[i % 2]!),
+            e: placeAt(posts[i % 2]!).e + de,
+            n: placeAt(posts[i % 2]!).n + dn,
+          })),
         ];
         const input = {
           ...inputOf([]),
@@ -166,7 +204,10 @@ describe('the order of sights', () => {
       fc.property(spots(3, 7), fc.nat(6), (list, turn) => {
         const input = inputOf(list);
         const by = turn % list.length;
-        const turned = { ...input, observations: [...input.observations.slice(by), ...input.observations.slice(0, by)] };
+        const turned = {
+          ...input,
+          observations: [...input.observations.slice(by), ...input.observations.slice(0, by)],
+        };
         const [one, other] = [judged(input), judged(turned)];
         expect(other.checkability).toBe(one.checkability);
         const [a, b] = [byName(one), byName(other)];
@@ -210,7 +251,10 @@ describe('a station that was called checked', () => {
     // Of its own it is told a direction, and where no listed mark would do, to prove it.
     expect(judged(inputOf(apart)).doThis[0]).toMatchObject({ code: 'SIGHT_ANOTHER', name: null });
     const beside = listed('beside', { ...placeAt(apart[0]!), e: placeAt(apart[0]!).e + 0.1 });
-    expect(judged(inputOf(apart), { listed: [...inputOf(apart).points, beside] }).doThis[0]).toEqual({ code: 'PROVE_ON', name: 'beside' });
+    expect(judged(inputOf(apart), { listed: [...inputOf(apart).points, beside] }).doThis[0]).toEqual({
+      code: 'PROVE_ON',
+      name: 'beside',
+    });
   });
 
   it('is too coarse for a class that its marks together cannot give', () => {
@@ -256,7 +300,10 @@ describe('heights', () => {
   });
 
   it('of one benchmark are unchecked, and of two checked as far as they agree', () => {
-    expect(heightReliability([weight('A', 0.002)], 0.005)).toMatchObject({ state: 'unchecked', unnoticed: [{ noticed: null, effect: null }] });
+    expect(heightReliability([weight('A', 0.002)], 0.005)).toMatchObject({
+      state: 'unchecked',
+      unnoticed: [{ noticed: null, effect: null }],
+    });
     expect(heightReliability([weight('A', 0.002), weight('B', 0.002)], 0.005)!.state).toBe('checked');
     expect(heightReliability([weight('A', 0.02), weight('B', 0.02)], 0.005)!.state).toBe('unchecked');
     expect(heightReliability([], 0.005)).toBeNull();

@@ -116,10 +116,22 @@ export const distanceRow = (
   de: number,
   dn: number,
   weight: number,
-  { kept = weight, byPrism, byScale, scale = 1 }: { readonly kept?: number; readonly byPrism: number; readonly byScale: number; readonly scale?: number },
+  {
+    kept = weight,
+    byPrism,
+    byScale,
+    scale = 1,
+  }: { readonly kept?: number; readonly byPrism: number; readonly byScale: number; readonly scale?: number },
 ): ReliabilityRow => {
   const length = Math.sqrt(de * de + dn * dn);
-  return { place, a: [-de / (length * scale), -dn / (length * scale), 0, -length / scale ** 2], weight, kept, byPrism, byScale };
+  return {
+    place,
+    a: [-de / (length * scale), -dn / (length * scale), 0, -length / scale ** 2],
+    weight,
+    kept,
+    byPrism,
+    byScale,
+  };
 };
 
 /** A station as far as its checkability is concerned. */
@@ -158,12 +170,20 @@ const isPlaced = (mark: Named): mark is Named & PlanPoint => mark.e !== null && 
 type Symmetric = readonly [xx: number, yy: number, xy: number];
 
 /** Eigenvalues of a symmetric matrix, the larger first, and the azimuth of the smaller one's vector (x is east). */
-function eigen([xx, yy, xy]: Symmetric): { readonly large: number; readonly small: number; readonly smallAzimuth: Radians } {
+function eigen([xx, yy, xy]: Symmetric): {
+  readonly large: number;
+  readonly small: number;
+  readonly smallAzimuth: Radians;
+} {
   const mean = (xx + yy) / 2;
   const half = Math.hypot((xx - yy) / 2, xy);
   // The larger one's vector lies at this azimuth; the smaller one's square to it.
   const large = 0.5 * Math.atan2(2 * xy, yy - xx);
-  return { large: mean + half, small: mean - half, smallAzimuth: (((large + Math.PI / 2) % Math.PI) + Math.PI) % Math.PI };
+  return {
+    large: mean + half,
+    small: mean - half,
+    smallAzimuth: (((large + Math.PI / 2) % Math.PI) + Math.PI) % Math.PI,
+  };
 }
 
 /** Normal matrix of the rows that are kept, with one weight or the other. */
@@ -182,7 +202,9 @@ function normalOf(model: ReliabilityModel, without: number, kept: boolean): Floa
 /** The inverse of a normal matrix, or null where it does not determine a station. */
 function inverseOf(normal: Float64Array, size: number): Float64Array | null {
   const inverse = invertNormal(normal, size)?.inverse;
-  return inverse && Math.sqrt(inverse[0]!) <= LARGEST_SD && Math.sqrt(inverse[size + 1]!) <= LARGEST_SD ? inverse : null;
+  return inverse && Math.sqrt(inverse[0]!) <= LARGEST_SD && Math.sqrt(inverse[size + 1]!) <= LARGEST_SD
+    ? inverse
+    : null;
 }
 
 /** Largest eigenvalue of J S J' over the places, S the 3×3 covariance of a response: its square root is a length. */
@@ -233,7 +255,8 @@ class FaultSums {
   private product(u: number, v: number, inverse: Float64Array): number {
     const { size, mixed } = this;
     let sum = 0;
-    for (let i = 0; i < size; i++) for (let j = 0; j < size; j++) sum += mixed[u * size + i]! * inverse[i * size + j]! * mixed[v * size + j]!;
+    for (let i = 0; i < size; i++)
+      for (let j = 0; j < size; j++) sum += mixed[u * size + i]! * inverse[i * size + j]! * mixed[v * size + j]!;
     return sum;
   }
 
@@ -252,7 +275,11 @@ class FaultSums {
   inPlane(inverse: Float64Array, q: Float64Array, work: readonly PlanPoint[]): Size {
     const [xx, yy, xy] = this.own;
     const whole = eigen(this.own);
-    const m: Symmetric = [xx - this.product(0, 0, inverse), yy - this.product(1, 1, inverse), xy - this.product(0, 1, inverse)];
+    const m: Symmetric = [
+      xx - this.product(0, 0, inverse),
+      yy - this.product(1, 1, inverse),
+      xy - this.product(0, 1, inverse),
+    ];
     const { large, small, smallAzimuth } = eigen(m);
     const gx = this.shiftOf(0, q);
     const gy = this.shiftOf(1, q);
@@ -274,7 +301,8 @@ class FaultSums {
     const [cxx, cyy, cxy] = [m[1] / determinant, m[0] / determinant, -m[2] / determinant];
     const s = new Float64Array(9);
     for (let i = 0; i < 3; i++)
-      for (let j = 0; j < 3; j++) s[i * 3 + j] = gx[i]! * cxx * gx[j]! + gy[i]! * cyy * gy[j]! + cxy * (gx[i]! * gy[j]! + gy[i]! * gx[j]!);
+      for (let j = 0; j < 3; j++)
+        s[i * 3 + j] = gx[i]! * cxx * gx[j]! + gy[i]! * cyy * gy[j]! + cxy * (gx[i]! * gy[j]! + gy[i]! * gx[j]!);
     return {
       noticed: Math.sqrt(DETECTABLE_NONCENTRALITY_PLAN / small),
       effect: Math.sqrt(DETECTABLE_NONCENTRALITY_PLAN) * largestShift(s, work),
@@ -288,7 +316,13 @@ class FaultSums {
   }
 }
 
-function inLine(information: number, whole: number, g: readonly number[], work: readonly PlanPoint[], blind: Radians | null): Size {
+function inLine(
+  information: number,
+  whole: number,
+  g: readonly number[],
+  work: readonly PlanPoint[],
+  blind: Radians | null,
+): Size {
   if (!(information > 1e-10 * whole)) return { ...UNSEEN, blind };
   const s = new Float64Array(9);
   for (let i = 0; i < 3; i++) for (let j = 0; j < 3; j++) s[i * 3 + j] = (g[i]! * g[j]!) / information;
@@ -337,7 +371,8 @@ function faultsOf(model: ReliabilityModel, work: readonly PlanPoint[], without =
 export const largestEffect = (unnoticed: readonly { readonly effect: Metres | null }[]): Metres =>
   unnoticed.reduce((largest, each) => Math.max(largest, each.effect ?? Infinity), 0);
 
-const holds = (unnoticed: readonly { readonly effect: Metres | null }[], tolerance: Metres): boolean => largestEffect(unnoticed) <= MOST_HIDDEN * tolerance;
+const holds = (unnoticed: readonly { readonly effect: Metres | null }[], tolerance: Metres): boolean =>
+  largestEffect(unnoticed) <= MOST_HIDDEN * tolerance;
 
 /** Array.prototype.sort is stable: what is alike stays in the order of the sights. */
 const worstFirst = <T extends { readonly effect: Metres | null }>(unnoticed: readonly T[]): T[] =>
@@ -363,13 +398,21 @@ function workAbout(station: PlanPoint, asked: AskedOfStation): readonly PlanPoin
  * How checkable a station is in plan. `withoutEach` false: it is not asked whether it would still be checked without any one
  * place, and what is is called `checked`; that is most of the time.
  */
-export function planReliability(model: ReliabilityModel, asked: AskedOfStation, withoutEach = true): Omit<Reliability, 'height'> {
+export function planReliability(
+  model: ReliabilityModel,
+  asked: AskedOfStation,
+  withoutEach = true,
+): Omit<Reliability, 'height'> {
   const work = workAbout(model.station, asked);
   const at = workInReach(asked, model.station).length === 0 ? 'station' : 'work';
   const unnoticed = worstFirst(faultsOf(model, work)).map((each): Unnoticed => ({ ...each, at }));
   const { places } = model;
   const isChecked = places.length >= LEAST_PLACES && holds(unnoticed, asked.plan);
-  const traceable = withoutEach && isChecked && places.length > LEAST_PLACES && places.every((_, without) => holds(faultsOf(model, work, without), asked.plan));
+  const traceable =
+    withoutEach &&
+    isChecked &&
+    places.length > LEAST_PLACES &&
+    places.every((_, without) => holds(faultsOf(model, work, without), asked.plan));
   return { state: traceable ? 'traceable' : isChecked ? 'checked' : 'unchecked', unnoticed, places };
 }
 

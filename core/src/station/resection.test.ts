@@ -58,7 +58,13 @@ function observed(
   return {
     instrument: { angleSd: RADIANS_PER_SECOND, distanceSd: 0.001, distanceSdRatio: 1.5e-6 },
     setup: { instrumentHeight: 1.6, instrumentHeightSd: 0.001 },
-    reduction: { combinedScaleFactor: 1, refraction: 0.13, earthRadius: 6371000, prismConstant: 0, atmosphericRatio: 0 },
+    reduction: {
+      combinedScaleFactor: 1,
+      refraction: 0.13,
+      earthRadius: 6371000,
+      prismConstant: 0,
+      atmosphericRatio: 0,
+    },
     freeScale: false,
     points: chosen.map(([name, e, n, z]): ControlPoint => ({ name, e, n, z, sdPlan: 0.002, sdHeight: 0.002 })),
     observations,
@@ -111,7 +117,11 @@ describe('resection', () => {
     const input = observed(PLACE, ['A', 'B', 'C', 'D'], 5);
     const twice: ResectionInput = {
       ...input,
-      instrument: { angleSd: 2 * input.instrument.angleSd, distanceSd: 2 * input.instrument.distanceSd, distanceSdRatio: 2 * input.instrument.distanceSdRatio },
+      instrument: {
+        angleSd: 2 * input.instrument.angleSd,
+        distanceSd: 2 * input.instrument.distanceSd,
+        distanceSdRatio: 2 * input.instrument.distanceSdRatio,
+      },
       points: input.points.map((point) => ({ ...point, sdPlan: 0.004, sdHeight: 0.004 })),
       observations: input.observations.map((each) => ({ ...each, targetCentringSd: 0.002, targetHeightSd: 0.002 })),
     };
@@ -123,18 +133,32 @@ describe('resection', () => {
 
   it('has redundancy numbers that add up to the degrees of freedom', () => {
     const result = solve(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], 3));
-    const plan = result.observations.reduce((sum, each) => sum + each.direction!.redundancy + each.distance!.redundancy, 0);
+    const plan = result.observations.reduce(
+      (sum, each) => sum + each.direction!.redundancy + each.distance!.redundancy,
+      0,
+    );
     expect(plan).toBeCloseTo(result.fit.dof, 9);
-    expect(result.observations.reduce((sum, each) => sum + each.height!.redundancy, 0)).toBeCloseTo(result.height!.fit.dof, 9);
+    expect(result.observations.reduce((sum, each) => sum + each.height!.redundancy, 0)).toBeCloseTo(
+      result.height!.fit.dof,
+      9,
+    );
   });
 
   it('solves three directions alone, and a distance with a direction', () => {
     const input = observed(PLACE, ['A', 'C', 'E'], null);
-    const directions = { ...input, observations: input.observations.map((each) => ({ ...each, slope: null, useHeight: false })) };
+    const directions = {
+      ...input,
+      observations: input.observations.map((each) => ({ ...each, slope: null, useHeight: false })),
+    };
     const byDirections = solve(directions);
     expect(Math.hypot(byDirections.e - PLACE.e, byDirections.n - PLACE.n)).toBeLessThan(1e-6);
     expect(byDirections.fit.dof).toBe(0);
-    const mixed = { ...input, observations: input.observations.slice(0, 2).map((each, i) => (i === 1 ? { ...each, slope: null, useHeight: false } : each)) };
+    const mixed = {
+      ...input,
+      observations: input.observations
+        .slice(0, 2)
+        .map((each, i) => (i === 1 ? { ...each, slope: null, useHeight: false } : each)),
+    };
     const byBoth = solve(mixed);
     expect(Math.hypot(byBoth.e - PLACE.e, byBoth.n - PLACE.n)).toBeLessThan(1e-6);
   });
@@ -142,7 +166,13 @@ describe('resection', () => {
   it('refuses the circle through the marks, where directions alone say nothing', () => {
     const circle = (t: number) => ({ e: 100 * Math.sin(t), n: 100 * Math.cos(t) });
     const at = circle(4);
-    const points = [0.3, 1.5, 2.6].map((t, i): ControlPoint => ({ name: `K${i}`, ...circle(t), z: null, sdPlan: 0.002, sdHeight: null }));
+    const points = [0.3, 1.5, 2.6].map((t, i): ControlPoint => ({
+      name: `K${i}`,
+      ...circle(t),
+      z: null,
+      sdPlan: 0.002,
+      sdHeight: null,
+    }));
     const base = observed(PLACE, ['A'], null);
     const observations = points.map((point): Observation => ({
       ...base.observations[0]!,
@@ -172,7 +202,9 @@ describe('judgement', () => {
   it('names the mark that was knocked, by how much and whither', () => {
     let named = 0;
     for (let seed = 1; seed <= 40; seed++) {
-      const { best } = judge(observed(PLACE, ['A', 'B', 'C', 'D', 'E'], seed, { mark: 'D', e: 0.018, n: 0.018 })).explained!;
+      const { best } = judge(
+        observed(PLACE, ['A', 'B', 'C', 'D', 'E'], seed, { mark: 'D', e: 0.018, n: 0.018 }),
+      ).explained!;
       if (best?.figures.code !== 'MARK_MOVED_PLAN') continue;
       named++;
       expect(best.points).toEqual(['D']);
@@ -220,13 +252,19 @@ describe('judgement', () => {
       expect(effect!).toBeLessThan(noticed!);
     }
     for (const { noticed } of height!.unnoticed) expect(noticed!).toBeGreaterThan(0.006);
-    expect(judge(observed(PLACE, ['A', 'C'], 2)).reliability!.unnoticed.map((each) => each.noticed)).toEqual([null, null]);
+    expect(judge(observed(PLACE, ['A', 'C'], 2)).reliability!.unnoticed.map((each) => each.noticed)).toEqual([
+      null,
+      null,
+    ]);
   });
 
   it('tells a height misfit that grows with distance from one that does not', () => {
     const input = observed(PLACE, ['A', 'B', 'C', 'D', 'E'], 3);
     // A zenith index of half a minute: 15 mm in 100 m.
-    const tilted = { ...input, observations: input.observations.map((each) => ({ ...each, zenith: each.zenith + 30 * RADIANS_PER_SECOND })) };
+    const tilted = {
+      ...input,
+      observations: input.observations.map((each) => ({ ...each, zenith: each.zenith + 30 * RADIANS_PER_SECOND })),
+    };
     expect(judge(tilted).because.map((each) => each.code)).toContain('HEIGHT_GROWS');
     expect(judge(input).because.map((each) => each.code)).not.toContain('HEIGHT_GROWS');
   });

@@ -14,7 +14,14 @@ import type { Metres, Radians } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
 import type { ReducedObservation } from '../sight/reduce.ts';
 import { freeStation, isUsedInPlan, solutionWithout, type FreeStation, type ResectionInput } from './freeStation.ts';
-import { adjustHeight, LEAST_REDUNDANCY, leaveOutHeight, type HeightLeaveOneOut, type HeightResidual, type HeightSolution } from './heightAdjustment.ts';
+import {
+  adjustHeight,
+  LEAST_REDUNDANCY,
+  leaveOutHeight,
+  type HeightLeaveOneOut,
+  type HeightResidual,
+  type HeightSolution,
+} from './heightAdjustment.ts';
 import { planPrecisionOf } from './measuredPoint.ts';
 import type { PlanPrecision, Station, StationCovariance, StationError } from './model.ts';
 import { countObservations, type PlanSight, type PlanSolution } from './planAdjustment.ts';
@@ -145,14 +152,17 @@ function distanceResidual(sight: PlanSight, solution: PlanSolution): DistanceRes
 
 function leaveOut(station: FreeStation, name: string): PlanLeaveOneOut | null {
   const own = station.used.filter((observation) => observation.point === name);
-  if (own.length === 0 || own.some((observation) => observation.slope === null || !observation.useDirection)) return null;
+  if (own.length === 0 || own.some((observation) => observation.slope === null || !observation.useDirection))
+    return null;
   const solution = solutionWithout(station, [name]);
   if (!solution) return null;
   const { dE, dN } = differenceAt(station, own, name, solution)!;
   const covariance = predictionCovariance(solution, own, station.byName.get(name)!.sdPlan ?? 0);
   const determinant = covariance.ee * covariance.nn - covariance.en ** 2;
   const t = (dE * dE * covariance.nn - 2 * dE * dN * covariance.en + dN * dN * covariance.ee) / determinant;
-  const others = station.names.filter((other) => other !== name).map((other) => differenceAt(station, station.used, other, solution));
+  const others = station.names
+    .filter((other) => other !== name)
+    .map((other) => differenceAt(station, station.used, other, solution));
   const othersWithin = others.reduce((largest, each) => Math.max(largest, each ? Math.hypot(each.dE, each.dN) : 0), 0);
   return { dE, dN, covariance, t, critical: CRITICAL_T, exceeds: t > CRITICAL_T, othersWithin };
 }
@@ -166,25 +176,36 @@ function heightDifferenceAt(problem: FreeStation, name: string, height: HeightSo
   for (const observation of problem.reduced) {
     if (observation.point !== name || observation.heightDifference === null) continue;
     count++;
-    sum += height.z + problem.input.setup.instrumentHeight + observation.heightDifference - observation.targetHeight - z;
+    sum +=
+      height.z + problem.input.setup.instrumentHeight + observation.heightDifference - observation.targetHeight - z;
   }
   return count === 0 ? null : sum / count;
 }
 
 /** Solves a free station. Errors carry the path of the element in `input`. */
-export function resection(input: ResectionInput, options: ResectionOptions = { leaveOneOut: true }): Result<ResectionResult, StationError> {
+export function resection(
+  input: ResectionInput,
+  options: ResectionOptions = { leaveOneOut: true },
+): Result<ResectionResult, StationError> {
   const station = freeStation(input);
   return station.ok ? resectionOf(station.value, options) : station;
 }
 
 /** The same of a station that is solved already. */
-export function resectionOf(station: FreeStation, options: ResectionOptions = { leaveOneOut: true }): Result<ResectionResult, StationError> {
+export function resectionOf(
+  station: FreeStation,
+  options: ResectionOptions = { leaveOneOut: true },
+): Result<ResectionResult, StationError> {
   const { input, reduced, byName, sights, solved } = station;
   if (!solved.ok) return fail({ code: 'UNDETERMINED', path: ['observations'], reason: solved.error });
   const solution = solved.value;
   const height = adjustHeight(reduced, byName, input.setup);
   const observationCount = countObservations(sights);
-  const precision = planPrecisionOf({ ee: solution.inverse[0]!, nn: solution.inverse[solution.size + 1]!, en: solution.inverse[1]! });
+  const precision = planPrecisionOf({
+    ee: solution.inverse[0]!,
+    nn: solution.inverse[solution.size + 1]!,
+    en: solution.inverse[1]!,
+  });
   // The sights stand in the order of the observations that are used in plan.
   let nextSight = 0;
   return ok({
@@ -244,10 +265,16 @@ export function largestRatio(result: ResectionResult, point: string): number | n
   const compared = listed?.leaveOneOutHeight?.w;
   const own = result.observations.filter((each) => each.reduced.point === point);
   const ratios = [
-    ...own.flatMap((each) => [each.direction?.standardisedResidual, each.distance?.standardisedResidual, each.height?.standardisedResidual]),
+    ...own.flatMap((each) => [
+      each.direction?.standardisedResidual,
+      each.distance?.standardisedResidual,
+      each.height?.standardisedResidual,
+    ]),
     ...(own.some((each) => each.height) ? [] : [compared]),
     // With a typed direction the plan is compared, too.
-    ...(own.some((each) => each.direction ?? each.distance) || !listed?.leaveOneOut ? [] : [Math.sqrt(listed.leaveOneOut.t)]),
+    ...(own.some((each) => each.direction ?? each.distance) || !listed?.leaveOneOut
+      ? []
+      : [Math.sqrt(listed.leaveOneOut.t)]),
   ]
     .filter((w) => w !== null && w !== undefined)
     .map(Math.abs);

@@ -23,7 +23,10 @@ function apart(a: StandsAt, b: StandsAt, station: PlanPoint, work: readonly Plan
   const dE = b.e - a.e;
   const dN = b.n - a.n;
   const turn = wrapHalfTurn(b.orientation - a.orientation);
-  return work.reduce((most, { e, n }) => Math.max(most, Math.hypot(dE + (n - station.n) * turn, dN - (e - station.e) * turn)), Math.hypot(dE, dN));
+  return work.reduce(
+    (most, { e, n }) => Math.max(most, Math.hypot(dE + (n - station.n) * turn, dN - (e - station.e) * turn)),
+    Math.hypot(dE, dN),
+  );
 }
 
 /**
@@ -31,13 +34,21 @@ function apart(a: StandsAt, b: StandsAt, station: PlanPoint, work: readonly Plan
  *
  * @param bounded whether each place is checked by the others at all
  */
-export function spreadOf(result: ResectionResult, standing: readonly Explanation[], work: readonly PlanPoint[], bounded: boolean): Spread | null {
+export function spreadOf(
+  result: ResectionResult,
+  standing: readonly Explanation[],
+  work: readonly PlanPoint[],
+  bounded: boolean,
+): Spread | null {
   const shown: StandsAt = { e: result.e, n: result.n, orientation: result.orientation, radius95: result.ellipse95.a };
-  const others = standing.flatMap((explanation) => (explanation.stands ? [{ explanation, stands: explanation.stands }] : []));
+  const others = standing.flatMap((explanation) =>
+    explanation.stands ? [{ explanation, stands: explanation.stands }] : [],
+  );
   if (bounded && others.length < 2 && standing[0]?.code === 'NONE') return null;
   const answers = [shown, ...others.map(({ stands }) => stands)];
   let most = 0;
-  for (const [i, a] of answers.entries()) for (const b of answers.slice(i + 1)) most = Math.max(most, apart(a, b, result, work));
+  for (const [i, a] of answers.entries())
+    for (const b of answers.slice(i + 1)) most = Math.max(most, apart(a, b, result, work));
   const radius = answers.reduce((largest, each) => Math.max(largest, each.radius95), 0);
   const under = others.map(({ explanation, stands }) => ({ explanation, off: apart(shown, stands, result, work) }));
   return { goodTo: bounded ? most + radius : null, under: under.sort((a, b) => b.off - a.off) };

@@ -1,7 +1,16 @@
 /** Stations other than the free one, from perfect readings of a forward model of the tests' own. */
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { exactStation, listed, observe, perfectReading, PRECISION, REDUCTION, SETUP, type TrueStation } from '../../test/perfect.ts';
+import {
+  exactStation,
+  listed,
+  observe,
+  perfectReading,
+  PRECISION,
+  REDUCTION,
+  SETUP,
+  type TrueStation,
+} from '../../test/perfect.ts';
 import { wrapHalfTurn } from '../quantity/angle.ts';
 import { heightStation } from './heightStation.ts';
 import { knownStation, type KnownStationInput } from './knownStation.ts';
@@ -58,7 +67,10 @@ describe('a station over a known mark', () => {
     };
     expect(knownStation(exact)).toMatchObject({ ok: false, error: { code: 'UNDETERMINED', reason: 'unweighted' } });
     expect(heightStation(exact)).toMatchObject({ ok: false, error: { code: 'UNDETERMINED', reason: 'unweighted' } });
-    expect(resection({ ...exact, freeScale: false })).toMatchObject({ ok: false, error: { code: 'UNDETERMINED', reason: 'unweighted' } });
+    expect(resection({ ...exact, freeScale: false })).toMatchObject({
+      ok: false,
+      error: { code: 'UNDETERMINED', reason: 'unweighted' },
+    });
   });
 
   it('is oriented better by three backsights than by one', () => {
@@ -73,15 +85,23 @@ describe('a station over a known mark', () => {
   it('shows a backsight that was moved, with its size at the target', () => {
     const place = { e: 4150, n: 8090, z: 5, orientation: 1 };
     const input = known(place);
-    const moved = { ...input, points: input.points.map((point) => (point.name === 'B' ? { ...point, e: point.e! + 0.05 } : point)) };
-    const largest = [...solved(moved).observations].sort((a, b) => Math.abs(b.direction!.residualAtTarget) - Math.abs(a.direction!.residualAtTarget))[0]!;
+    const moved = {
+      ...input,
+      points: input.points.map((point) => (point.name === 'B' ? { ...point, e: point.e! + 0.05 } : point)),
+    };
+    const largest = [...solved(moved).observations].sort(
+      (a, b) => Math.abs(b.direction!.residualAtTarget) - Math.abs(a.direction!.residualAtTarget),
+    )[0]!;
     expect(largest.reduced.point).toBe('B');
     expect(solved(moved).fit.globalTest!.verdict).toBe('aboveUpper');
   });
 
   it('has the height in the ratio of a mark, too', () => {
     const input = known({ e: 4150, n: 8090, z: 5, orientation: 1 });
-    const raised = { ...input, points: input.points.map((point) => (point.name === 'B' ? { ...point, z: point.z! - 0.305 } : point)) };
+    const raised = {
+      ...input,
+      points: input.points.map((point) => (point.name === 'B' ? { ...point, z: point.z! - 0.305 } : point)),
+    };
     const over = stationOverMark(raised);
     if (!over.ok) throw new Error(over.error.code);
     const { result } = over.value;
@@ -91,16 +111,27 @@ describe('a station over a known mark', () => {
   });
 
   it.each([
-    ['a backsight that is not listed', (input: KnownStationInput) => ({ ...input, points: input.points.slice(1) }), 'MISSING_COORDINATES'],
+    [
+      'a backsight that is not listed',
+      (input: KnownStationInput) => ({ ...input, points: input.points.slice(1) }),
+      'MISSING_COORDINATES',
+    ],
     [
       'a backsight at the station itself',
       (input: KnownStationInput) => ({ ...input, points: input.points.map((p) => ({ ...p, e: 4150, n: 8090 })) }),
       'COINCIDENT_POINTS',
     ],
-    ['a name that stands twice', (input: KnownStationInput) => ({ ...input, points: [...input.points, input.points[0]!] }), 'DUPLICATE_NAME'],
+    [
+      'a name that stands twice',
+      (input: KnownStationInput) => ({ ...input, points: [...input.points, input.points[0]!] }),
+      'DUPLICATE_NAME',
+    ],
     ['no backsight', (input: KnownStationInput) => ({ ...input, observations: [] }), 'TOO_FEW_OBSERVATIONS'],
   ])('is refused with %s', (_what, change, code) => {
-    expect(knownStation(change(known({ e: 4150, n: 8090, z: 5, orientation: 1 })))).toMatchObject({ ok: false, error: { code } });
+    expect(knownStation(change(known({ e: 4150, n: 8090, z: 5, orientation: 1 })))).toMatchObject({
+      ok: false,
+      error: { code },
+    });
   });
 });
 
@@ -110,7 +141,12 @@ describe('a height from benchmarks', () => {
     instrument: PRECISION,
     setup: SETUP,
     reduction: REDUCTION,
-    points: MARKS.map(([name, place]) => ({ ...listed(name, place), e: null, n: null, z: place.z + (name === 'C' ? shift : 0) })),
+    points: MARKS.map(([name, place]) => ({
+      ...listed(name, place),
+      e: null,
+      n: null,
+      z: place.z + (name === 'C' ? shift : 0),
+    })),
     observations: MARKS.map(([name, place]) => observe(station, name, place)),
   });
 
@@ -125,7 +161,9 @@ describe('a height from benchmarks', () => {
   it('names the benchmark that sank', () => {
     const result = heightStation(input(0.03));
     if (!result.ok) throw new Error(result.error.code);
-    const worst = [...result.value.points].sort((a, b) => Math.abs(b.leaveOneOutHeight!.w) - Math.abs(a.leaveOneOutHeight!.w))[0]!;
+    const worst = [...result.value.points].sort(
+      (a, b) => Math.abs(b.leaveOneOutHeight!.w) - Math.abs(a.leaveOneOutHeight!.w),
+    )[0]!;
     expect(worst.name).toBe('C');
     expect(worst.leaveOneOutHeight).toMatchObject({ exceeds: true });
     expect(worst.leaveOneOutHeight!.dZ).toBeCloseTo(-0.03, 4);
@@ -133,7 +171,9 @@ describe('a height from benchmarks', () => {
 
   it('needs a sight with a distance to a mark with a height', () => {
     const bare = input();
-    expect(heightStation({ ...bare, observations: bare.observations.map((each) => ({ ...each, slope: null })) })).toMatchObject({
+    expect(
+      heightStation({ ...bare, observations: bare.observations.map((each) => ({ ...each, slope: null })) }),
+    ).toMatchObject({
       ok: false,
       error: { code: 'TOO_FEW_OBSERVATIONS' },
     });
@@ -187,9 +227,21 @@ describe('carrying a station forward', () => {
   });
 
   it.each([
-    ['a foresight without a distance', (from: TraverseInput) => ({ ...from, foresight: { ...from.foresight, slope: null } }), 'INVALID_NUMBER'],
-    ['a backsight that is not listed', (from: TraverseInput) => ({ ...from, backsight: { ...from.backsight, point: 'Z' } }), 'MISSING_COORDINATES'],
-    ['a zenith straight up', (from: TraverseInput) => ({ ...from, foresight: { ...from.foresight, zenith: 0 } }), 'INVALID_ZENITH'],
+    [
+      'a foresight without a distance',
+      (from: TraverseInput) => ({ ...from, foresight: { ...from.foresight, slope: null } }),
+      'INVALID_NUMBER',
+    ],
+    [
+      'a backsight that is not listed',
+      (from: TraverseInput) => ({ ...from, backsight: { ...from.backsight, point: 'Z' } }),
+      'MISSING_COORDINATES',
+    ],
+    [
+      'a zenith straight up',
+      (from: TraverseInput) => ({ ...from, foresight: { ...from.foresight, zenith: 0 } }),
+      'INVALID_ZENITH',
+    ],
   ])('is refused with %s', (_what, change, code) => {
     expect(traverse(change(input()))).toMatchObject({ ok: false, error: { code } });
   });

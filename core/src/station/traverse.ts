@@ -9,7 +9,13 @@ import type { ControlPoint, InstrumentPrecision, Reading, Reduction, Setup } fro
 import { reduceReading } from '../sight/reduce.ts';
 import { measurePoint, planPrecisionOf, type MeasuredPoint, type PlanCovariance } from './measuredPoint.ts';
 import type { PlanPrecision, Station, StationCovariance, StationError } from './model.ts';
-import { COINCIDENT_POINT_TOLERANCE_M, duplicateName, firstInvalidNumber, invalidNumberIn, invalidReading } from './validate.ts';
+import {
+  COINCIDENT_POINT_TOLERANCE_M,
+  duplicateName,
+  firstInvalidNumber,
+  invalidNumberIn,
+  invalidReading,
+} from './validate.ts';
 
 export interface TraverseInput {
   readonly instrument: InstrumentPrecision;
@@ -62,10 +68,16 @@ function validate(input: TraverseInput): StationError | null {
 
 function backsightedPlace(input: TraverseInput): Result<Backsighted, StationError> {
   const { station, backsight } = input;
-  if (backsight.point === station.name) return ok({ e: station.e, n: station.n, z: station.z, varPlan: 0, isOldStation: true });
+  if (backsight.point === station.name)
+    return ok({ e: station.e, n: station.n, z: station.z, varPlan: 0, isOldStation: true });
   const point = input.points.find((each) => each.name === backsight.point);
   if (!point || point.e === null || point.n === null) {
-    return fail({ code: 'MISSING_COORDINATES', path: ['nextSetup', 'backsight', 'point'], name: backsight.point, listed: point !== undefined });
+    return fail({
+      code: 'MISSING_COORDINATES',
+      path: ['nextSetup', 'backsight', 'point'],
+      name: backsight.point,
+      listed: point !== undefined,
+    });
   }
   return ok({ e: point.e, n: point.n, z: point.z, varPlan: (point.sdPlan ?? 0) ** 2, isOldStation: false });
 }
@@ -82,7 +94,11 @@ export function traverse(input: TraverseInput): Result<TraverseResult, StationEr
   const dN = place.n - measured.n;
   const squared = dE * dE + dN * dN;
   if (squared <= COINCIDENT_POINT_TOLERANCE_M ** 2) {
-    return fail({ code: 'COINCIDENT_POINTS', path: ['nextSetup', 'backsight', 'point'], names: [input.foresight.point, input.backsight.point] });
+    return fail({
+      code: 'COINCIDENT_POINTS',
+      path: ['nextSetup', 'backsight', 'point'],
+      names: [input.foresight.point, input.backsight.point],
+    });
   }
   const back = reduceReading(input.backsight, input.instrument, input.reduction);
   const covariance = nextCovariance(input, measured, place, { gE: -dN / squared, gN: dE / squared }, back);
@@ -102,7 +118,11 @@ export function traverse(input: TraverseInput): Result<TraverseResult, StationEr
       dZ:
         back.heightDifference === null || measured.z === null || place.z === null
           ? null
-          : measured.z + input.nextSetup.instrumentHeight + back.heightDifference - input.backsight.targetHeight - place.z,
+          : measured.z +
+            input.nextSetup.instrumentHeight +
+            back.heightDifference -
+            input.backsight.targetHeight -
+            place.z,
     },
   });
 }
@@ -140,7 +160,8 @@ function nextCovariance(
   const varBack = gE * gE * old.bee + 2 * gE * gN * old.ben + gN * gN * old.bnn;
   const varP = gE * gE * ee + 2 * gE * gN * en + gN * gN * nn;
   const cross = gE * (old.ee * gE + old.en * gN) + gN * (old.ne * gE + old.nn * gN);
-  const varOrientation = varP - 2 * cross + varBack + (gE * gE + gN * gN) * back.targetCentringSd ** 2 + back.varDirection;
+  const varOrientation =
+    varP - 2 * cross + varBack + (gE * gE + gN * gN) * back.targetCentringSd ** 2 + back.varDirection;
   return [
     [ee, en, covE],
     [en, nn, covN],

@@ -1,6 +1,13 @@
 import { planDistance } from '../plane/point.ts';
 import type { Metres } from '../quantity/unit.ts';
-import type { ControlPoint, InstrumentPrecision, Observation, Reading, Reduction, Setup } from '../sight/observation.ts';
+import type {
+  ControlPoint,
+  InstrumentPrecision,
+  Observation,
+  Reading,
+  Reduction,
+  Setup,
+} from '../sight/observation.ts';
 import type { Station, StationError } from './model.ts';
 
 /** Marks nearer than this in plan are one place for an adjustment: nothing can be oriented on them. */
@@ -26,7 +33,11 @@ export function firstInvalidNumber(record: object, path: Path, nullable: readonl
 }
 
 /** The first bad number of a list of records; their places in the list lead to them. */
-function firstInvalidInList(records: readonly object[], name: string, nullable: readonly string[]): StationError | null {
+function firstInvalidInList(
+  records: readonly object[],
+  name: string,
+  nullable: readonly string[],
+): StationError | null {
   for (let i = 0; i < records.length; i++) {
     const field = firstInvalidField(records[i]!, nullable);
     if (field !== null) return { code: 'INVALID_NUMBER', path: [name, i, field] };
@@ -64,10 +75,15 @@ export function duplicateName(points: readonly ControlPoint[], reserved?: string
 }
 
 export const invalidSlope = (reading: Reading, path: Path): StationError | null =>
-  reading.slope !== null && reading.slope <= 0 ? { code: 'INVALID_SLOPE', path: [...path, 'slope'], slope: reading.slope } : null;
+  reading.slope !== null && reading.slope <= 0
+    ? { code: 'INVALID_SLOPE', path: [...path, 'slope'], slope: reading.slope }
+    : null;
 
 export function invalidZenith(reading: Reading, path: Path): StationError | null {
-  const inside = reading.face === 1 ? reading.zenith > 0 && reading.zenith < Math.PI : reading.zenith > Math.PI && reading.zenith < 2 * Math.PI;
+  const inside =
+    reading.face === 1
+      ? reading.zenith > 0 && reading.zenith < Math.PI
+      : reading.zenith > Math.PI && reading.zenith < 2 * Math.PI;
   if (inside && Math.abs(Math.sin(reading.zenith)) >= STEEPEST_SINE) return null;
   return { code: 'INVALID_ZENITH', path: [...path, 'zenith'], zenith: reading.zenith, face: reading.face };
 }
@@ -99,11 +115,20 @@ export function invalidObservation(observations: readonly Observation[]): Statio
 const NOWHERE: Path = [];
 
 /** Observed points that are not listed, or are used in plan without coordinates. */
-export function missingCoordinates(observations: readonly Observation[], byName: ReadonlyMap<string, ControlPoint>): StationError | null {
+export function missingCoordinates(
+  observations: readonly Observation[],
+  byName: ReadonlyMap<string, ControlPoint>,
+): StationError | null {
   for (let i = 0; i < observations.length; i++) {
     const observation = observations[i]!;
     const point = byName.get(observation.point);
-    if (!point) return { code: 'MISSING_COORDINATES', path: ['observations', i, 'point'], name: observation.point, listed: false };
+    if (!point)
+      return {
+        code: 'MISSING_COORDINATES',
+        path: ['observations', i, 'point'],
+        name: observation.point,
+        listed: false,
+      };
     if (observation.usePlan && (point.e === null || point.n === null)) {
       return { code: 'MISSING_COORDINATES', path: ['observations', i, 'point'], name: observation.point, listed: true };
     }
@@ -112,10 +137,13 @@ export function missingCoordinates(observations: readonly Observation[], byName:
 }
 
 /** Whether two or more marks used in plan all lie in one place. */
-export function coincidentPoints(used: readonly { readonly name: string; readonly e: Metres; readonly n: Metres }[]): StationError | null {
+export function coincidentPoints(
+  used: readonly { readonly name: string; readonly e: Metres; readonly n: Metres }[],
+): StationError | null {
   if (used.length < 2) return null;
   for (let i = 0; i < used.length; i++) {
-    for (let j = i + 1; j < used.length; j++) if (planDistance(used[i]!, used[j]!) > COINCIDENT_POINT_TOLERANCE_M) return null;
+    for (let j = i + 1; j < used.length; j++)
+      if (planDistance(used[i]!, used[j]!) > COINCIDENT_POINT_TOLERANCE_M) return null;
   }
   return { code: 'COINCIDENT_POINTS', path: ['observations'], names: used.map((point) => point.name) };
 }

@@ -10,7 +10,10 @@ const MARKS = {
   C: { e: 4236, n: 8033, z: 5.0 },
   D: { e: 4190, n: 8160, z: 5.2 },
 } as const;
-const input = (names: readonly (keyof typeof MARKS)[], moved: Partial<Record<keyof typeof MARKS, number>> = {}): ResectionInput => ({
+const input = (
+  names: readonly (keyof typeof MARKS)[],
+  moved: Partial<Record<keyof typeof MARKS, number>> = {},
+): ResectionInput => ({
   instrument: PRECISION,
   setup: SETUP,
   reduction: REDUCTION,
@@ -49,7 +52,11 @@ describe('a station without each of its marks', () => {
   });
 
   it('is nothing that checks itself when only two would be left', () => {
-    expect(solved(input(['A', 'B', 'C'])).marks.map((mark) => mark.checkability)).toEqual(['unchecked', 'unchecked', 'unchecked']);
+    expect(solved(input(['A', 'B', 'C'])).marks.map((mark) => mark.checkability)).toEqual([
+      'unchecked',
+      'unchecked',
+      'unchecked',
+    ]);
     expect(solved(input(['A', 'B'])).marks).toEqual([]);
   });
 });

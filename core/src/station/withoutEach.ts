@@ -33,9 +33,15 @@ export interface WithoutEach {
 }
 
 /** `result` is the resection of `input`. Marks without which there is no station are not listed. */
-export function withoutEach(input: ResectionInput, result: ResectionResult, asked: AskedOfStation = USUALLY_ASKED): WithoutEach {
+export function withoutEach(
+  input: ResectionInput,
+  result: ResectionResult,
+  asked: AskedOfStation = USUALLY_ASKED,
+): WithoutEach {
   const marks = marksUsedInPlan(result).flatMap((name): WithoutMark[] => {
-    const rest = input.observations.map((observation) => (observation.point === name ? { ...observation, usePlan: false, useHeight: false } : observation));
+    const rest = input.observations.map((observation) =>
+      observation.point === name ? { ...observation, usePlan: false, useHeight: false } : observation,
+    );
     const station = freeStation({ ...input, observations: rest });
     const without = station.ok ? resectionOf(station.value, { leaveOneOut: false }) : station;
     if (!station.ok || !without.ok || !station.value.solved.ok) return [];
@@ -56,6 +62,9 @@ export function withoutEach(input: ResectionInput, result: ResectionResult, aske
       },
     ];
   });
-  const perfect = resection({ ...input, points: input.points.map((point) => ({ ...point, sdPlan: 0, sdHeight: 0 })) }, { leaveOneOut: false });
+  const perfect = resection(
+    { ...input, points: input.points.map((point) => ({ ...point, sdPlan: 0, sdHeight: 0 })) },
+    { leaveOneOut: false },
+  );
   return { marks, perfectMarks: perfect.ok ? perfect.value.ellipse95.a : null };
 }

@@ -6,7 +6,8 @@ import { surfaceOf, type Triangles } from './surface.ts';
 function sheet(size: number): { places: number[]; faces: number[] } {
   const places: number[] = [];
   const faces: number[] = [];
-  for (let r = 0; r <= size; r++) for (let q = 0; q <= size; q++) places.push(q * 10, r * 10, Math.sin(q) + Math.cos(r));
+  for (let r = 0; r <= size; r++)
+    for (let q = 0; q <= size; q++) places.push(q * 10, r * 10, Math.sin(q) + Math.cos(r));
   for (let r = 0; r < size; r++)
     for (let q = 0; q < size; q++) {
       const a = r * (size + 1) + q;
@@ -34,7 +35,10 @@ describe('triangles that lie over one another', () => {
     const { places, faces } = sheet(4);
     const corners = places.length / 3;
     // From the middle of one square across into the next.
-    const found = of({ places: [...places, 12, 12, 5, 27, 14, 5, 14, 26, 5], faces: [...faces, corners, corners + 1, corners + 2] })!;
+    const found = of({
+      places: [...places, 12, 12, 5, 27, 14, 5, 14, 26, 5],
+      faces: [...faces, corners, corners + 1, corners + 2],
+    })!;
     expect(found.count).toBeGreaterThan(3);
     expect(found.first[1]).toBe(faces.length / 3);
     expect(found.at.e).toBeGreaterThan(5);
@@ -42,7 +46,11 @@ describe('triangles that lie over one another', () => {
   });
 
   it('are found where the same triangle comes twice, and where two only cross without a corner in one another', () => {
-    expect(of({ places: [0, 0, 1, 10, 0, 1, 0, 10, 1], faces: [0, 1, 2, 0, 1, 2] })).toEqual({ count: 2, first: [0, 1], at: { e: 10 / 3, n: 10 / 3 } });
+    expect(of({ places: [0, 0, 1, 10, 0, 1, 0, 10, 1], faces: [0, 1, 2, 0, 1, 2] })).toEqual({
+      count: 2,
+      first: [0, 1],
+      at: { e: 10 / 3, n: 10 / 3 },
+    });
     const star = [0, 0, 1, 10, 0, 1, 5, 9, 1, 0, 6, 2, 10, 6, 2, 5, -3, 2];
     expect(of({ places: star, faces: [0, 1, 2, 3, 4, 5] })).toMatchObject({ count: 2 });
   });
@@ -51,6 +59,8 @@ describe('triangles that lie over one another', () => {
     // A corner on the long side of its neighbour, 1 mm over it.
     const tee = [0, 0, 0, 20, 0, 0, 10, 10, 0, 10, 0.001, 0, 0, -10, 0, 20, -10, 0];
     expect(of({ places: tee, faces: [0, 1, 2, 0, 3, 4, 3, 1, 5] })).toBeNull();
-    expect(of({ places: tee.map((value, i) => (i === 10 ? 0.05 : value)), faces: [0, 1, 2, 0, 3, 4, 3, 1, 5] })).not.toBeNull();
+    expect(
+      of({ places: tee.map((value, i) => (i === 10 ? 0.05 : value)), faces: [0, 1, 2, 0, 3, 4, 3, 1, 5] }),
+    ).not.toBeNull();
   });
 });

@@ -32,7 +32,11 @@ export function crossingTriangles(surface: Surface): CrossingTriangles | null {
         const b = members[k]!;
         const west = Math.max(box[4 * a]!, box[4 * b]!);
         const south = Math.max(box[4 * a + 1]!, box[4 * b + 1]!);
-        if (Math.min(box[4 * a + 2]!, box[4 * b + 2]!) - west < ROUNDED || Math.min(box[4 * a + 3]!, box[4 * b + 3]!) - south < ROUNDED) continue;
+        if (
+          Math.min(box[4 * a + 2]!, box[4 * b + 2]!) - west < ROUNDED ||
+          Math.min(box[4 * a + 3]!, box[4 * b + 3]!) - south < ROUNDED
+        )
+          continue;
         // Two triangles meet in many cells: they are looked at in the one where what their boxes share begins.
         if (Math.floor((west - low.e) / size) + columns * Math.floor((south - low.n) / size) !== cell) continue;
         if (separated(places, faces, a, b) || separated(places, faces, b, a)) continue;

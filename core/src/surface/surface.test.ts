@@ -2,13 +2,20 @@ import { expect, test } from '@jest/globals';
 import { heightOn, rimOf, surfaceOf, type Surface, type Triangles } from './surface.ts';
 
 /** A square net of `size` × `size` cells of one metre, two triangles each, with heights by a rule. */
-function net(size: number, z: (e: number, n: number) => number, without: (q: number, r: number) => boolean = () => false): Triangles {
+function net(
+  size: number,
+  z: (e: number, n: number) => number,
+  without: (q: number, r: number) => boolean = () => false,
+): Triangles {
   const places: number[] = [];
-  for (let r = 0; r <= size; r++) for (let q = 0; q <= size; q++) places.push(1000 + q, 2000 + r, z(1000 + q, 2000 + r));
+  for (let r = 0; r <= size; r++)
+    for (let q = 0; q <= size; q++) places.push(1000 + q, 2000 + r, z(1000 + q, 2000 + r));
   const faces: number[] = [];
   const at = (q: number, r: number) => r * (size + 1) + q;
   for (let r = 0; r < size; r++)
-    for (let q = 0; q < size; q++) if (!without(q, r)) faces.push(at(q, r), at(q + 1, r), at(q + 1, r + 1), at(q, r), at(q + 1, r + 1), at(q, r + 1));
+    for (let q = 0; q < size; q++)
+      if (!without(q, r))
+        faces.push(at(q, r), at(q + 1, r), at(q + 1, r + 1), at(q, r), at(q + 1, r + 1), at(q, r + 1));
   return { places: Float64Array.from(places), faces: Uint32Array.from(faces) };
 }
 
@@ -27,7 +34,8 @@ test('a plane is a plane everywhere on it, on its edges and corners too, and now
     if (at.e > 1020 || at.n > 2020) continue;
     expect(heightOn(surface, at)).toBeCloseTo(plane(at.e, at.n), 9);
   }
-  for (const e of [1000, 1007, 1020]) for (const n of [2000, 2013, 2020]) expect(heightOn(surface, { e, n })).toBeCloseTo(plane(e, n), 9);
+  for (const e of [1000, 1007, 1020])
+    for (const n of [2000, 2013, 2020]) expect(heightOn(surface, { e, n })).toBeCloseTo(plane(e, n), 9);
   for (const at of [
     { e: 999.999, n: 2010 },
     { e: 1020.001, n: 2010 },
@@ -43,7 +51,9 @@ test('each triangle is found by its own height, as a search through all of them 
   const surface = made(triangles);
   const byHand = (e: number, n: number): number | null => {
     for (let f = 0; f < triangles.faces.length; f += 3) {
-      const [a, b, c] = [0, 1, 2].map((k) => [0, 1, 2].map((j) => triangles.places[triangles.faces[f + k]! * 3 + j]!)) as [number[], number[], number[]];
+      const [a, b, c] = [0, 1, 2].map((k) =>
+        [0, 1, 2].map((j) => triangles.places[triangles.faces[f + k]! * 3 + j]!),
+      ) as [number[], number[], number[]];
       const area = (b[0]! - a[0]!) * (c[1]! - a[1]!) - (c[0]! - a[0]!) * (b[1]! - a[1]!);
       const part = (p: number[], q: number[]) => ((q[0]! - p[0]!) * (n - p[1]!) - (e - p[0]!) * (q[1]! - p[1]!)) / area;
       const [wc, wa, wb] = [part(a, b), part(b, c), part(c, a)];
@@ -83,7 +93,13 @@ test('what is no surface is refused with the triangle or corner', () => {
     return surface.ok ? null : surface.error;
   };
   expect(refused({ places, faces: new Uint32Array() })).toEqual({ code: 'SURFACE_WITHOUT_TRIANGLES' });
-  expect(refused({ places, faces: Uint32Array.from([0, 1, 2, 0, 1, 7]) })).toEqual({ code: 'SURFACE_CORNER_MISSING', triangle: 1 });
-  expect(refused({ places: Float64Array.from([0, 0, NaN]), faces: Uint32Array.from([0, 0, 0]) })).toEqual({ code: 'SURFACE_CORNER_NOT_FINITE', corner: 0 });
+  expect(refused({ places, faces: Uint32Array.from([0, 1, 2, 0, 1, 7]) })).toEqual({
+    code: 'SURFACE_CORNER_MISSING',
+    triangle: 1,
+  });
+  expect(refused({ places: Float64Array.from([0, 0, NaN]), faces: Uint32Array.from([0, 0, 0]) })).toEqual({
+    code: 'SURFACE_CORNER_NOT_FINITE',
+    corner: 0,
+  });
   expect(refused({ places, faces: Uint32Array.from([0, 1, 1]) })).toEqual({ code: 'SURFACE_WITHOUT_TRIANGLES' });
 });

@@ -41,7 +41,10 @@ const MOST_CELLS = 4_000_000;
 /** Twice the plan area of a triangle, positive when its corners run counter-clockwise. */
 function doubleArea({ places, faces }: Triangles, face: number): number {
   const [a, b, c] = [faces[3 * face]! * 3, faces[3 * face + 1]! * 3, faces[3 * face + 2]! * 3];
-  return (places[b]! - places[a]!) * (places[c + 1]! - places[a + 1]!) - (places[c]! - places[a]!) * (places[b + 1]! - places[a + 1]!);
+  return (
+    (places[b]! - places[a]!) * (places[c + 1]! - places[a + 1]!) -
+    (places[c]! - places[a]!) * (places[b + 1]! - places[a + 1]!)
+  );
 }
 
 /** Makes a surface ready to be asked for heights. */
@@ -62,7 +65,11 @@ export function surfaceOf({ places, faces }: Triangles): Result<Surface, Surface
     if (n > n1) n1 = n;
   }
   const [width, height] = [Math.max(e1 - e0, 1e-6), Math.max(n1 - n0, 1e-6)];
-  const cell = Math.max(Math.sqrt((width * height) / count), Math.sqrt((width * height) / MOST_CELLS), Math.max(width, height) / MOST_CELLS);
+  const cell = Math.max(
+    Math.sqrt((width * height) / count),
+    Math.sqrt((width * height) / MOST_CELLS),
+    Math.max(width, height) / MOST_CELLS,
+  );
   const [columns, rows] = [Math.floor(width / cell) + 1, Math.floor(height / cell) + 1];
   const starts = new Uint32Array(columns * rows + 1);
   let upright = 0;
@@ -70,8 +77,14 @@ export function surfaceOf({ places, faces }: Triangles): Result<Surface, Surface
     const [a, b, c] = [faces[3 * face]! * 3, faces[3 * face + 1]! * 3, faces[3 * face + 2]! * 3];
     const column = (e: number) => Math.min(columns - 1, Math.max(0, Math.floor((e - e0) / cell)));
     const row = (n: number) => Math.min(rows - 1, Math.max(0, Math.floor((n - n0) / cell)));
-    const [left, right] = [column(Math.min(places[a]!, places[b]!, places[c]!)), column(Math.max(places[a]!, places[b]!, places[c]!))];
-    const [low, high] = [row(Math.min(places[a + 1]!, places[b + 1]!, places[c + 1]!)), row(Math.max(places[a + 1]!, places[b + 1]!, places[c + 1]!))];
+    const [left, right] = [
+      column(Math.min(places[a]!, places[b]!, places[c]!)),
+      column(Math.max(places[a]!, places[b]!, places[c]!)),
+    ];
+    const [low, high] = [
+      row(Math.min(places[a + 1]!, places[b + 1]!, places[c + 1]!)),
+      row(Math.max(places[a + 1]!, places[b + 1]!, places[c + 1]!)),
+    ];
     for (let r = low; r <= high; r++) for (let q = left; q <= right; q++) act(r * columns + q);
   };
   const isUpright = (face: number) => Math.abs(doubleArea({ places, faces }, face)) < 2 * NO_AREA;

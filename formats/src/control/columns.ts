@@ -5,7 +5,22 @@ export const COLUMN_ROLES = ['name', 'e', 'n', 'z', 'sdPlan', 'sdHeight', 'kind'
 export type ColumnRole = (typeof COLUMN_ROLES)[number];
 
 const NAMES: Readonly<Record<ColumnRole, readonly string[]>> = {
-  name: ['name', 'point', 'pointname', 'pointid', 'pt', 'ptid', 'id', 'mark', 'no', 'nr', 'number', 'label', 'station', 'control'],
+  name: [
+    'name',
+    'point',
+    'pointname',
+    'pointid',
+    'pt',
+    'ptid',
+    'id',
+    'mark',
+    'no',
+    'nr',
+    'number',
+    'label',
+    'station',
+    'control',
+  ],
   e: ['e', 'east', 'easting', 'eastings', 'x', 'ostwert', 'rechtswert'],
   n: ['n', 'north', 'northing', 'northings', 'y', 'nordwert', 'hochwert'],
   z: ['z', 'h', 'height', 'elev', 'elevation', 'el', 'rl', 'level', 'hoehe', 'höhe'],
@@ -32,7 +47,11 @@ export function readHeaderCell(text: string): HeaderCell {
   const lower = text.trim().toLowerCase();
   const bracketed = /^(.*?)\s*[([{]\s*(.*?)\s*[)\]}]\s*$/.exec(lower);
   const underscored = /^(.*?)[_ ](m|ft|usft|us_?ft|sft)$/.exec(lower);
-  const [label, unitText] = bracketed ? [bracketed[1]!, bracketed[2]!] : underscored ? [underscored[1]!, underscored[2]!.replace('_', '')] : [lower, ''];
+  const [label, unitText] = bracketed
+    ? [bracketed[1]!, bracketed[2]!]
+    : underscored
+      ? [underscored[1]!, underscored[2]!.replace('_', '')]
+      : [lower, ''];
   const plain = label.replace(/[^a-zäöü0-9]/g, '');
   const role = COLUMN_ROLES.find((each) => NAMES[each].includes(plain)) ?? null;
   const unit = UNIT_WORDS.find(([pattern]) => pattern.test(unitText))?.[1] ?? null;

@@ -12,9 +12,20 @@ export type ListRemark =
   | { readonly code: 'DUPLICATE_NAME'; readonly row: number; readonly name: string; readonly firstRow: number }
   /** The name is on the site already: the row becomes a new revision. */
   | { readonly code: 'NEW_REVISION'; readonly row: number; readonly name: string; readonly moved: Metres | null }
-  | { readonly code: 'PROBABLY_TWICE'; readonly row: number; readonly name: string; readonly other: string; readonly apart: Metres }
+  | {
+      readonly code: 'PROBABLY_TWICE';
+      readonly row: number;
+      readonly name: string;
+      readonly other: string;
+      readonly apart: Metres;
+    }
   | { readonly code: 'PROBABLY_SWAPPED'; readonly row: number; readonly name: string; readonly away: Metres }
-  | { readonly code: 'FEET_MIXED'; readonly factor: number; readonly names: readonly string[]; readonly misfit: Metres };
+  | {
+      readonly code: 'FEET_MIXED';
+      readonly factor: number;
+      readonly names: readonly string[];
+      readonly misfit: Metres;
+    };
 
 /** Nearer than this, two names are probably one mark listed twice. */
 export const TWIN_DISTANCE: Metres = 1;
@@ -25,7 +36,13 @@ const isPlaced = (row: ControlRow): row is Placed => row.e !== null && row.n !==
 
 export function compareControl(rows: readonly ControlRow[], listed: readonly ListedMark[]): ListRemark[] {
   const placed = rows.filter(isPlaced);
-  return [...duplicates(rows), ...revisions(rows, listed), ...twins(placed, listed), ...swapped(placed, listed), ...mixedFeet(placed, listed)];
+  return [
+    ...duplicates(rows),
+    ...revisions(rows, listed),
+    ...twins(placed, listed),
+    ...swapped(placed, listed),
+    ...mixedFeet(placed, listed),
+  ];
 }
 
 /** Names are compared as people read them: without case and blanks. */
@@ -49,7 +66,14 @@ function revisions(rows: readonly ControlRow[], listed: readonly ListedMark[]): 
     const mark = byName.get(sameName(row.name));
     if (!mark) return [];
     const comparable = isPlaced(row) && mark.e !== null && mark.n !== null;
-    return [{ code: 'NEW_REVISION', row: row.row, name: row.name, moved: comparable ? planDistance(row, mark as PlanPoint) : null }];
+    return [
+      {
+        code: 'NEW_REVISION',
+        row: row.row,
+        name: row.name,
+        moved: comparable ? planDistance(row, mark as PlanPoint) : null,
+      },
+    ];
   });
 }
 
@@ -59,7 +83,9 @@ function twins(placed: readonly Placed[], listed: readonly ListedMark[]): ListRe
   return placed.flatMap((row): ListRemark[] => {
     const other = earlier.twinOf(row);
     earlier.add(row);
-    return other ? [{ code: 'PROBABLY_TWICE', row: row.row, name: row.name, other: other.name, apart: planDistance(row, other) }] : [];
+    return other
+      ? [{ code: 'PROBABLY_TWICE', row: row.row, name: row.name, other: other.name, apart: planDistance(row, other) }]
+      : [];
   });
 }
 
@@ -86,7 +112,8 @@ class NearPlaces {
       const cells = this.#columns.get(column + de);
       if (!cells) continue;
       for (const dn of NearPlaces.#AROUND)
-        for (const [otherName, other] of cells.get(row + dn) ?? NONE) if (otherName !== name && planDistance(place, other) < TWIN_DISTANCE) return other;
+        for (const [otherName, other] of cells.get(row + dn) ?? NONE)
+          if (otherName !== name && planDistance(place, other) < TWIN_DISTANCE) return other;
     }
     return null;
   }
@@ -120,23 +147,31 @@ function swapped(placed: readonly Placed[], listed: readonly ListedMark[]): List
   return placed.flatMap((row): ListRemark[] => {
     const away = planDistance(row, centre);
     const turned = planDistance({ e: row.n, n: row.e }, centre);
-    return away > 5 * spread && turned < away / 5 ? [{ code: 'PROBABLY_SWAPPED', row: row.row, name: row.name, away }] : [];
+    return away > 5 * spread && turned < away / 5
+      ? [{ code: 'PROBABLY_SWAPPED', row: row.row, name: row.name, away }]
+      : [];
   });
 }
 
 /** Marks of the same name that agree only after the ratio of the two feet, 1.000002. */
 function mixedFeet(placed: readonly Placed[], listed: readonly ListedMark[]): ListRemark[] {
-  const byName = new Map(listed.filter((mark) => mark.e !== null && mark.n !== null).map((mark) => [sameName(mark.name), mark as ListedMark & PlanPoint]));
+  const byName = new Map(
+    listed
+      .filter((mark) => mark.e !== null && mark.n !== null)
+      .map((mark) => [sameName(mark.name), mark as ListedMark & PlanPoint]),
+  );
   const pairs = placed.flatMap((row) => {
     const mark = byName.get(sameName(row.name));
     return mark ? [{ row, mark }] : [];
   });
   if (pairs.length === 0) return [];
-  const misfit = (factor: number) => median(pairs.map(({ row, mark }) => planDistance({ e: row.e * factor, n: row.n * factor }, mark)));
+  const misfit = (factor: number) =>
+    median(pairs.map(({ row, mark }) => planDistance({ e: row.e * factor, n: row.n * factor }, mark)));
   const plain = misfit(1);
   for (const factor of [FOOT_RATIO, 1 / FOOT_RATIO]) {
     // Under 30 mm the two feet can't be told apart from ordinary differences between two surveys.
-    if (plain > 0.03 && misfit(factor) < plain / 4) return [{ code: 'FEET_MIXED', factor, names: pairs.map(({ row }) => row.name), misfit: plain }];
+    if (plain > 0.03 && misfit(factor) < plain / 4)
+      return [{ code: 'FEET_MIXED', factor, names: pairs.map(({ row }) => row.name), misfit: plain }];
   }
   return [];
 }

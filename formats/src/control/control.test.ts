@@ -1,6 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { csvText, compareControl, FOOT_RATIO, readControlCsv, readControlList, textOf, type ControlList } from '../index.ts';
+import {
+  csvText,
+  compareControl,
+  FOOT_RATIO,
+  readControlCsv,
+  readControlList,
+  textOf,
+  type ControlList,
+} from '../index.ts';
 
 const OPTIONS = { unit: 'metre', xIsNorth: false } as const;
 const read = (text: string, options: Parameters<typeof readControlCsv>[1] = OPTIONS): ControlList => {
@@ -18,13 +26,23 @@ describe('headers', () => {
     const separator = header.includes(';') ? ';' : header.includes('\t') ? '\t' : ',';
     const names = header.split(separator);
     const value = (name: string) =>
-      /^(pt id|name|mark)$/i.test(name) ? 'K1' : /^e/i.test(name) && !/elev/i.test(name) ? '10.5' : /^n/i.test(name) ? '20.25' : '3';
+      /^(pt id|name|mark)$/i.test(name)
+        ? 'K1'
+        : /^e/i.test(name) && !/elev/i.test(name)
+          ? '10.5'
+          : /^n/i.test(name)
+            ? '20.25'
+            : '3';
     const list = read(`${header}\n${names.map(value).join(separator)}\n`);
     expect(list.rows[0]).toMatchObject({ row: 2, name: 'K1', e: 10.5, n: 20.25, z: 3, issues: [] });
   });
 
   it('takes the unit from the header, either foot', () => {
-    expect(read('name,E (US ft),N (US ft)\nK1,3937,0\n')).toMatchObject({ unit: 'usSurveyFoot', unitFromFile: true, rows: [{ e: 1200 }] });
+    expect(read('name,E (US ft),N (US ft)\nK1,3937,0\n')).toMatchObject({
+      unit: 'usSurveyFoot',
+      unitFromFile: true,
+      rows: [{ e: 1200 }],
+    });
     expect(read('name,E [ft],N [ft]\nK1,1000,0\n').rows[0]!.e).toBeCloseTo(304.8, 12);
   });
 
@@ -62,7 +80,11 @@ describe('rows', () => {
   });
 
   it('read thousands, spaces, true minus signs and decimal commas', () => {
-    expect(read('name,E,N\nK1,"4,218.334",−7 906.121\n').rows[0]).toMatchObject({ e: 4218.334, n: -7906.121, issues: [] });
+    expect(read('name,E,N\nK1,"4,218.334",−7 906.121\n').rows[0]).toMatchObject({
+      e: 4218.334,
+      n: -7906.121,
+      issues: [],
+    });
     expect(read('name;E;N\nK1;4218,334;7906,121\n').rows[0]).toMatchObject({ e: 4218.334, n: 7906.121, issues: [] });
   });
 
@@ -78,14 +100,30 @@ describe('a list that is too much', () => {
   };
 
   it('is refused before it is taken apart: rows, empty ones too, and cells', () => {
-    expect(refused(`name,E,N\n${'P,1,2\n'.repeat(50_001)}`)).toEqual({ code: 'TOO_MANY_ROWS', rows: 50_001, most: 50_000 });
-    expect(refused(`name,E,N\n${'\n'.repeat(5_000_000)}P,1,2`)).toMatchObject({ code: 'TOO_MANY_ROWS', rows: 5_000_001 });
-    expect(refused(`name,E,N\nP,1,2\nQ,1,2${',3'.repeat(500)}\n`)).toEqual({ code: 'TOO_MANY_CELLS', row: 3, cells: 503, most: 200 });
+    expect(refused(`name,E,N\n${'P,1,2\n'.repeat(50_001)}`)).toEqual({
+      code: 'TOO_MANY_ROWS',
+      rows: 50_001,
+      most: 50_000,
+    });
+    expect(refused(`name,E,N\n${'\n'.repeat(5_000_000)}P,1,2`)).toMatchObject({
+      code: 'TOO_MANY_ROWS',
+      rows: 5_000_001,
+    });
+    expect(refused(`name,E,N\nP,1,2\nQ,1,2${',3'.repeat(500)}\n`)).toEqual({
+      code: 'TOO_MANY_CELLS',
+      row: 3,
+      cells: 503,
+      most: 200,
+    });
   });
 
   it('is refused as LandXML where the first point too many stands, whatever follows', () => {
     const points = Array.from({ length: 100_000 }, (_, i) => `<CgPoint name="P${i}">1 2</CgPoint>`).join('');
-    expect(refused(`<LandXML><CgPoints>${points}</ BROKEN`)).toEqual({ code: 'TOO_MANY_ROWS', rows: null, most: 50_000 });
+    expect(refused(`<LandXML><CgPoints>${points}</ BROKEN`)).toEqual({
+      code: 'TOO_MANY_ROWS',
+      rows: null,
+      most: 50_000,
+    });
   });
 });
 
@@ -95,14 +133,18 @@ describe('comparing a list', () => {
     { name: 'K2', e: 4118, n: 8021 },
     { name: 'K3', e: 4236, n: 8033 },
   ];
-  const codes = (text: string) => compareControl(read(text).rows, listed).map((remark) => `${remark.code}${'row' in remark ? ` ${remark.row}` : ''}`);
+  const codes = (text: string) =>
+    compareControl(read(text).rows, listed).map((remark) => `${remark.code}${'row' in remark ? ` ${remark.row}` : ''}`);
 
   it('points out names twice, however they are written', () => {
     expect(codes('name,E,N\nA 1,4000,8000\na1,4050,8000\n')).toEqual(['DUPLICATE_NAME 3']);
   });
 
   it('points out two marks closer than a metre, in the list and on the site', () => {
-    expect(codes('name,E,N\nX,4042.5,8038.2\nY,4100,8100\nZ,4100.4,8100\n')).toEqual(['PROBABLY_TWICE 2', 'PROBABLY_TWICE 4']);
+    expect(codes('name,E,N\nX,4042.5,8038.2\nY,4100,8100\nZ,4100.4,8100\n')).toEqual([
+      'PROBABLY_TWICE 2',
+      'PROBABLY_TWICE 4',
+    ]);
   });
 
   it('is no more work where every mark stands in one place, as a column of zeros does', () => {
@@ -115,8 +157,12 @@ describe('comparing a list', () => {
     const coordinate = fc.double({ min: -3, max: 3, noNaN: true });
     fc.assert(
       fc.property(fc.array(fc.tuple(coordinate, coordinate), { minLength: 2, maxLength: 20 }), (places) => {
-        const rows = read(`name,E,N\n${places.map(([e, n], i) => `P${i},${e.toFixed(6)},${n.toFixed(6)}\n`).join('')}`).rows;
-        const twins = rows.filter((row, i) => rows.slice(0, i).some((other) => Math.hypot(row.e! - other.e!, row.n! - other.n!) < 1));
+        const rows = read(
+          `name,E,N\n${places.map(([e, n], i) => `P${i},${e.toFixed(6)},${n.toFixed(6)}\n`).join('')}`,
+        ).rows;
+        const twins = rows.filter((row, i) =>
+          rows.slice(0, i).some((other) => Math.hypot(row.e! - other.e!, row.n! - other.n!) < 1),
+        );
         const found = compareControl(rows, []).filter(({ code }) => code === 'PROBABLY_TWICE');
         expect(found.map((remark) => 'row' in remark && remark.row)).toEqual(twins.map(({ row }) => row));
       }),
@@ -130,7 +176,9 @@ describe('comparing a list', () => {
   it('sees that the two feet are mixed, either way, and nothing in ordinary differences', () => {
     const state = listed.map((mark) => ({ ...mark, e: mark.e + 600_000, n: mark.n + 200_000 }));
     const list = (factor: number, shift = 0) =>
-      read(`name,E,N\n${state.map((mark) => `${mark.name},${mark.e * factor + shift},${mark.n * factor}`).join('\n')}\n`).rows;
+      read(
+        `name,E,N\n${state.map((mark) => `${mark.name},${mark.e * factor + shift},${mark.n * factor}`).join('\n')}\n`,
+      ).rows;
     for (const factor of [FOOT_RATIO, 1 / FOOT_RATIO]) {
       const mixed = compareControl(list(factor), state).find((remark) => remark.code === 'FEET_MIXED');
       expect(mixed).toBeDefined();

@@ -25,7 +25,11 @@ export type FileIssue =
   | { readonly code: 'XML'; readonly fault: LandXmlFault }
   | { readonly code: 'OTHER_XML'; readonly root: string }
   | { readonly code: 'UNKNOWN_UNIT'; readonly text: string }
-  | { readonly code: 'TOO_MANY_ROWS'; /** Null where nobody counted to the end. */ readonly rows: number | null; readonly most: number }
+  | {
+      readonly code: 'TOO_MANY_ROWS';
+      /** Null where nobody counted to the end. */ readonly rows: number | null;
+      readonly most: number;
+    }
   | { readonly code: 'TOO_MANY_CELLS'; readonly row: number; readonly cells: number; readonly most: number };
 
 export type RowIssue =
@@ -78,14 +82,18 @@ export function readControlCsv(text: string, options: ControlCsvOptions): Result
   if (written > MOST_LINES) return fail({ code: 'TOO_MANY_ROWS', rows: written - 1, most: MOST_CONTROL_ROWS });
   const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
   const wide = parsed.data.findIndex((cells) => cells.length > MOST_COLUMNS);
-  if (wide >= 0) return fail({ code: 'TOO_MANY_CELLS', row: wide + 1, cells: parsed.data[wide]!.length, most: MOST_COLUMNS });
-  const lines = parsed.data.map((cells, i) => ({ row: i + 1, cells })).filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));
+  if (wide >= 0)
+    return fail({ code: 'TOO_MANY_CELLS', row: wide + 1, cells: parsed.data[wide]!.length, most: MOST_COLUMNS });
+  const lines = parsed.data
+    .map((cells, i) => ({ row: i + 1, cells }))
+    .filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));
   const [header, ...body] = lines;
   if (!header) return fail({ code: 'NO_ROWS' });
   const columns = readHeader(header.cells, options);
   if (!columns.ok) return columns;
   if (body.length === 0) return fail({ code: 'NO_ROWS' });
-  if (body.length > MOST_CONTROL_ROWS) return fail({ code: 'TOO_MANY_ROWS', rows: body.length, most: MOST_CONTROL_ROWS });
+  if (body.length > MOST_CONTROL_ROWS)
+    return fail({ code: 'TOO_MANY_ROWS', rows: body.length, most: MOST_CONTROL_ROWS });
   const decimalComma = parsed.meta.delimiter === ';' || parsed.meta.delimiter === '\t';
   const { unit, at, unitFromFile } = columns.value;
   return ok({
@@ -109,8 +117,13 @@ function lineCount(text: string): number {
 
 type Columns = Partial<Record<ColumnRole, number>>;
 
-function readHeader(cells: readonly string[], options: ControlCsvOptions): Result<{ at: Columns; unit: LengthUnit; unitFromFile: boolean }, FileIssue> {
-  const numeric = cells.filter((cell) => cell.trim() !== '' && Number.isFinite(Number(cell.trim().replace(',', '.')))).length;
+function readHeader(
+  cells: readonly string[],
+  options: ControlCsvOptions,
+): Result<{ at: Columns; unit: LengthUnit; unitFromFile: boolean }, FileIssue> {
+  const numeric = cells.filter(
+    (cell) => cell.trim() !== '' && Number.isFinite(Number(cell.trim().replace(',', '.'))),
+  ).length;
   if (numeric >= 2) return fail({ code: 'NO_HEADER', firstRow: cells.join(', ').slice(0, 80) });
   const at: Columns = {};
   const units = new Set<LengthUnit>();
@@ -124,10 +137,12 @@ function readHeader(cells: readonly string[], options: ControlCsvOptions): Resul
     if (unit && (role === 'e' || role === 'n' || role === 'z')) units.add(unit);
   }
   if (units.size > 1) return fail({ code: 'MIXED_UNITS', units: [...units] });
-  if (at.name === undefined && Object.keys(at).length === 0) return fail({ code: 'NO_HEADER', firstRow: cells.join(', ').slice(0, 80) });
+  if (at.name === undefined && Object.keys(at).length === 0)
+    return fail({ code: 'NO_HEADER', firstRow: cells.join(', ').slice(0, 80) });
   if (at.name === undefined) return fail({ code: 'MISSING_COLUMN', role: 'name' });
   const hasPlan = at.e !== undefined && at.n !== undefined;
-  if (!hasPlan && (at.z === undefined || at.e !== undefined || at.n !== undefined)) return fail({ code: 'MISSING_COLUMN', role: 'coordinates' });
+  if (!hasPlan && (at.z === undefined || at.e !== undefined || at.n !== undefined))
+    return fail({ code: 'MISSING_COLUMN', role: 'coordinates' });
   const [fromFile] = units;
   return ok({ at, unit: fromFile ?? options.unit, unitFromFile: fromFile !== undefined });
 }
@@ -137,7 +152,14 @@ function swapXY(cell: string, role: ColumnRole, xIsNorth: boolean): ColumnRole {
   return role === 'e' ? 'n' : role === 'n' ? 'e' : role;
 }
 
-function readRow(row: number, cells: readonly string[], header: readonly string[], at: Columns, unit: LengthUnit, decimalComma: boolean): ControlRow {
+function readRow(
+  row: number,
+  cells: readonly string[],
+  header: readonly string[],
+  at: Columns,
+  unit: LengthUnit,
+  decimalComma: boolean,
+): ControlRow {
   const issues: RowIssue[] = [];
   const cell = (role: ColumnRole): string => (at[role] === undefined ? '' : (cells[at[role]] ?? '').trim());
   const columnName = (role: ColumnRole): string => header[at[role]!]!.trim();
@@ -162,7 +184,8 @@ function readRow(row: number, cells: readonly string[], header: readonly string[
     return value;
   };
   const last = Math.max(...Object.values(at));
-  if (cells.length <= last && cells.length < header.length) issues.push({ code: 'TOO_FEW_CELLS', cells: cells.length, columns: header.length });
+  if (cells.length <= last && cells.length < header.length)
+    issues.push({ code: 'TOO_FEW_CELLS', cells: cells.length, columns: header.length });
   const name = cell('name');
   if (name === '') issues.push({ code: 'NO_NAME' });
   if (name.length > LONGEST_NAME) issues.push({ code: 'NAME_TOO_LONG' });

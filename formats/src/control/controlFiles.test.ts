@@ -32,35 +32,59 @@ describe('control points of a LandXML file', () => {
 
   it('are read with any prefix of the namespace', () => {
     expect(
-      read('<l:LandXML xmlns:l="http://www.landxml.org/schema/LandXML-1.2"><l:CgPoints><l:CgPoint name="A">1 2 3</l:CgPoint></l:CgPoints></l:LandXML>').rows,
+      read(
+        '<l:LandXML xmlns:l="http://www.landxml.org/schema/LandXML-1.2"><l:CgPoints><l:CgPoint name="A">1 2 3</l:CgPoint></l:CgPoints></l:LandXML>',
+      ).rows,
     ).toHaveLength(1);
   });
 
   it('name the point that is wrong', () => {
-    const rows = read(land('<CgPoints><CgPoint name="A">1 x 3</CgPoint><CgPoint name="">1 2</CgPoint><CgPoint name="B">7</CgPoint></CgPoints>')).rows;
+    const rows = read(
+      land(
+        '<CgPoints><CgPoint name="A">1 x 3</CgPoint><CgPoint name="">1 2</CgPoint><CgPoint name="B">7</CgPoint></CgPoints>',
+      ),
+    ).rows;
     expect(rows.map((row) => row.issues[0]!.code)).toEqual(['NOT_A_NUMBER', 'NO_NAME', 'HALF_A_PLACE']);
   });
 
   it('are refused where the file is no LandXML, broken, or declares entities', () => {
     expect(codeOf('<gpx><wpt/></gpx>')).toBe('OTHER_XML');
     expect(codeOf(land('<CgPoints><CgPoint name="A">1 2'))).toBe('XML');
-    expect(codeOf('<!DOCTYPE LandXML [<!ENTITY x SYSTEM "file:///etc/passwd">]><LandXML><CgPoints><CgPoint name="A">&x;</CgPoint></CgPoints></LandXML>')).toBe(
-      'XML',
-    );
+    expect(
+      codeOf(
+        '<!DOCTYPE LandXML [<!ENTITY x SYSTEM "file:///etc/passwd">]><LandXML><CgPoints><CgPoint name="A">&x;</CgPoint></CgPoints></LandXML>',
+      ),
+    ).toBe('XML');
     expect(codeOf('<LandXML>'.repeat(200))).toBe('XML');
     expect(codeOf(land('<CgPoints/>'))).toBe('NO_ROWS');
-    expect(codeOf(land('<CgPoints><CgPoint name="A">1 2</CgPoint></CgPoints>', '<Units><Imperial linearUnit="chain"/></Units>'))).toBe('UNKNOWN_UNIT');
+    expect(
+      codeOf(
+        land('<CgPoints><CgPoint name="A">1 2</CgPoint></CgPoints>', '<Units><Imperial linearUnit="chain"/></Units>'),
+      ),
+    ).toBe('UNKNOWN_UNIT');
   });
 });
 
 describe('a control list written for others', () => {
   const coordinate = fc.double({ min: -1e6, max: 1e6, noNaN: true });
   const marks = fc.array(
-    fc.record({ name: fc.stringMatching(/^[A-Z][A-Za-z0-9 <&"]{0,10}[A-Z0-9]$/), e: coordinate, n: coordinate, z: fc.option(coordinate) }),
+    fc.record({
+      name: fc.stringMatching(/^[A-Z][A-Za-z0-9 <&"]{0,10}[A-Z0-9]$/),
+      e: coordinate,
+      n: coordinate,
+      z: fc.option(coordinate),
+    }),
     { minLength: 1, maxLength: 6 },
   );
   const written = (list: readonly Pick<WrittenMark, 'name' | 'e' | 'n' | 'z'>[]): WrittenMark[] =>
-    list.map((mark) => ({ ...mark, sdHMm: 2, sdZMm: mark.z === null ? null : 2, kind: 'pin', condition: 'secure', note: 'by the "gate" & kerb' }));
+    list.map((mark) => ({
+      ...mark,
+      sdHMm: 2,
+      sdZMm: mark.z === null ? null : 2,
+      kind: 'pin',
+      condition: 'secure',
+      note: 'by the "gate" & kerb',
+    }));
 
   it('reads back the same, as CSV and as LandXML, in every unit', () => {
     fc.assert(

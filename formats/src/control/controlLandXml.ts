@@ -35,7 +35,8 @@ function rowOf(point: NonNullable<Reading['point']>, row: number, unit: LengthUn
   if (wrong !== undefined) issues.push({ code: 'NOT_A_NUMBER', column: 'CgPoint', text: wrong });
   else if (parts.length === 0) issues.push({ code: 'NO_COORDINATES' });
   else if (parts.length === 1 || parts.length > 3) issues.push({ code: 'HALF_A_PLACE' });
-  const metres = (i: number) => (issues.length > 0 || numbers[i] === undefined ? null : lengthToMetres(numbers[i], unit));
+  const metres = (i: number) =>
+    issues.length > 0 || numbers[i] === undefined ? null : lengthToMetres(numbers[i], unit);
   return {
     row,
     name: point.name,
@@ -52,7 +53,10 @@ function rowOf(point: NonNullable<Reading['point']>, row: number, unit: LengthUn
 }
 
 /** Reads all points; `unit` holds where the file names none. */
-export function readControlLandXml(text: string, options: { readonly unit: LengthUnit }): Result<ControlList, FileIssue> {
+export function readControlLandXml(
+  text: string,
+  options: { readonly unit: LengthUnit },
+): Result<ControlList, FileIssue> {
   const state: Reading = { unit: null, unknownUnit: null, point: null, rows: [], root: null };
   const walk = new XmlWalk({
     open: ({ name, attributes }) => {
@@ -81,11 +85,18 @@ export function readControlLandXml(text: string, options: { readonly unit: Lengt
   for (let from = text.startsWith('\uFEFF') ? 1 : 0; from < text.length; from += PIECE) {
     if (!walk.write(text.slice(from, from + PIECE))) return fail({ code: 'XML', fault: walk.fault! });
     // Whatever follows, it is not taken: an hour of points is not read to say so.
-    if (state.rows.length > MOST_CONTROL_ROWS) return fail({ code: 'TOO_MANY_ROWS', rows: null, most: MOST_CONTROL_ROWS });
+    if (state.rows.length > MOST_CONTROL_ROWS)
+      return fail({ code: 'TOO_MANY_ROWS', rows: null, most: MOST_CONTROL_ROWS });
   }
   if (!walk.close()) return fail({ code: 'XML', fault: walk.fault! });
   if (state.root !== 'LandXML') return fail({ code: 'OTHER_XML', root: state.root ?? '' });
   if (state.unknownUnit !== null) return fail({ code: 'UNKNOWN_UNIT', text: state.unknownUnit });
   if (state.rows.length === 0) return fail({ code: 'NO_ROWS' });
-  return ok({ rows: state.rows, unit: state.unit ?? options.unit, unitFromFile: state.unit !== null, ignoredColumns: [], usesXY: false });
+  return ok({
+    rows: state.rows,
+    unit: state.unit ?? options.unit,
+    unitFromFile: state.unit !== null,
+    ignoredColumns: [],
+    usesXY: false,
+  });
 }

@@ -16,12 +16,23 @@ export interface WrittenMark {
   readonly note: string;
 }
 
-const figure = (value: Metres | null, unit: LengthUnit): string => (value === null ? '' : lengthFromMetres(value, unit).toFixed(EXPORT_DECIMALS));
+const figure = (value: Metres | null, unit: LengthUnit): string =>
+  value === null ? '' : lengthFromMetres(value, unit).toFixed(EXPORT_DECIMALS);
 
 export function controlCsv(marks: readonly WrittenMark[], unit: LengthUnit): string {
   const word = UNIT_WORD[unit];
   return csvText(
-    ['Point', `Easting (${word})`, `Northing (${word})`, `Height (${word})`, 'sd plan mm', 'sd height mm', 'Kind', 'Condition', 'Note'],
+    [
+      'Point',
+      `Easting (${word})`,
+      `Northing (${word})`,
+      `Height (${word})`,
+      'sd plan mm',
+      'sd height mm',
+      'Kind',
+      'Condition',
+      'Note',
+    ],
     marks.map((mark) => [
       mark.name,
       figure(mark.e, unit),
@@ -45,7 +56,9 @@ export function controlLandXml(
   const points = marks
     .filter((mark) => mark.e !== null && mark.n !== null)
     .map((mark) => {
-      const place = [mark.n, mark.e, ...(mark.z === null ? [] : [mark.z])].map((value) => figure(value, unit)).join(' ');
+      const place = [mark.n, mark.e, ...(mark.z === null ? [] : [mark.z])]
+        .map((value) => figure(value, unit))
+        .join(' ');
       return `    <CgPoint name="${xmlText(mark.name)}" desc="${xmlText(mark.note)}">${place}</CgPoint>`;
     });
   return [

@@ -8,7 +8,18 @@ const path = (layer: string, corners: readonly (readonly [number, number])[], cl
 });
 const drawing = (paths: readonly DrawnPath[], rest: Partial<RawDrawing> = {}): Drawing =>
   placeDrawing(
-    { unit: null, paths, points: [], circles: [], texts: [], surfaces: [], alignments: [], warnings: [], leftOut: [], ...rest },
+    {
+      unit: null,
+      paths,
+      points: [],
+      circles: [],
+      texts: [],
+      surfaces: [],
+      alignments: [],
+      warnings: [],
+      leftOut: [],
+      ...rest,
+    },
     { metresPerUnit: 1, similarity: null },
   );
 const near = (e: number, n: number) => ({ e: expect.closeTo(e, 9), n: expect.closeTo(n, 9) });
@@ -78,7 +89,12 @@ describe('a replaced drawing', () => {
         ),
       ]),
     );
-    expect(change).toMatchObject({ moved: [], gone: [{ layer: 'OLD', elements: 1 }], come: [{ layer: 'NEW', elements: 1 }], unchanged: 4 });
+    expect(change).toMatchObject({
+      moved: [],
+      gone: [{ layer: 'OLD', elements: 1 }],
+      come: [{ layer: 'NEW', elements: 1 }],
+      unchanged: 4,
+    });
   });
 
   it('pairs points by their names and circles by their size', () => {
@@ -87,7 +103,10 @@ describe('a replaced drawing', () => {
       { layer: 'P', at: { e: 1, n: 0 }, z: null, name: 'B2' },
     ];
     const circles = (n: number) => [{ layer: 'C', centre: { e: 5, n }, radius: 0.5 }];
-    const change = compareDrawings(drawing([], { points: points(0), circles: circles(0) }), drawing([], { points: points(0.8), circles: circles(0.1) }));
+    const change = compareDrawings(
+      drawing([], { points: points(0), circles: circles(0) }),
+      drawing([], { points: points(0.8), circles: circles(0.1) }),
+    );
     expect(change.placeOf({ e: 0, n: 0 })).toEqual(near(0.8, 0));
     expect(change.placeOf({ e: 1, n: 0 })).toEqual(near(1, 0));
     expect(change.placeOf({ e: 5, n: 0 })).toEqual(near(5, 0.1));

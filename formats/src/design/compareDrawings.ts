@@ -58,7 +58,8 @@ export function compareDrawings(before: Drawing, after: Drawing): DrawingChange 
     for (const each of left) gone.set(each.layer, (gone.get(each.layer) ?? 0) + 1);
     for (const each of right) come.set(each.layer, (come.get(each.layer) ?? 0) + 1);
   }
-  const counted = (counts: ReadonlyMap<string, number>) => [...counts].map(([layer, elements]) => ({ layer, elements }));
+  const counted = (counts: ReadonlyMap<string, number>) =>
+    [...counts].map(([layer, elements]) => ({ layer, elements }));
   return {
     moved: moved.sort((a, b) => b.by - a.by),
     gone: counted(gone),
@@ -90,16 +91,28 @@ function elementsOf({ paths, points, circles }: Drawing): Map<string, Element[]>
     else found.set(key, [element]);
   };
   for (const path of paths)
-    add({ layer: path.layer, kind: `path ${path.closed} ${path.corners.length}`, isRing: path.closed, corners: path.corners.map(({ e, n }) => ({ e, n })) });
-  for (const point of points) add({ layer: point.layer, kind: `point ${point.name ?? ''}`, isRing: false, corners: [point.at] });
-  for (const circle of circles) add({ layer: circle.layer, kind: `circle ${circle.radius.toFixed(3)}`, isRing: false, corners: [circle.centre] });
+    add({
+      layer: path.layer,
+      kind: `path ${path.closed} ${path.corners.length}`,
+      isRing: path.closed,
+      corners: path.corners.map(({ e, n }) => ({ e, n })),
+    });
+  for (const point of points)
+    add({ layer: point.layer, kind: `point ${point.name ?? ''}`, isRing: false, corners: [point.at] });
+  for (const circle of circles)
+    add({ layer: circle.layer, kind: `circle ${circle.radius.toFixed(3)}`, isRing: false, corners: [circle.centre] });
   return found;
 }
 
-const written = ({ corners }: Element): string => corners.map(({ e, n }) => `${e.toFixed(4)} ${n.toFixed(4)}`).join(' ');
+const written = ({ corners }: Element): string =>
+  corners.map(({ e, n }) => `${e.toFixed(4)} ${n.toFixed(4)}`).join(' ');
 
 /** Pairs what is the same to the tenth of a millimetre, and gives what is left of both. */
-function takeSame(old: readonly Element[], now: readonly Element[], keep: (layer: string, from: PlanPoint, to: PlanPoint) => void): [Element[], Element[]] {
+function takeSame(
+  old: readonly Element[],
+  now: readonly Element[],
+  keep: (layer: string, from: PlanPoint, to: PlanPoint) => void,
+): [Element[], Element[]] {
   const there = new Map<string, number>();
   for (const each of now) there.set(written(each), (there.get(written(each)) ?? 0) + 1);
   const left = old.filter((each) => {
@@ -121,7 +134,11 @@ function takeSame(old: readonly Element[], now: readonly Element[], keep: (layer
 }
 
 /** Pairs what is nearest to each other, closest pairs first; both lists keep what found no partner. */
-function pairNearest(old: Element[], now: Element[], keep: (layer: string, from: PlanPoint, to: PlanPoint) => void): void {
+function pairNearest(
+  old: Element[],
+  now: Element[],
+  keep: (layer: string, from: PlanPoint, to: PlanPoint) => void,
+): void {
   if (old.length === 0 || now.length === 0 || old.length > MOST_PAIRED || now.length > MOST_PAIRED) return;
   const pairs = old.flatMap((one) =>
     now.flatMap((other) => {
@@ -151,7 +168,9 @@ function bestShift(
   for (const turned of [false, true]) {
     const corners = turned ? [...other].reverse() : other;
     for (let shift = 0; shift < shifts; shift++) {
-      const mean = one.reduce((sum, corner, i) => sum + planDistance(corner, corners[(i + shift) % corners.length]!), 0) / one.length;
+      const mean =
+        one.reduce((sum, corner, i) => sum + planDistance(corner, corners[(i + shift) % corners.length]!), 0) /
+        one.length;
       if (mean < best.mean) best = { mean, shift, turned };
     }
   }

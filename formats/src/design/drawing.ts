@@ -118,7 +118,8 @@ export const DRAWING_UNITS: readonly DrawingUnit[] = [
   { name: 'US survey feet', metres: METRES_PER_UNIT.usSurveyFoot },
   { name: 'inches', metres: METRES_PER_UNIT.foot / 12 },
 ];
-export const unitOfLength = (unit: LengthUnit): DrawingUnit => DRAWING_UNITS.find(({ metres }) => metres === METRES_PER_UNIT[unit])!;
+export const unitOfLength = (unit: LengthUnit): DrawingUnit =>
+  DRAWING_UNITS.find(({ metres }) => metres === METRES_PER_UNIT[unit])!;
 
 /** Farther from the origin than a site grid reaches; such elements are left out and counted. */
 const FARTHEST: Metres = 1e8;
@@ -140,14 +141,20 @@ export function placeDrawing(raw: RawDrawing, { metresPerUnit, similarity }: Pla
   const height = (z: number | null) => (z === null ? null : z * metresPerUnit);
   const isNear = (point: PlanPoint) => Math.abs(point.e) <= FARTHEST && Math.abs(point.n) <= FARTHEST;
   const far = new Map<string, number>();
-  const near = <T extends { readonly layer: string }>(list: readonly T[], placesOf: (each: T) => readonly PlanPoint[]): T[] =>
+  const near = <T extends { readonly layer: string }>(
+    list: readonly T[],
+    placesOf: (each: T) => readonly PlanPoint[],
+  ): T[] =>
     list.filter((each) => {
       if (placesOf(each).every(isNear)) return true;
       far.set(each.layer, (far.get(each.layer) ?? 0) + 1);
       return false;
     });
   const paths = near(
-    raw.paths.map((path) => ({ ...path, corners: path.corners.map((corner) => ({ ...at(corner), z: height(corner.z), bulge: corner.bulge })) })),
+    raw.paths.map((path) => ({
+      ...path,
+      corners: path.corners.map((corner) => ({ ...at(corner), z: height(corner.z), bulge: corner.bulge })),
+    })),
     ({ corners }) => corners,
   );
   const points = near(
@@ -188,7 +195,8 @@ export function placeDrawing(raw: RawDrawing, { metresPerUnit, similarity }: Pla
     if (corners.some(({ bulge }) => bulge !== 0)) continue;
     const closesItself = corners.length > 3 && planDistance(corners[0]!, corners.at(-1)!) < CLOSES;
     const ring = (closesItself ? corners.slice(0, -1) : corners).map(({ e, n }) => ({ e, n }));
-    if ((closed || closesItself) && ring.length >= 3) outlines.push({ layer, corners: ring, area: Math.abs(signedArea(ring)) });
+    if ((closed || closesItself) && ring.length >= 3)
+      outlines.push({ layer, corners: ring, area: Math.abs(signedArea(ring)) });
     else ring.slice(1).forEach((to, i) => lines.push({ layer, from: ring[i]!, to }));
   }
   outlines.push(...joinedLines(lines));
@@ -208,11 +216,16 @@ export function placeDrawing(raw: RawDrawing, { metresPerUnit, similarity }: Pla
   };
 }
 
-function layersOf(lists: readonly (readonly { readonly layer: string }[])[], surfaces: readonly DrawnSurface[]): DrawnLayer[] {
+function layersOf(
+  lists: readonly (readonly { readonly layer: string }[])[],
+  surfaces: readonly DrawnSurface[],
+): DrawnLayer[] {
   const counts = new Map<string, number>();
   for (const { layer, triangles } of surfaces) counts.set(layer, triangles.faces.length / 3);
   for (const list of lists) for (const { layer } of list) counts.set(layer, (counts.get(layer) ?? 0) + 1);
-  return [...counts].map(([name, elements]) => ({ name, elements })).sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
+  return [...counts]
+    .map(([name, elements]) => ({ name, elements }))
+    .sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
 }
 
 /**

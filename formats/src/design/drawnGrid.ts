@@ -38,7 +38,8 @@ export interface DrawnGrid {
 }
 
 export type GridError =
-  { readonly code: 'GRID_TOO_FEW_LINES'; readonly lines: number } | { readonly code: 'GRID_MANY_DIRECTIONS'; readonly directions: number };
+  | { readonly code: 'GRID_TOO_FEW_LINES'; readonly lines: number }
+  | { readonly code: 'GRID_MANY_DIRECTIONS'; readonly directions: number };
 
 /** Lines that differ less than this in direction are of one family. */
 const SAME_DIRECTION: Radians = 0.5 * (Math.PI / 180);
@@ -53,11 +54,14 @@ const direction = (line: DrawnLine): Radians => {
   return angle >= Math.PI ? angle - Math.PI : angle;
 };
 
-const apart = (a: Radians, b: Radians): Radians => Math.min(Math.abs(wrapHalfTurn(a - b)), Math.abs(wrapHalfTurn(a - b + Math.PI)));
+const apart = (a: Radians, b: Radians): Radians =>
+  Math.min(Math.abs(wrapHalfTurn(a - b)), Math.abs(wrapHalfTurn(a - b + Math.PI)));
 
 const off = (line: DrawnLine, point: PlanPoint): Metres => {
   const length = planDistance(line.from, line.to);
-  return ((line.to.e - line.from.e) * (point.n - line.from.n) - (line.to.n - line.from.n) * (point.e - line.from.e)) / length;
+  return (
+    ((line.to.e - line.from.e) * (point.n - line.from.n) - (line.to.n - line.from.n) * (point.e - line.from.e)) / length
+  );
 };
 
 function families(lines: readonly DrawnLine[]): DrawnLine[][] {
@@ -104,7 +108,10 @@ export function gridFromLines(
     first: firstNames,
     second: secondNames,
     corners: [crossing(0, 0), crossing(lastI, 0), crossing(lastI, lastJ), crossing(0, lastJ)],
-    lineEnds: [...first.flatMap((_, i) => [crossing(i, 0), crossing(i, lastJ)]), ...second.flatMap((_, j) => [crossing(0, j), crossing(lastI, j)])],
+    lineEnds: [
+      ...first.flatMap((_, i) => [crossing(i, 0), crossing(i, lastJ)]),
+      ...second.flatMap((_, j) => [crossing(0, j), crossing(lastI, j)]),
+    ],
     crossings: first.flatMap((_, i) => second.map((__, j) => crossing(i, j))),
     ...definitionOf(counting(firstNames), counting(secondNames), crossing, unit),
   });
@@ -137,18 +144,30 @@ function definitionOf(
   const [alongLetters, alongNumbers] = [azimuth(corner, crossing(0, lastJ)), azimuth(corner, crossing(lastI, 0))];
   const square = Math.abs(Math.sin(alongNumbers - alongLetters));
   const rounded = (step: number): Pick<DrawnGrid, 'definition' | 'misfit'> => {
-    const to = (length: Metres) => lengthToMetres(Number((Math.round(lengthFromMetres(length, unit) / step) * step).toFixed(6)), unit);
-    const spacings = (count: number, at: (i: number) => PlanPoint) => Array.from({ length: count }, (_, i) => to(planDistance(at(i), at(i + 1)) * square));
+    const to = (length: Metres) =>
+      lengthToMetres(Number((Math.round(lengthFromMetres(length, unit) / step) * step).toFixed(6)), unit);
+    const spacings = (count: number, at: (i: number) => PlanPoint) =>
+      Array.from({ length: count }, (_, i) => to(planDistance(at(i), at(i + 1)) * square));
     const definition: ColumnGridDefinition = {
       origin: { e: corner.e, n: corner.n },
-      letters: { azimuth: alongLetters, labels: letters.map(({ name }) => name), spacings: spacings(lastI, (i) => crossing(i, 0)) },
-      numbers: { azimuth: alongNumbers, labels: numbers.map(({ name }) => name), spacings: spacings(lastJ, (j) => crossing(0, j)) },
+      letters: {
+        azimuth: alongLetters,
+        labels: letters.map(({ name }) => name),
+        spacings: spacings(lastI, (i) => crossing(i, 0)),
+      },
+      numbers: {
+        azimuth: alongNumbers,
+        labels: numbers.map(({ name }) => name),
+        spacings: spacings(lastJ, (j) => crossing(0, j)),
+      },
       spacingMeasured: 'perpendicular',
     };
     const built = columnGrid(definition);
     const misfits = built.ok
       ? built.value.letters.flatMap((letterLine, i) =>
-          built.value.numbers.map((numberLine, j) => planDistance(gridCrossing(letterLine, numberLine)!, crossing(i, j))),
+          built.value.numbers.map((numberLine, j) =>
+            planDistance(gridCrossing(letterLine, numberLine)!, crossing(i, j)),
+          ),
         )
       : [Infinity];
     return { definition, misfit: Math.max(...misfits) };
@@ -159,7 +178,8 @@ function definitionOf(
 
 /** Spreadsheet-like letters without I and O, which are taken for figures. */
 const LETTERS = 'ABCDEFGHJKLMNPQRSTUVWXYZ';
-const letter = (i: number): string => (i < LETTERS.length ? LETTERS[i]! : `${letter(Math.floor(i / LETTERS.length) - 1)}${LETTERS[i % LETTERS.length]!}`);
+const letter = (i: number): string =>
+  i < LETTERS.length ? LETTERS[i]! : `${letter(Math.floor(i / LETTERS.length) - 1)}${LETTERS[i % LETTERS.length]!}`;
 
 /** In order across the family. */
 const ordered = (lines: readonly DrawnLine[]): DrawnLine[] => {

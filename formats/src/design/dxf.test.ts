@@ -1,8 +1,18 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
-import { gridFromLines, namedCorners, placeDrawing, readDxf, readRawDrawing, readRawDxf, usualExtent, type Drawing } from '../index.ts';
+import {
+  gridFromLines,
+  namedCorners,
+  placeDrawing,
+  readDxf,
+  readRawDrawing,
+  readRawDxf,
+  usualExtent,
+  type Drawing,
+} from '../index.ts';
 
-const pairs = (...codes: (readonly [number, string | number])[]) => codes.map(([code, value]) => `${code}\n${value}`).join('\n');
+const pairs = (...codes: (readonly [number, string | number])[]) =>
+  codes.map(([code, value]) => `${code}\n${value}`).join('\n');
 const line = (layer: string, e1: number, n1: number, e2: number, n2: number) =>
   pairs([0, 'LINE'], [8, layer], [10, e1], [20, n1], [30, 0], [11, e2], [21, n2], [31, 0]);
 const drawing = (entities: readonly string[], unit?: number) =>
@@ -21,8 +31,26 @@ const read = (text: string, unit: Parameters<typeof readDxf>[1] = 'metre'): Draw
 
 describe('drawings', () => {
   it('give closed polylines, and lines that join up, as outlines', () => {
-    const square = pairs([0, 'LWPOLYLINE'], [8, 'SLAB'], [90, 4], [70, 1], [10, 0], [20, 0], [10, 10], [20, 0], [10, 10], [20, 8], [10, 0], [20, 8]);
-    const joined = [line('WALL', 20, 0, 26, 0), line('WALL', 26, 5, 26, 0), line('WALL', 26, 5, 20, 5), line('WALL', 20, 5, 20, 0)];
+    const square = pairs(
+      [0, 'LWPOLYLINE'],
+      [8, 'SLAB'],
+      [90, 4],
+      [70, 1],
+      [10, 0],
+      [20, 0],
+      [10, 10],
+      [20, 0],
+      [10, 10],
+      [20, 8],
+      [10, 0],
+      [20, 8],
+    );
+    const joined = [
+      line('WALL', 20, 0, 26, 0),
+      line('WALL', 26, 5, 26, 0),
+      line('WALL', 26, 5, 20, 5),
+      line('WALL', 20, 5, 20, 0),
+    ];
     const { outlines } = read(drawing([square, ...joined]));
     expect(outlines).toMatchObject([
       { layer: 'SLAB', area: 80 },
@@ -32,15 +60,31 @@ describe('drawings', () => {
   });
 
   it('take the unit from the header, and ask when there is none', () => {
-    expect(read(drawing([line('A', 0, 0, 1000, 0)], 4))).toMatchObject({ unitFromFile: 'millimetres', lines: [{ to: { e: 1 } }] });
+    expect(read(drawing([line('A', 0, 0, 1000, 0)], 4))).toMatchObject({
+      unitFromFile: 'millimetres',
+      lines: [{ to: { e: 1 } }],
+    });
     expect(read(drawing([line('A', 0, 0, 3937, 0)]), 'usSurveyFoot').lines[0]!.to.e).toBeCloseTo(1200, 9);
     expect(read(drawing([line('A', 0, 0, 1, 0)])).unitFromFile).toBeNull();
   });
 
   it('keep arcs: sides with a bulge, arcs and circles, drawn from above or below', () => {
-    const bulged = pairs([0, 'LWPOLYLINE'], [8, 'KERB'], [90, 3], [70, 1], [10, 0], [20, 0], [42, 0.5], [10, 10], [20, 0], [10, 10], [20, 8]);
+    const bulged = pairs(
+      [0, 'LWPOLYLINE'],
+      [8, 'KERB'],
+      [90, 3],
+      [70, 1],
+      [10, 0],
+      [20, 0],
+      [42, 0.5],
+      [10, 10],
+      [20, 0],
+      [10, 10],
+      [20, 8],
+    );
     const circle = pairs([0, 'CIRCLE'], [8, 'DETAIL'], [10, 3], [20, 4], [40, 2]);
-    const arc = (...more: (readonly [number, number])[]) => pairs([0, 'ARC'], [8, 'KERB'], [10, 10], [20, 20], [40, 5], ...more, [50, 0], [51, 90]);
+    const arc = (...more: (readonly [number, number])[]) =>
+      pairs([0, 'ARC'], [8, 'KERB'], [10, 10], [20, 20], [40, 5], ...more, [50, 0], [51, 90]);
     const found = read(drawing([bulged, circle, arc(), arc([210, 0], [220, 0], [230, -1])]));
     expect(found.outlines).toEqual([]);
     expect(found.circles).toEqual([{ layer: 'DETAIL', centre: { e: 3, n: 4 }, radius: 2 }]);
@@ -88,10 +132,27 @@ describe('drawings', () => {
 
   it('name and count what they left out, and lose nothing else by it', () => {
     const proxy = pairs([0, 'SOME_PROXY'], [8, 'MEP'], [10, 1], [20, 1]);
-    const face = pairs([0, '3DFACE'], [8, 'ROOF'], [10, 0], [20, 0], [30, 0], [11, 1], [21, 0], [31, 0], [12, 1], [22, 1], [32, 0], [13, 0], [23, 1], [33, 0]);
+    const face = pairs(
+      [0, '3DFACE'],
+      [8, 'ROOF'],
+      [10, 0],
+      [20, 0],
+      [30, 0],
+      [11, 1],
+      [21, 0],
+      [31, 0],
+      [12, 1],
+      [22, 1],
+      [32, 0],
+      [13, 0],
+      [23, 1],
+      [33, 0],
+    );
     const openPolyline = pairs([0, 'POLYLINE'], [8, 'OLD'], [66, 1], [0, 'VERTEX'], [8, 'OLD'], [10, 0], [20, 0]);
     const emptyPolyline = pairs([0, 'LWPOLYLINE'], [8, 'BAD'], [90, 0], [70, 0], [10, 1], [20, 1]);
-    const found = read(drawing([proxy, proxy, face, openPolyline, emptyPolyline, line('A', 3, 3, 3, 3), line('A', 0, 0, 1, 0)]));
+    const found = read(
+      drawing([proxy, proxy, face, openPolyline, emptyPolyline, line('A', 3, 3, 3, 3), line('A', 0, 0, 1, 0)]),
+    );
     expect(found.lines).toHaveLength(1);
     expect(Object.fromEntries(found.leftOut.map(({ what, layer, count }) => [what, `${count} on ${layer}`]))).toEqual({
       SOME_PROXY: '2 on MEP',
@@ -106,26 +167,52 @@ describe('drawings', () => {
     const broken = line('BAD', 0, 0, 5, 5).replace(/^10$/m, '-');
     const found = read(drawing([line('A', 0, 0, 1, 0), broken]));
     expect(found.lines).toHaveLength(1);
-    expect(found.leftOut).toEqual([{ what: expect.stringMatching(/^LINE with no group code on line \d+$/), layer: 'BAD', count: 1 }]);
+    expect(found.leftOut).toEqual([
+      { what: expect.stringMatching(/^LINE with no group code on line \d+$/), layer: 'BAD', count: 1 },
+    ]);
     // Groups that come in no order that a corner has.
-    const shuffled = pairs([0, 'LWPOLYLINE'], [8, 'BAD'], [90, 3], [70, 1], [20, 0], [42, 1], [10, 0], [23, 0], [10, 10], [80, 4]);
-    expect(read(drawing([line('A', 0, 0, 1, 0), shuffled])).leftOut).toEqual([{ what: 'LWPOLYLINE without a place', layer: 'BAD', count: 1 }]);
+    const shuffled = pairs(
+      [0, 'LWPOLYLINE'],
+      [8, 'BAD'],
+      [90, 3],
+      [70, 1],
+      [20, 0],
+      [42, 1],
+      [10, 0],
+      [23, 0],
+      [10, 10],
+      [80, 4],
+    );
+    expect(read(drawing([line('A', 0, 0, 1, 0), shuffled])).leftOut).toEqual([
+      { what: 'LWPOLYLINE without a place', layer: 'BAD', count: 1 },
+    ]);
   });
 
   it('leave out what lies farther away than a site can be, and show the rest', () => {
     const found = read(drawing([line('A', 0, 0, 10, 0), line('A', 0, 0, 0, 10), line('FAR', 1e9, 1e9, 1e9 + 1, 1e9)]));
     expect(found.lines).toHaveLength(2);
     expect(found.leftOut).toEqual([{ what: 'too far from the site', layer: 'FAR', count: 1 }]);
-    const stray = read(drawing([...Array.from({ length: 60 }, (_, i) => line('A', i, 0, i + 1, 5)), line('A', 9e6, 0, 9e6, 1)]));
+    const stray = read(
+      drawing([...Array.from({ length: 60 }, (_, i) => line('A', i, 0, i + 1, 5)), line('A', 9e6, 0, 9e6, 1)]),
+    );
     expect(usualExtent(stray)).toEqual([0, 0, expect.closeTo(60, 6), 5]);
   });
 
   it('come onto the site by unit, turn and shift', () => {
-    const raw = readRawDxf(drawing([line('A', 0, 0, 1000, 0), pairs([0, 'CIRCLE'], [8, 'A'], [10, 0], [20, 1000], [40, 500])], 4));
+    const raw = readRawDxf(
+      drawing([line('A', 0, 0, 1000, 0), pairs([0, 'CIRCLE'], [8, 'A'], [10, 0], [20, 1000], [40, 500])], 4),
+    );
     if (!raw.ok) throw new Error(raw.error.code);
-    const placed = placeDrawing(raw.value, { metresPerUnit: 0.001, similarity: { scale: 1, rotation: Math.PI / 2, shift: { e: 100, n: 200 } } });
+    const placed = placeDrawing(raw.value, {
+      metresPerUnit: 0.001,
+      similarity: { scale: 1, rotation: Math.PI / 2, shift: { e: 100, n: 200 } },
+    });
     // Turned clockwise by a quarter: what ran east runs south.
-    expect(placed.lines[0]).toEqual({ layer: 'A', from: { e: 100, n: 200 }, to: { e: expect.closeTo(100, 9), n: 199 } });
+    expect(placed.lines[0]).toEqual({
+      layer: 'A',
+      from: { e: 100, n: 200 },
+      to: { e: expect.closeTo(100, 9), n: 199 },
+    });
     expect(placed.circles[0]).toMatchObject({ centre: { e: 101, n: expect.closeTo(200, 9) }, radius: 0.5 });
   });
 
@@ -160,7 +247,10 @@ describe('files of any kind', () => {
 
   it('are told apart by what stands in them', () => {
     expect(whole(`999\nmade by hand\n${drawing([line('A', 0, 0, 1, 0)])}`).format).toBe('dxf');
-    expect(whole('name,e,n,z\nP1,10,20,3\n')).toMatchObject({ format: 'csv', points: [{ name: 'P1', at: { e: 10, n: 20 }, z: 3 }] });
+    expect(whole('name,e,n,z\nP1,10,20,3\n')).toMatchObject({
+      format: 'csv',
+      points: [{ name: 'P1', at: { e: 10, n: 20 }, z: 3 }],
+    });
     expect(fault(bytes('Some program Binary DXF\r\n\u001a\0AB'))).toEqual({ code: 'BINARY_DRAWING' });
     expect(fault(bytes('AC1032\0\0\0'))).toEqual({ code: 'PACKED_DRAWING' });
     expect(fault(new Uint8Array([1, 2, 0, 4]))).toMatchObject({ code: 'NOT_A_DRAWING' });
@@ -169,7 +259,11 @@ describe('files of any kind', () => {
   });
 
   it('in lists with a head that is none are refused at once, whatever stands in it', () => {
-    for (const head of ['['.repeat(200_000), `name,e,${'('.repeat(200_000)}`, `name,e,n\nP,${'1'.repeat(200_000)}m,2`]) {
+    for (const head of [
+      '['.repeat(200_000),
+      `name,e,${'('.repeat(200_000)}`,
+      `name,e,n\nP,${'1'.repeat(200_000)}m,2`,
+    ]) {
       const began = Date.now();
       expect(fault(bytes(`${head}\nA,1,2\n`))).toHaveProperty('code');
       expect(Date.now() - began).toBeLessThan(2000);
@@ -177,7 +271,11 @@ describe('files of any kind', () => {
   });
 
   it('in GeoJSON give points, lines and polygons with their names and layers', () => {
-    const feature = (type: string, coordinates: unknown, properties: object = {}) => ({ type: 'Feature', properties, geometry: { type, coordinates } });
+    const feature = (type: string, coordinates: unknown, properties: object = {}) => ({
+      type: 'Feature',
+      properties,
+      geometry: { type, coordinates },
+    });
     const found = whole(
       JSON.stringify({
         type: 'FeatureCollection',
@@ -217,11 +315,13 @@ describe('files of any kind', () => {
     ]);
     expect(found.leftOut).toEqual([{ what: 'Volume', layer: 'features', count: 1 }]);
     expect(fault(bytes('{"type":"FeatureCollection","features":['))).toMatchObject({ code: 'NOT_A_DRAWING' });
-    expect(fault(bytes(JSON.stringify({ type: 'FeatureCollection', features: [feature('Point', ['a', 2])] })))).toEqual({
-      code: 'BAD_ROW',
-      row: 1,
-      detail: 'has a point without two numbers',
-    });
+    expect(fault(bytes(JSON.stringify({ type: 'FeatureCollection', features: [feature('Point', ['a', 2])] })))).toEqual(
+      {
+        code: 'BAD_ROW',
+        row: 1,
+        detail: 'has a point without two numbers',
+      },
+    );
   });
 
   it('in LandXML give surfaces of triangles, without the faces that are holes', () => {
@@ -259,7 +359,12 @@ describe('files of any kind', () => {
         ]),
         [70, 5],
       );
-    const found = whole(drawing([face([0, 0, 1], [10, 0, 2], [10, 10, 3], [0, 10, 2]), face([10, 0, 2], [20, 0, 3], [10, 10, 3], [10, 10, 3])]));
+    const found = whole(
+      drawing([
+        face([0, 0, 1], [10, 0, 2], [10, 10, 3], [0, 10, 2]),
+        face([10, 0, 2], [20, 0, 3], [10, 10, 3], [10, 10, 3]),
+      ]),
+    );
     expect(found.surfaces).toHaveLength(1);
     expect(found.surfaces[0]!.layer).toBe('GRADE');
     expect([...found.surfaces[0]!.triangles.faces]).toEqual([0, 1, 2, 0, 2, 3, 1, 4, 2]);
@@ -281,7 +386,9 @@ describe('files of any kind', () => {
       { e: 20, n: 0, bulge: expect.closeTo(Math.tan(Math.PI / 8), 9) },
       { e: 30, n: 10 },
     ]);
-    expect(fault(bytes('<!DOCTYPE LandXML [<!ENTITY x SYSTEM "file:///etc/passwd">]><LandXML><CgPoints/></LandXML>'))).toMatchObject({
+    expect(
+      fault(bytes('<!DOCTYPE LandXML [<!ENTITY x SYSTEM "file:///etc/passwd">]><LandXML><CgPoints/></LandXML>')),
+    ).toMatchObject({
       code: 'LANDXML',
       fault: { code: 'XML_DOCTYPE' },
     });
@@ -294,7 +401,14 @@ describe('the demo drawing', () => {
 
   it('has the hall with its corners named, and its grid', () => {
     const outline = hall.outlines.find((each) => each.layer === 'WALL-OUTSIDE')!;
-    expect(namedCorners(outline.corners, hall.texts).map((corner) => corner.name)).toEqual(['A1', 'D1', 'D4', 'C4', 'C5', 'A5']);
+    expect(namedCorners(outline.corners, hall.texts).map((corner) => corner.name)).toEqual([
+      'A1',
+      'D1',
+      'D4',
+      'C4',
+      'C5',
+      'A5',
+    ]);
     const grid = gridFromLines('GRID', hall.lines, hall.texts);
     if (!grid.ok) throw new Error(grid.error.code);
     expect([...grid.value.first].sort()).toEqual(['A', 'B', 'C', 'D']);
@@ -315,7 +429,9 @@ describe('the demo drawing', () => {
     expect(misfit).toBeLessThan(0.001);
     // One line turned by half a degree at most still counts to the family; the misfit tells.
     const bent = hall.lines.map((line) =>
-      line.layer === 'GRID' && line === hall.lines.find((each) => each.layer === 'GRID') ? { ...line, to: { e: line.to.e + 0.05, n: line.to.n } } : line,
+      line.layer === 'GRID' && line === hall.lines.find((each) => each.layer === 'GRID')
+        ? { ...line, to: { e: line.to.e + 0.05, n: line.to.n } }
+        : line,
     );
     const uneven = gridFromLines('GRID', bent, hall.texts);
     if (!uneven.ok) throw new Error(uneven.error.code);
@@ -323,11 +439,17 @@ describe('the demo drawing', () => {
   });
 
   it('has no grid on a layer that is none', () => {
-    expect(gridFromLines('NAMES', hall.lines, hall.texts)).toMatchObject({ ok: false, error: { code: 'GRID_TOO_FEW_LINES' } });
+    expect(gridFromLines('NAMES', hall.lines, hall.texts)).toMatchObject({
+      ok: false,
+      error: { code: 'GRID_TOO_FEW_LINES' },
+    });
     const star = [0, 1, 2].flatMap((i) => [
       { layer: 'S', from: { e: 0, n: 0 }, to: { e: Math.sin(i), n: Math.cos(i) } },
       { layer: 'S', from: { e: 5, n: 0 }, to: { e: 5 + Math.sin(i), n: Math.cos(i) } },
     ]);
-    expect(gridFromLines('S', star, [])).toMatchObject({ ok: false, error: { code: 'GRID_MANY_DIRECTIONS', directions: 3 } });
+    expect(gridFromLines('S', star, [])).toMatchObject({
+      ok: false,
+      error: { code: 'GRID_MANY_DIRECTIONS', directions: 3 },
+    });
   });
 });

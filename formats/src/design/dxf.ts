@@ -35,7 +35,18 @@ const HEADER_UNITS: Readonly<Record<number, DrawingUnit>> = Object.fromEntries(
   ).map(([code, metres]) => [code, DRAWING_UNITS.find((unit) => unit.metres === metres)!]),
 );
 
-const TAKEN: ReadonlySet<string> = new Set(['LINE', 'LWPOLYLINE', 'POLYLINE', 'ARC', 'CIRCLE', 'POINT', 'INSERT', 'TEXT', 'MTEXT', '3DFACE']);
+const TAKEN: ReadonlySet<string> = new Set([
+  'LINE',
+  'LWPOLYLINE',
+  'POLYLINE',
+  'ARC',
+  'CIRCLE',
+  'POINT',
+  'INSERT',
+  'TEXT',
+  'MTEXT',
+  '3DFACE',
+]);
 /** Elements between two words of how far it is. */
 const AT_A_TIME = 2000;
 
@@ -57,15 +68,32 @@ export function readRawDxf(text: string, onProgress: Progress = () => undefined)
     taking.leave('3DFACE at height 0', layer, surface.triangles.faces.length / 3);
     return [];
   });
-  const leftOut = [...taking.left].map(([key, count]) => ({ what: key.split('\n')[0]!, layer: key.split('\n')[1]!, count }));
-  if (paths.length + points.length + circles.length + surfaces.length === 0) return fail({ code: 'EMPTY_DRAWING', leftOut });
-  return ok({ unit: HEADER_UNITS[insUnits] ?? null, paths, points, circles, texts, surfaces, alignments: [], warnings: [], leftOut });
+  const leftOut = [...taking.left].map(([key, count]) => ({
+    what: key.split('\n')[0]!,
+    layer: key.split('\n')[1]!,
+    count,
+  }));
+  if (paths.length + points.length + circles.length + surfaces.length === 0)
+    return fail({ code: 'EMPTY_DRAWING', leftOut });
+  return ok({
+    unit: HEADER_UNITS[insUnits] ?? null,
+    paths,
+    points,
+    circles,
+    texts,
+    surfaces,
+    alignments: [],
+    warnings: [],
+    leftOut,
+  });
 }
 
 /** A drawing in the site's coordinates; `unit` is used where its header names none. */
 export function readDxf(text: string, unit: LengthUnit): Result<Drawing, DrawingError> {
   const raw = readRawDxf(text);
-  return raw.ok ? ok(placeDrawing(raw.value, { metresPerUnit: (raw.value.unit ?? unitOfLength(unit)).metres, similarity: null })) : raw;
+  return raw.ok
+    ? ok(placeDrawing(raw.value, { metresPerUnit: (raw.value.unit ?? unitOfLength(unit)).metres, similarity: null }))
+    : raw;
 }
 
 const finite = (...values: readonly (number | undefined)[]): boolean => values.every((value) => Number.isFinite(value));
@@ -130,7 +158,11 @@ class Taking {
         const [from, to] = [record.place(10), record.place(11)];
         if (!finite(from.x, from.y, to.x, to.y)) return nowhere;
         if (from.x === to.x && from.y === to.y) return 'LINE without length';
-        this.paths.push({ layer, closed: false, corners: [from, to].map((at) => ({ e: at.x, n: at.y, z: heightOf(at), bulge: 0 })) });
+        this.paths.push({
+          layer,
+          closed: false,
+          corners: [from, to].map((at) => ({ e: at.x, n: at.y, z: heightOf(at), bulge: 0 })),
+        });
         return null;
       }
       case 'LWPOLYLINE':
@@ -146,14 +178,24 @@ class Taking {
         );
       }
       case 'ARC': {
-        const [centre, radius, start, end] = [record.place(), record.number(40), inRadians(record.number(50)), inRadians(record.number(51))];
+        const [centre, radius, start, end] = [
+          record.place(),
+          record.number(40),
+          inRadians(record.number(50)),
+          inRadians(record.number(51)),
+        ];
         if (!finite(centre.x, centre.y, radius, start, end) || radius <= 0) return nowhere;
         const delta = (((end - start) % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI) || 2 * Math.PI;
-        const at = (angle: number) => place({ x: centre.x + radius * Math.cos(angle), y: centre.y + radius * Math.sin(angle) });
+        const at = (angle: number) =>
+          place({ x: centre.x + radius * Math.cos(angle), y: centre.y + radius * Math.sin(angle) });
         if (delta > 2 * Math.PI - 1e-9) this.circles.push({ layer, centre: place(centre), radius });
         else {
           const corner = (angle: number, bulge: number): DrawnCorner => ({ ...at(angle), z: null, bulge });
-          this.paths.push({ layer, closed: false, corners: [corner(start, (mirrored ? -1 : 1) * Math.tan(delta / 4)), corner(start + delta, 0)] });
+          this.paths.push({
+            layer,
+            closed: false,
+            corners: [corner(start, (mirrored ? -1 : 1) * Math.tan(delta / 4)), corner(start + delta, 0)],
+          });
         }
         return null;
       }
@@ -177,7 +219,9 @@ class Taking {
       }
       default: {
         const at = record.place();
-        const text = (type === 'MTEXT' ? record.texts(3, 1) : (record.text(1) ?? '')).replace(/\\[A-Za-z][^;]*;|[{}]/g, '').trim();
+        const text = (type === 'MTEXT' ? record.texts(3, 1) : (record.text(1) ?? ''))
+          .replace(/\\[A-Za-z][^;]*;|[{}]/g, '')
+          .trim();
         if (!finite(at.x, at.y) || text === '') return nowhere;
         this.texts.push({ layer, at: { e: at.x, n: at.y }, text });
         return null;
@@ -185,7 +229,12 @@ class Taking {
     }
   }
 
-  #takePath(type: string, layer: string, record: DxfRecord, drawn: readonly (DxfPlace & { readonly bulge: number })[]): string | null {
+  #takePath(
+    type: string,
+    layer: string,
+    record: DxfRecord,
+    drawn: readonly (DxfPlace & { readonly bulge: number })[],
+  ): string | null {
     const mirrored = isFromBelow(record);
     const closed = (record.flags(70) & 1) === 1;
     const corners = drawn.map((at): DrawnCorner => ({
@@ -194,11 +243,18 @@ class Taking {
       z: heightOf(at),
       bulge: mirrored && at.bulge !== 0 ? -at.bulge : at.bulge,
     }));
-    if (corners.length < 2 || !corners.every(({ e, n, bulge }) => finite(e, n, bulge))) return `${type} without a place`;
-    const apart = corners.filter((corner, i) => i === 0 || corner.e !== corners[i - 1]!.e || corner.n !== corners[i - 1]!.n);
+    if (corners.length < 2 || !corners.every(({ e, n, bulge }) => finite(e, n, bulge)))
+      return `${type} without a place`;
+    const apart = corners.filter(
+      (corner, i) => i === 0 || corner.e !== corners[i - 1]!.e || corner.n !== corners[i - 1]!.n,
+    );
     if (apart.length < 2) return `${type} without length`;
     // The last corner of an open line leads nowhere.
-    this.paths.push({ layer, closed, corners: closed ? apart : apart.map((corner, i) => (i === apart.length - 1 ? { ...corner, bulge: 0 } : corner)) });
+    this.paths.push({
+      layer,
+      closed,
+      corners: closed ? apart : apart.map((corner, i) => (i === apart.length - 1 ? { ...corner, bulge: 0 } : corner)),
+    });
     return null;
   }
 }

@@ -84,7 +84,8 @@ export function dxfGroups(text: string): Result<DxfGroups, DrawingError> {
       hasSections ||= awaitsName;
       hasEnd ||= type === 'EOF';
       if (type === 'ENDSEC' || type === 'SECTION' || type === 'EOF') section = '';
-      else if (section === 'ENTITIES') current = { type, layer: null, start, whole: type !== 'POLYLINE', broken: null, attribute: null, part: type };
+      else if (section === 'ENTITIES')
+        current = { type, layer: null, start, whole: type !== 'POLYLINE', broken: null, attribute: null, part: type };
       if (hasEnd) break;
     } else if (awaitsName && code === '2') {
       section = value();

@@ -10,7 +10,8 @@ interface Loose {
   readonly coordinates?: unknown;
   readonly properties?: unknown;
 }
-const isObject = (value: unknown): value is Loose => typeof value === 'object' && value !== null && !Array.isArray(value);
+const isObject = (value: unknown): value is Loose =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 const LAYER_PROPERTIES = ['layer', 'Layer', 'class', 'kind'] as const;
 const NAME_PROPERTIES = ['name', 'Name', 'id', 'label'] as const;
@@ -22,17 +23,25 @@ export function readRawGeoJson(text: string): Result<RawDrawing, DrawingError> {
   try {
     document = JSON.parse(text);
   } catch (cause) {
-    return fail({ code: 'NOT_A_DRAWING', detail: `it is no whole JSON: ${cause instanceof Error ? cause.message : 'it can not be read'}` });
+    return fail({
+      code: 'NOT_A_DRAWING',
+      detail: `it is no whole JSON: ${cause instanceof Error ? cause.message : 'it can not be read'}`,
+    });
   }
   if (!isObject(document)) return fail({ code: 'NOT_A_DRAWING', detail: 'it holds no features' });
-  const features = document.type === 'FeatureCollection' && Array.isArray(document.features) ? (document.features as unknown[]) : [document];
+  const features =
+    document.type === 'FeatureCollection' && Array.isArray(document.features)
+      ? (document.features as unknown[])
+      : [document];
   const [paths, points]: [DrawnPath[], DrawnPoint[]] = [[], []];
   const left = new Map<string, number>();
   for (const [i, feature] of features.entries()) {
     if (!isObject(feature)) return fail({ code: 'BAD_ROW', row: i + 1, detail: 'is no feature' });
     const properties = isObject(feature.properties) ? (feature.properties as Readonly<Record<string, unknown>>) : {};
     const word = (names: readonly string[]) => {
-      const value = names.map((name) => properties[name]).find((each) => typeof each === 'string' || typeof each === 'number');
+      const value = names
+        .map((name) => properties[name])
+        .find((each) => typeof each === 'string' || typeof each === 'number');
       return value === undefined ? null : String(value).trim().slice(0, 80) || null;
     };
     const layer = word(LAYER_PROPERTIES) ?? 'features';
@@ -42,7 +51,17 @@ export function readRawGeoJson(text: string): Result<RawDrawing, DrawingError> {
   }
   const leftOut = [...left].map(([what, count]) => ({ what, layer: 'features', count }));
   if (paths.length + points.length === 0) return fail({ code: 'EMPTY_DRAWING', leftOut });
-  return ok({ unit: { name: 'metres', metres: 1 }, paths, points, circles: [], texts: [], surfaces: [], alignments: [], warnings: [], leftOut });
+  return ok({
+    unit: { name: 'metres', metres: 1 },
+    paths,
+    points,
+    circles: [],
+    texts: [],
+    surfaces: [],
+    alignments: [],
+    warnings: [],
+    leftOut,
+  });
 }
 
 interface Into {
@@ -57,7 +76,8 @@ function take(geometry: unknown, layer: string, name: string | null, into: Into,
   if (!isObject(geometry)) return 'has no geometry';
   const { coordinates } = geometry;
   const lists = Array.isArray(coordinates) ? (coordinates as unknown[]) : [];
-  const each = (list: readonly unknown[], add: (value: unknown) => string | null) => list.map(add).find((fault) => fault !== null) ?? null;
+  const each = (list: readonly unknown[], add: (value: unknown) => string | null) =>
+    list.map(add).find((fault) => fault !== null) ?? null;
   const point = (value: unknown) => {
     const at = cornerOf(value);
     if (!at) return 'has a point without two numbers';
@@ -66,7 +86,8 @@ function take(geometry: unknown, layer: string, name: string | null, into: Into,
   };
   const path = (closed: boolean) => (value: unknown) => {
     const corners = Array.isArray(value) ? value.map(cornerOf) : [];
-    if (corners.length < 2 || corners.some((corner) => corner === null)) return 'has a line with a point without two numbers';
+    if (corners.length < 2 || corners.some((corner) => corner === null))
+      return 'has a line with a point without two numbers';
     const whole = corners as DrawnCorner[];
     // A ring ends where it begins.
     const [first, last] = [whole[0]!, whole.at(-1)!];
@@ -88,7 +109,9 @@ function take(geometry: unknown, layer: string, name: string | null, into: Into,
     case 'MultiPolygon':
       return each(lists, (rings) => (Array.isArray(rings) ? each(rings, path(true)) : 'has a polygon without rings'));
     case 'GeometryCollection':
-      return each(Array.isArray(geometry.geometries) ? (geometry.geometries as unknown[]) : [], (inner) => take(inner, layer, name, into, depth + 1));
+      return each(Array.isArray(geometry.geometries) ? (geometry.geometries as unknown[]) : [], (inner) =>
+        take(inner, layer, name, into, depth + 1),
+      );
     default: {
       const what = typeof geometry.type === 'string' ? geometry.type.slice(0, 40) : 'feature without a type';
       into.left.set(what, (into.left.get(what) ?? 0) + 1);

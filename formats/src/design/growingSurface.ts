@@ -58,7 +58,10 @@ export class GrowingSurface {
   /** Null while it has no triangle. */
   finish(layer: string): DrawnSurface | null {
     if (this.#triangles === 0) return null;
-    return { layer, triangles: { places: this.#places.slice(0, 3 * this.#corners), faces: this.#faces.slice(0, 3 * this.#triangles) } };
+    return {
+      layer,
+      triangles: { places: this.#places.slice(0, 3 * this.#corners), faces: this.#faces.slice(0, 3 * this.#triangles) },
+    };
   }
 }
 

@@ -8,6 +8,7 @@ export function readRawLandXml(bytes: Uint8Array, onProgress?: Progress): Result
   const design = readLandXml(bytes, onProgress);
   if (!design.ok) return fail({ code: 'LANDXML', fault: design.error });
   const { unit, alignments, paths, points, surfaces, warnings, leftOut } = design.value;
-  if (alignments.length + paths.length + points.length + surfaces.length === 0) return fail({ code: 'EMPTY_DRAWING', leftOut });
+  if (alignments.length + paths.length + points.length + surfaces.length === 0)
+    return fail({ code: 'EMPTY_DRAWING', leftOut });
   return ok({ unit, alignments, paths, points, circles: [], texts: [], surfaces, warnings, leftOut });
 }

@@ -21,7 +21,12 @@ export function namedCorners(corners: readonly PlanPoint[], texts: readonly Draw
   const taken = new Set<string>();
   return corners.map((corner, i) => {
     const near = nearest(corner, texts);
-    const fits = near && near.away <= NAME_REACH && near.text.length > 0 && near.text.length <= LONGEST_NAME && !taken.has(near.text);
+    const fits =
+      near &&
+      near.away <= NAME_REACH &&
+      near.text.length > 0 &&
+      near.text.length <= LONGEST_NAME &&
+      !taken.has(near.text);
     const name = fits ? near.text : String(i + 1);
     taken.add(name);
     return { name, e: corner.e, n: corner.n };

@@ -84,7 +84,12 @@ export interface LayerLines {
 
 /** What lies at a touch: an element to be taken whole. */
 export type Touched =
-  | { readonly kind: 'path'; readonly layer: string; readonly closed: boolean; readonly corners: readonly (DrawnCorner & { readonly name: string })[] }
+  | {
+      readonly kind: 'path';
+      readonly layer: string;
+      readonly closed: boolean;
+      readonly corners: readonly (DrawnCorner & { readonly name: string })[];
+    }
   | { readonly kind: 'circle'; readonly layer: string; readonly centre: PlanPoint; readonly radius: Metres }
   | { readonly kind: 'point'; readonly layer: string; readonly name: string | null; readonly at: PlanPoint };
 
@@ -189,7 +194,9 @@ export class OpenDrawing {
   }
 
   /** An outline of the list, with the names that stand beside its corners. */
-  outline(i: number): { readonly layer: string; readonly corners: readonly (PlanPoint & { readonly name: string })[] } | null {
+  outline(
+    i: number,
+  ): { readonly layer: string; readonly corners: readonly (PlanPoint & { readonly name: string })[] } | null {
     const outline = this.drawing.outlines[i];
     return outline ? { layer: outline.layer, corners: namedCorners(outline.corners, this.drawing.texts) } : null;
   }
@@ -237,11 +244,19 @@ export class OpenDrawing {
     return [...byLayer].flatMap(([layer, lines]) => {
       // Neighbours in the file are near each other as a rule; sorting by place makes tiles of them.
       const sorted = lines.length > TILE_LINES ? [...lines].sort((a, b) => a[0]!.e - b[0]!.e) : lines;
-      return Array.from({ length: Math.ceil(sorted.length / TILE_LINES) }, (_, i) => packed(layer, sorted.slice(i * TILE_LINES, (i + 1) * TILE_LINES)));
+      return Array.from({ length: Math.ceil(sorted.length / TILE_LINES) }, (_, i) =>
+        packed(layer, sorted.slice(i * TILE_LINES, (i + 1) * TILE_LINES)),
+      );
     });
   }
 
-  snap(point: PlanPoint, radius: Metres, from: PlanPoint | null, wanted: readonly SnapKind[], hidden: readonly string[]): Snap | null {
+  snap(
+    point: PlanPoint,
+    radius: Metres,
+    from: PlanPoint | null,
+    wanted: readonly SnapKind[],
+    hidden: readonly string[],
+  ): Snap | null {
     const { sides, index } = (this.#indexed ??= indexOf(this.drawing));
     const off = new Set(hidden);
     // Lines that would have to be carried on to meet lie a little farther away.
@@ -257,7 +272,11 @@ export class OpenDrawing {
       {
         sides: near,
         circles: this.drawing.circles
-          .filter((circle) => !off.has(circle.layer) && Math.hypot(circle.centre.e - point.e, circle.centre.n - point.n) <= circle.radius + radius)
+          .filter(
+            (circle) =>
+              !off.has(circle.layer) &&
+              Math.hypot(circle.centre.e - point.e, circle.centre.n - point.n) <= circle.radius + radius,
+          )
           .slice(0, MOST_NEAR),
         points: this.drawing.points.filter(({ at, layer }) => !off.has(layer) && isNear(at)).map(({ at }) => at),
       },
@@ -269,23 +288,32 @@ export class OpenDrawing {
   touched(point: PlanPoint, radius: Metres, hidden: readonly string[]): Touched | null {
     const { paths, points, circles, texts } = this.drawing;
     const off = new Set(hidden);
-    const spot = points.find(({ at, layer }) => !off.has(layer) && Math.hypot(at.e - point.e, at.n - point.n) <= radius);
+    const spot = points.find(
+      ({ at, layer }) => !off.has(layer) && Math.hypot(at.e - point.e, at.n - point.n) <= radius,
+    );
     if (spot) return { kind: 'point', layer: spot.layer, name: spot.name, at: spot.at };
     const circle = circles.find(
-      (each) => !off.has(each.layer) && Math.abs(Math.hypot(each.centre.e - point.e, each.centre.n - point.n) - each.radius) <= radius,
+      (each) =>
+        !off.has(each.layer) &&
+        Math.abs(Math.hypot(each.centre.e - point.e, each.centre.n - point.n) - each.radius) <= radius,
     );
     const { sides, index } = (this.#indexed ??= indexOf(this.drawing));
     const candidates = (index?.search(point.e - radius, point.n - radius, point.e + radius, point.n + radius) ?? [])
       .map((i) => sides[i]!)
       .filter((side) => !off.has(paths[side.path]!.layer));
     const nearest = candidates
-      .map((side) => ({ side, at: snapAt(point, radius, { sides: [side], circles: [], points: [] }, null, new Set(['on'])) }))
+      .map((side) => ({
+        side,
+        at: snapAt(point, radius, { sides: [side], circles: [], points: [] }, null, new Set(['on'])),
+      }))
       .flatMap(({ side, at }) => (at ? [{ side, away: Math.hypot(at.e - point.e, at.n - point.n) }] : []))
       .sort((a, b) => a.away - b.away)[0];
-    if (!nearest) return circle ? { kind: 'circle', layer: circle.layer, centre: circle.centre, radius: circle.radius } : null;
+    if (!nearest)
+      return circle ? { kind: 'circle', layer: circle.layer, centre: circle.centre, radius: circle.radius } : null;
     const path = paths[nearest.side.path]!;
     // A side of a ring that was drawn line by line means the ring.
-    const ring = path.closed || path.corners.length > 2 ? null : this.#ringWith(nearest.side.from, nearest.side.to, path.layer);
+    const ring =
+      path.closed || path.corners.length > 2 ? null : this.#ringWith(nearest.side.from, nearest.side.to, path.layer);
     const corners: readonly DrawnCorner[] = ring ?? path.corners;
     const names = namedCorners(corners, texts);
     return {
@@ -297,8 +325,11 @@ export class OpenDrawing {
   }
 
   #ringWith(from: PlanPoint, to: PlanPoint, layer: string): DrawnCorner[] | null {
-    const has = (corners: readonly PlanPoint[], at: PlanPoint) => corners.some((corner) => Math.hypot(corner.e - at.e, corner.n - at.n) < 0.003);
-    const ring = this.drawing.outlines.find((outline) => outline.layer === layer && has(outline.corners, from) && has(outline.corners, to));
+    const has = (corners: readonly PlanPoint[], at: PlanPoint) =>
+      corners.some((corner) => Math.hypot(corner.e - at.e, corner.n - at.n) < 0.003);
+    const ring = this.drawing.outlines.find(
+      (outline) => outline.layer === layer && has(outline.corners, from) && has(outline.corners, to),
+    );
     return ring ? ring.corners.map(({ e, n }) => ({ e, n, z: null, bulge: 0 })) : null;
   }
 
@@ -321,7 +352,8 @@ function surfaceSummary({ layer, triangles: { places, faces } }: DrawnSurface): 
 function surfaceLines({ triangles }: DrawnSurface): PlanPoint[][] {
   const { places, faces } = triangles;
   const at = (corner: number): PlanPoint => ({ e: places[3 * corner]!, n: places[3 * corner + 1]! });
-  if (faces.length / 3 <= MOST_PAINTED) return Array.from({ length: faces.length / 3 }, (_, i) => [0, 1, 2, 0].map((k) => at(faces[3 * i + k]!)));
+  if (faces.length / 3 <= MOST_PAINTED)
+    return Array.from({ length: faces.length / 3 }, (_, i) => [0, 1, 2, 0].map((k) => at(faces[3 * i + k]!)));
   const rim = rimOf(triangles);
   return Array.from({ length: rim.length / 2 }, (_, i) => [at(rim[2 * i]!), at(rim[2 * i + 1]!)]);
 }
@@ -383,7 +415,13 @@ function indexOf({ paths }: Drawing): Indexed {
   if (sides.length === 0) return { sides, index: null };
   const index = new Flatbush(sides.length);
   for (const { from, to, arc } of sides) {
-    if (arc) index.add(arc.centre.e - arc.radius, arc.centre.n - arc.radius, arc.centre.e + arc.radius, arc.centre.n + arc.radius);
+    if (arc)
+      index.add(
+        arc.centre.e - arc.radius,
+        arc.centre.n - arc.radius,
+        arc.centre.e + arc.radius,
+        arc.centre.n + arc.radius,
+      );
     else index.add(Math.min(from.e, to.e), Math.min(from.n, to.n), Math.max(from.e, to.e), Math.max(from.n, to.n));
   }
   index.finish();

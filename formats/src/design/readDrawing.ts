@@ -38,7 +38,11 @@ export function readRawDrawing(
     return read.ok ? ok({ ...read.value, format: format.value }) : read;
   }
   const text = textOf(bytes);
-  if (!text.ok) return fail({ code: 'NOT_A_DRAWING', detail: text.error.code === 'EMPTY_FILE' ? 'the file is empty' : 'it is not text' });
+  if (!text.ok)
+    return fail({
+      code: 'NOT_A_DRAWING',
+      detail: text.error.code === 'EMPTY_FILE' ? 'the file is empty' : 'it is not text',
+    });
   const read = {
     dxf: () => readRawDxf(text.value, onProgress),
     geojson: () => readRawGeoJson(text.value),
@@ -49,7 +53,11 @@ export function readRawDrawing(
 
 function readPoints(text: string, unit: LengthUnit): Result<RawDrawing, DrawingError> {
   const list = readControlCsv(text, { unit, xIsNorth: false });
-  if (!list.ok) return fail({ code: 'NOT_A_DRAWING', detail: 'it is neither a drawing nor a list with a name and two coordinates in every row' });
+  if (!list.ok)
+    return fail({
+      code: 'NOT_A_DRAWING',
+      detail: 'it is neither a drawing nor a list with a name and two coordinates in every row',
+    });
   const bad = list.value.rows.find((row) => row.issues.length > 0 || row.e === null || row.n === null);
   if (bad) return fail({ code: 'BAD_ROW', row: bad.row, detail: 'has no name with two coordinates' });
   // Rows come in metres already.

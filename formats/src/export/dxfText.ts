@@ -4,7 +4,12 @@ import type { SiteLine, SitePoint } from './sitePoint.ts';
 
 export type DxfEntity =
   | { readonly kind: 'point'; readonly layer: string; readonly x: number; readonly y: number; readonly z: number }
-  | { readonly kind: 'line'; readonly layer: string; readonly closed: boolean; readonly points: readonly (readonly [number, number])[] }
+  | {
+      readonly kind: 'line';
+      readonly layer: string;
+      readonly closed: boolean;
+      readonly points: readonly (readonly [number, number])[];
+    }
   | {
       readonly kind: 'text';
       readonly layer: string;
@@ -33,7 +38,10 @@ const asciiText = (text: string): string =>
     .map((letter) => {
       const code = letter.codePointAt(0)!;
       if (code >= 32 && code < 127) return letter;
-      return Array.from({ length: letter.length }, (_, i) => `\\U+${letter.charCodeAt(i).toString(16).toUpperCase().padStart(4, '0')}`).join('');
+      return Array.from(
+        { length: letter.length },
+        (_, i) => `\\U+${letter.charCodeAt(i).toString(16).toUpperCase().padStart(4, '0')}`,
+      ).join('');
     })
     .join('');
 
@@ -55,19 +63,63 @@ export function dxfText(entities: Iterable<DxfEntity>, layers: readonly DxfLayer
     for (let i = 0; i < pairs.length; i += 2) lines.push(String(pairs[i]).padStart(3), String(pairs[i + 1]));
   };
   put(0, 'SECTION', 2, 'HEADER', 9, '$ACADVER', 1, 'AC1009', 9, '$INSUNITS', 70, INSUNITS[unit], 0, 'ENDSEC');
-  put(0, 'SECTION', 2, 'TABLES', 0, 'TABLE', 2, 'LTYPE', 70, 1, 0, 'LTYPE', 2, 'CONTINUOUS', 70, 0, 3, '', 72, 65, 73, 0, 40, 0, 0, 'ENDTAB');
+  put(
+    0,
+    'SECTION',
+    2,
+    'TABLES',
+    0,
+    'TABLE',
+    2,
+    'LTYPE',
+    70,
+    1,
+    0,
+    'LTYPE',
+    2,
+    'CONTINUOUS',
+    70,
+    0,
+    3,
+    '',
+    72,
+    65,
+    73,
+    0,
+    40,
+    0,
+    0,
+    'ENDTAB',
+  );
   put(0, 'TABLE', 2, 'LAYER', 70, layers.length);
   for (const { name, colour } of layers) put(0, 'LAYER', 2, name, 70, 0, 62, colour, 6, 'CONTINUOUS');
   put(0, 'ENDTAB', 0, 'ENDSEC', 0, 'SECTION', 2, 'ENTITIES');
   for (const entity of entities) {
-    if (entity.kind === 'point') put(0, 'POINT', 8, entity.layer, 10, coordinate(entity.x), 20, coordinate(entity.y), 30, coordinate(entity.z));
+    if (entity.kind === 'point')
+      put(0, 'POINT', 8, entity.layer, 10, coordinate(entity.x), 20, coordinate(entity.y), 30, coordinate(entity.z));
     else if (entity.kind === 'text') {
       const { layer, x, y, height, text, turn, align } = entity;
-      put(0, 'TEXT', 8, layer, 10, coordinate(x), 20, coordinate(y), 40, height.toFixed(6), 1, asciiText(text), 50, turn.toFixed(4));
+      put(
+        0,
+        'TEXT',
+        8,
+        layer,
+        10,
+        coordinate(x),
+        20,
+        coordinate(y),
+        40,
+        height.toFixed(6),
+        1,
+        asciiText(text),
+        50,
+        turn.toFixed(4),
+      );
       if (align !== 'start') put(72, ALIGN[align], 11, coordinate(x), 21, coordinate(y));
     } else if (entity.points.length > 1) {
       put(0, 'POLYLINE', 8, entity.layer, 66, 1, 10, 0, 20, 0, 30, 0, 70, entity.closed ? 1 : 0);
-      for (const [x, y] of entity.points) put(0, 'VERTEX', 8, entity.layer, 10, coordinate(x), 20, coordinate(y), 30, 0);
+      for (const [x, y] of entity.points)
+        put(0, 'VERTEX', 8, entity.layer, 10, coordinate(x), 20, coordinate(y), 30, 0);
       put(0, 'SEQEND', 8, entity.layer);
     }
   }
@@ -94,7 +146,16 @@ export function siteDxf(points: readonly SitePoint[], design: readonly SiteLine[
     layers.set(layer, GROUP_COLOUR[point.group]);
     const [x, y] = [length(point.e), length(point.n)];
     entities.push({ kind: 'point', layer, x, y, z: point.z === null ? 0 : length(point.z) });
-    entities.push({ kind: 'text', layer, x: x + length(TEXT_HEIGHT), y, height: length(TEXT_HEIGHT), text: point.name, turn: 0, align: 'start' });
+    entities.push({
+      kind: 'text',
+      layer,
+      x: x + length(TEXT_HEIGHT),
+      y,
+      height: length(TEXT_HEIGHT),
+      text: point.name,
+      turn: 0,
+      align: 'start',
+    });
   }
   return dxfText(
     entities,

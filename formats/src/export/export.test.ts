@@ -3,7 +3,16 @@ import { describe, expect, it } from '@jest/globals';
 import DxfParser from 'dxf-parser';
 import Papa from 'papaparse';
 import { SaxesParser } from 'saxes';
-import { layerName, pointsCsv, readControlCsv, siteDxf, siteGeoJson, siteLandXml, type SitePoint, type SurveySetup } from '../index.ts';
+import {
+  layerName,
+  pointsCsv,
+  readControlCsv,
+  siteDxf,
+  siteGeoJson,
+  siteLandXml,
+  type SitePoint,
+  type SurveySetup,
+} from '../index.ts';
 import { readRawGeoJson } from '../design/geoJson.ts';
 
 const POINT: SitePoint = {
@@ -43,15 +52,40 @@ const SETUP: SurveySetup = {
   at: POINT.at,
   place: { e: 4030, n: 8000, z: 5.6 },
   sights: [
-    { target: 'K1', at: POINT.at, purpose: 'station', face: 1, horizontal: 12.3456789, zenith: 89.5, slope: 31.234, targetHeight: 1.6 },
-    { target: 'K2', at: POINT.at, purpose: 'proof', face: 2, horizontal: 359.9999999, zenith: 270.5, slope: null, targetHeight: 0 },
+    {
+      target: 'K1',
+      at: POINT.at,
+      purpose: 'station',
+      face: 1,
+      horizontal: 12.3456789,
+      zenith: 89.5,
+      slope: 31.234,
+      targetHeight: 1.6,
+    },
+    {
+      target: 'K2',
+      at: POINT.at,
+      purpose: 'proof',
+      face: 2,
+      horizontal: 359.9999999,
+      zenith: 270.5,
+      slope: null,
+      targetHeight: 0,
+    },
   ],
 };
 
 describe('points as CSV', () => {
   it('have the columns that were asked for, in their order and unit, and no formula', () => {
     const { data } = Papa.parse<string[]>(pointsCsv(POINTS, ['n', 'e', 'name', 'z', 'cutFill', 'dEMm'], 'foot').trim());
-    expect(data[0]).toEqual(['Northing (ft)', 'Easting (ft)', 'Point', 'Height (ft)', 'Hub over design (ft)', 'East off mm']);
+    expect(data[0]).toEqual([
+      'Northing (ft)',
+      'Easting (ft)',
+      'Point',
+      'Height (ft)',
+      'Hub over design (ft)',
+      'East off mm',
+    ]);
     expect(data[1]).toEqual([
       (8001.2 / 0.3048).toFixed(4),
       (4012.34567 / 0.3048).toFixed(4),
@@ -63,7 +97,10 @@ describe('points as CSV', () => {
     expect(data[2]![3]).toBe('');
   });
   it('come back as a control list', () => {
-    const read = readControlCsv(pointsCsv(POINTS, ['name', 'e', 'n', 'z'], 'metre'), { lengthUnit: 'metre', axisOrder: 'EN' } as never);
+    const read = readControlCsv(pointsCsv(POINTS, ['name', 'e', 'n', 'z'], 'metre'), {
+      lengthUnit: 'metre',
+      axisOrder: 'EN',
+    } as never);
     if (!read.ok) throw new Error('no list');
     expect(read.value.rows.map(({ e, n, z }) => [e, n, z])).toEqual([
       [4012.3457, 8001.2, 6.25],
@@ -76,7 +113,10 @@ describe('a site as DXF', () => {
   it('has a layer for each group and code, points with heights, names, and the design', () => {
     const read = new DxfParser().parseSync(siteDxf(POINTS, DESIGN, 'metre'))!;
     expect(Object.keys(read.tables.layer.layers)).toEqual(['DESIGN', 'CONTROL', 'MARKS-HALL-HUBS']);
-    const points = read.entities.filter(({ type }) => type === 'POINT') as unknown as { layer: string; position: { x: number; y: number; z: number } }[];
+    const points = read.entities.filter(({ type }) => type === 'POINT') as unknown as {
+      layer: string;
+      position: { x: number; y: number; z: number };
+    }[];
     expect(points.map(({ layer }) => layer)).toEqual(['CONTROL', 'MARKS-HALL-HUBS']);
     expect(points[0]!.position).toEqual({ x: 4012.34567, y: 8001.2, z: 6.25 });
     expect(layerName('Mö: x/y')).toBe('MO-X-Y');
@@ -110,7 +150,9 @@ describe('a site as LandXML', () => {
     const last = elements.at(-1);
     if (last && text.trim() !== '') last.text = text.trim();
   });
-  parser.write(siteLandXml(POINTS, [SETUP], 'usSurveyFoot', { site: 'Quay & co', date: '2031-05-06', time: '08:00:00' })).close();
+  parser
+    .write(siteLandXml(POINTS, [SETUP], 'usSurveyFoot', { site: 'Quay & co', date: '2031-05-06', time: '08:00:00' }))
+    .close();
   const of = (name: string) => elements.filter((each) => each.name === name);
   const feet = (metres: number) => ((metres * 3937) / 1200).toFixed(4);
 
@@ -124,9 +166,18 @@ describe('a site as LandXML', () => {
     expect(of('CgPoint')[1]!.text.split(' ')).toHaveLength(2);
   });
   it('has every sight with its set-up, as it was read', () => {
-    expect(of('InstrumentSetup')[0]!.attributes).toMatchObject({ id: 'setup-1', stationName: 'S1', instrumentHeight: feet(1.55) });
+    expect(of('InstrumentSetup')[0]!.attributes).toMatchObject({
+      id: 'setup-1',
+      stationName: 'S1',
+      instrumentHeight: feet(1.55),
+    });
     expect(
-      of('RawObservation').map(({ attributes }) => [attributes['horizAngle'], attributes['slopeDistance'], attributes['directFace'], attributes['purpose']]),
+      of('RawObservation').map(({ attributes }) => [
+        attributes['horizAngle'],
+        attributes['slopeDistance'],
+        attributes['directFace'],
+        attributes['purpose'],
+      ]),
     ).toEqual([
       ['12.3456789', feet(31.234), 'true', 'resection'],
       ['359.9999999', undefined, 'false', 'check'],

@@ -42,7 +42,8 @@ const TITLE: Readonly<Record<PointColumn, string>> = {
 const LENGTHS: ReadonlySet<PointColumn> = new Set(['e', 'n', 'z', 'designZ', 'offset', 'cutFill']);
 
 /** What a column is called at the head of the file, with its unit. */
-export const columnTitle = (column: PointColumn, unit: LengthUnit): string => (LENGTHS.has(column) ? `${TITLE[column]} (${UNIT_WORD[unit]})` : TITLE[column]);
+export const columnTitle = (column: PointColumn, unit: LengthUnit): string =>
+  LENGTHS.has(column) ? `${TITLE[column]} (${UNIT_WORD[unit]})` : TITLE[column];
 
 export function pointsCsv(points: readonly SitePoint[], columns: readonly PointColumn[], unit: LengthUnit): string {
   const cell = (point: SitePoint, column: PointColumn): CsvCell => {

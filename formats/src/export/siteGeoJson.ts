@@ -3,7 +3,11 @@ import type { SiteLine, SitePoint } from './sitePoint.ts';
 
 const rounded = (metres: number): number => Math.round(metres * 1e4) / 1e4;
 
-export function siteGeoJson(points: readonly SitePoint[], design: readonly SiteLine[], coordinateSystem: string): string {
+export function siteGeoJson(
+  points: readonly SitePoint[],
+  design: readonly SiteLine[],
+  coordinateSystem: string,
+): string {
   const features = [
     ...points.map(({ e, n, z, name, group, code, ...properties }) => ({
       type: 'Feature',
@@ -18,7 +22,9 @@ export function siteGeoJson(points: readonly SitePoint[], design: readonly SiteL
         return {
           type: 'Feature',
           properties: { name: line.name, layer: 'design' },
-          geometry: ring ? { type: 'Polygon', coordinates: [[...places, places[0]]] } : { type: 'LineString', coordinates: places },
+          geometry: ring
+            ? { type: 'Polygon', coordinates: [[...places, places[0]]] }
+            : { type: 'LineString', coordinates: places },
         };
       }),
   ];

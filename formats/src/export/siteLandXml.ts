@@ -28,8 +28,10 @@ export interface SurveySight {
 const ESCAPES: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
 /** Without what XML has no place for. */
 // oxlint-disable-next-line no-control-regex
-const UNWRITABLE = /[\u0000-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
-export const xmlText = (text: string): string => text.replace(UNWRITABLE, ' ').replace(/[&<>"]/g, (letter) => ESCAPES[letter]!);
+const UNWRITABLE =
+  /[\u0000-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
+export const xmlText = (text: string): string =>
+  text.replace(UNWRITABLE, ' ').replace(/[&<>"]/g, (letter) => ESCAPES[letter]!);
 
 const IMPERIAL = 'areaUnit="squareFoot" volumeUnit="cubicFeet" temperatureUnit="fahrenheit" pressureUnit="inHG"';
 /** The units of a file: lengths as the site's, angles in decimal degrees. */
@@ -39,7 +41,12 @@ export const unitsElement = (unit: LengthUnit): string =>
     : `<Imperial linearUnit="${unit === 'foot' ? 'foot' : 'USSurveyFoot'}" ${IMPERIAL} angularUnit="decimal degrees" directionUnit="decimal degrees"/>`;
 
 /** Purposes as LandXML names them. */
-const PURPOSE: Readonly<Record<string, string>> = { station: 'resection', proof: 'check', control: 'traverse', resight: 'check' };
+const PURPOSE: Readonly<Record<string, string>> = {
+  station: 'resection',
+  proof: 'check',
+  control: 'traverse',
+  resight: 'check',
+};
 /** Thousandths of a second of arc. */
 const ANGLE_DECIMALS = 7;
 
@@ -63,7 +70,10 @@ export function siteLandXml(
       `  <CgPoints name="${group}">`,
       ...points
         .filter((point) => point.group === group)
-        .map((point) => `    <CgPoint name="${xmlText(point.name)}" code="${xmlText(point.code)}" desc="${xmlText(point.note)}">${place(point)}</CgPoint>`),
+        .map(
+          (point) =>
+            `    <CgPoint name="${xmlText(point.name)}" code="${xmlText(point.code)}" desc="${xmlText(point.note)}">${place(point)}</CgPoint>`,
+        ),
       '  </CgPoints>',
     ]),
     ...(setups.length === 0

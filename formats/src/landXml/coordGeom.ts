@@ -58,9 +58,17 @@ export function elementOf(raw: RawElement, named: PointByName): ReadElement {
   const made = (element: HorizontalElement): ReadElement => ({ raw, element, startZ: from.z, endZ: to.z });
   if (raw.kind === 'Line') return made({ kind: 'line', ...ends });
   if (raw.rotation === null) throw new Refused({ code: 'XML_PART_MISSING', at: raw.at, part: 'rot' });
-  if (raw.kind === 'Curve') return made({ kind: 'curve', ...ends, centre: plan(placeOf(raw, 'Center', named)), rotation: raw.rotation });
+  if (raw.kind === 'Curve')
+    return made({ kind: 'curve', ...ends, centre: plan(placeOf(raw, 'Center', named)), rotation: raw.rotation });
   if (raw.length === null) throw new Refused({ code: 'XML_PART_MISSING', at: raw.at, part: 'length' });
-  return made({ kind: 'spiral', ...ends, radiusStart: raw.radiusStart, radiusEnd: raw.radiusEnd, length: raw.length, rotation: raw.rotation });
+  return made({
+    kind: 'spiral',
+    ...ends,
+    radiusStart: raw.radiusStart,
+    radiusEnd: raw.radiusEnd,
+    length: raw.length,
+    rotation: raw.rotation,
+  });
 }
 
 /** An alignment from its elements, refused where they can't be, with what should be asked about. */
@@ -77,15 +85,20 @@ export function definitionOf(
     const shape = shapeOf(element);
     if (!shape.ok) throw new Refused({ code: 'XML_ELEMENT', at: raw.at, fault: shape.error });
     length += shape.value.length * metresPerUnit;
-    if (length > LONGEST) throw new Refused({ code: 'XML_ELEMENT', at: raw.at, fault: { code: 'ELEMENT_TOO_LONG', length } });
+    if (length > LONGEST)
+      throw new Refused({ code: 'XML_ELEMENT', at: raw.at, fault: { code: 'ELEMENT_TOO_LONG', length } });
     if (element.kind === 'curve' && raw.radius !== null) {
-      const off = Math.max(...[element.start, element.end].map((end) => Math.abs(planDistance(element.centre, end) - raw.radius!)));
-      if (off * metresPerUnit > RADIUS_OFF) warnings.push({ code: 'XML_RADIUS_OFF', at: raw.at, size: off * metresPerUnit });
+      const off = Math.max(
+        ...[element.start, element.end].map((end) => Math.abs(planDistance(element.centre, end) - raw.radius!)),
+      );
+      if (off * metresPerUnit > RADIUS_OFF)
+        warnings.push({ code: 'XML_RADIUS_OFF', at: raw.at, size: off * metresPerUnit });
     }
     if (element.kind === 'spiral') {
       // What it was stretched by to reach from one end to the other.
       const off = Math.abs(shape.value.length - element.length);
-      if (off * metresPerUnit > SPIRAL_OFF) warnings.push({ code: 'XML_SPIRAL_OFF', at: raw.at, size: off * metresPerUnit });
+      if (off * metresPerUnit > SPIRAL_OFF)
+        warnings.push({ code: 'XML_SPIRAL_OFF', at: raw.at, size: off * metresPerUnit });
     }
   }
   const definition: AlignmentDefinition = { startStation, elements: read.map(({ element }) => element), equations };
@@ -94,7 +107,8 @@ export function definitionOf(
   for (const note of alignmentNotes(definition, metresPerUnit)) {
     const { raw } = read[note.element]!;
     if (note.code === 'GAP') warnings.push({ code: 'XML_GAP', at: raw.at, size: note.size * metresPerUnit });
-    else if (raw.radius === null) warnings.push({ code: 'XML_RADIUS_OFF', at: raw.at, size: note.size * metresPerUnit });
+    else if (raw.radius === null)
+      warnings.push({ code: 'XML_RADIUS_OFF', at: raw.at, size: note.size * metresPerUnit });
   }
   return { definition, warnings };
 }

@@ -34,7 +34,9 @@ function cornersOf({ element, startZ, endZ }: ReadElement): DrawnCorner[] {
   if (element.kind === 'line') return [from, to];
   if (element.kind === 'curve') {
     const clockwise = element.rotation === 'cw';
-    const turn = wrapTurn((clockwise ? 1 : -1) * (azimuth(element.centre, element.end) - azimuth(element.centre, element.start)));
+    const turn = wrapTurn(
+      (clockwise ? 1 : -1) * (azimuth(element.centre, element.end) - azimuth(element.centre, element.start)),
+    );
     return [{ ...from, bulge: (clockwise ? -1 : 1) * Math.tan(turn / 4) }, to];
   }
   const shape = shapeOf(element);
@@ -43,7 +45,8 @@ function cornersOf({ element, startZ, endZ }: ReadElement): DrawnCorner[] {
   return inner.map((along, i): DrawnCorner => {
     const z = startZ === null || endZ === null ? null : startZ + ((endZ - startZ) * i) / SPIRAL_SIDES;
     const next = inner[i + 1];
-    const turn = next === undefined ? 0 : directionOn(shape.value, next).azimuth - directionOn(shape.value, along).azimuth;
+    const turn =
+      next === undefined ? 0 : directionOn(shape.value, next).azimuth - directionOn(shape.value, along).azimuth;
     return { ...placeOn(shape.value, along), z, bulge: -Math.tan(Math.atan2(Math.sin(turn), Math.cos(turn)) / 4) };
   });
 }

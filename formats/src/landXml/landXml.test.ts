@@ -4,7 +4,8 @@ import { placedAlignment } from './placedAlignment.ts';
 import { readLandXml } from './readLandXml.ts';
 
 const METRIC = '<Units><Metric linearUnit="meter"/></Units>';
-const file = (inner: string, units = METRIC) => `<?xml version="1.0"?>\n<LandXML version="1.2">${units}\n${inner}\n</LandXML>`;
+const file = (inner: string, units = METRIC) =>
+  `<?xml version="1.0"?>\n<LandXML version="1.2">${units}\n${inner}\n</LandXML>`;
 const alignment = (geometry: string, more = '', attributes = 'name="Test" staStart="0"') =>
   `<Alignments><Alignment ${attributes}><CoordGeom>${geometry}</CoordGeom>${more}</Alignment></Alignments>`;
 const LINE = '<Line><Start>0 0</Start><End>100 0</End></Line>';
@@ -76,17 +77,28 @@ describe('LandXML', () => {
     );
     const expected = read(plain);
     expect(expected.alignments.map(({ name }) => name)).toEqual(['Quay & Co', 'Quay & Co (2)']);
-    expect(expected.alignments[0]!.definition).toMatchObject({ startStation: 10, elements: [{ start: { e: 6, n: 5 }, end: { e: 0, n: 100 } }] });
+    expect(expected.alignments[0]!.definition).toMatchObject({
+      startStation: 10,
+      elements: [{ start: { e: 6, n: 5 }, end: { e: 0, n: 100 } }],
+    });
     expect(expected.alignments[1]!.definition.elements[0]).toMatchObject({ end: { e: 0.5, n: 10 } });
     const prefixed = plain.replace(/<(\/?)([A-Z])/g, '<$1land:$2').replace(/\n/g, '\r\n');
     expect(read(`\uFEFF${prefixed}`)).toEqual(expected);
     const utf16 = new Uint8Array(new Uint16Array([...`\uFEFF${plain}`].map((each) => each.charCodeAt(0))).buffer);
     expect(read(utf16)).toEqual(expected);
     const latin = Uint8Array.from(
-      [...file(alignment(LINE, '', 'name="Gr\u00fcnweg"')).replace('version="1.0"', 'version="1.0" encoding="ISO-8859-1"')].map((each) => each.charCodeAt(0)),
+      [
+        ...file(alignment(LINE, '', 'name="Gr\u00fcnweg"')).replace(
+          'version="1.0"',
+          'version="1.0" encoding="ISO-8859-1"',
+        ),
+      ].map((each) => each.charCodeAt(0)),
     );
     expect(read(latin).alignments[0]!.name).toBe('Grünweg');
-    expect(fault(Uint8Array.from([...bytes('<LandXML>'), 0xff, 0xfe, 0xff]))).toEqual({ code: 'XML_ENCODING', encoding: 'utf-8' });
+    expect(fault(Uint8Array.from([...bytes('<LandXML>'), 0xff, 0xfe, 0xff]))).toEqual({
+      code: 'XML_ENCODING',
+      encoding: 'utf-8',
+    });
   });
 
   it('joins the places of an irregular line, and draws planar features with arcs and spirals', () => {
@@ -102,7 +114,12 @@ describe('LandXML', () => {
     expect(paths[0]!.corners).toHaveLength(18);
     // Turning right the bulge is negative.
     expect(paths[0]!.corners[10]!.bulge).toBeLessThan(0);
-    expect(paths[0]!.corners.at(-1)).toMatchObject({ e: expect.closeTo(49.83, 9), n: expect.closeTo(-2.49, 9), z: 3, bulge: expect.closeTo(0, 12) });
+    expect(paths[0]!.corners.at(-1)).toMatchObject({
+      e: expect.closeTo(49.83, 9),
+      n: expect.closeTo(-2.49, 9),
+      z: 3,
+      bulge: expect.closeTo(0, 12),
+    });
   });
 
   it.each([
@@ -116,35 +133,75 @@ describe('LandXML', () => {
       file(alignment('<Curve rot="cw"><Start>0 0</Start><Center>0 2147483648</Center><End>0 4294967296</End></Curve>')),
       { code: 'XML_ELEMENT', at: { element: 'Curve' }, fault: { code: 'ELEMENT_TOO_LONG' } },
     ],
-    ['<!DOCTYPE LandXML [<!ENTITY a SYSTEM "file:///etc/passwd">]><LandXML>&a;</LandXML>', { code: 'XML_DOCTYPE', line: 1 }],
+    [
+      '<!DOCTYPE LandXML [<!ENTITY a SYSTEM "file:///etc/passwd">]><LandXML>&a;</LandXML>',
+      { code: 'XML_DOCTYPE', line: 1 },
+    ],
     [file(alignment(LINE), ''), { code: 'XML_UNITS_MISSING' }],
-    [file(alignment(LINE), '<Units><Metric linearUnit="furlong"/></Units>'), { code: 'XML_UNIT_UNKNOWN', text: 'furlong' }],
+    [
+      file(alignment(LINE), '<Units><Metric linearUnit="furlong"/></Units>'),
+      { code: 'XML_UNIT_UNKNOWN', text: 'furlong' },
+    ],
     [file(alignment(LINE), '<Units><Imperial/></Units>'), { code: 'XML_UNIT_UNKNOWN', text: '' }],
     [
       file(alignment('<Line><Start>0 0x10</Start><End>1 1</End></Line>')),
-      { code: 'XML_NOT_A_NUMBER', text: '0x10', at: { element: 'Start of Line', number: 1, owner: 'Alignment “Test”', line: 3 } },
+      {
+        code: 'XML_NOT_A_NUMBER',
+        text: '0x10',
+        at: { element: 'Start of Line', number: 1, owner: 'Alignment “Test”', line: 3 },
+      },
     ],
     [file(alignment('<Line><Start>0 1e309</Start><End>1 1</End></Line>')), { code: 'XML_NOT_A_NUMBER', text: '1e309' }],
-    [file(alignment('<Line><Start>0</Start><End>1 1</End></Line>')), { code: 'XML_NUMBER_COUNT', given: 1, wanted: '2 or 3' }],
-    [file(alignment(`${LINE}<Line><Start>100 0</Start></Line>`)), { code: 'XML_PART_MISSING', part: 'End', at: { element: 'Line', number: 2 } }],
-    [file(alignment('<Curve rot="cw"><Start>0 0</Start><End>1 1</End></Curve>')), { code: 'XML_PART_MISSING', part: 'Center' }],
-    [file(alignment('<Curve rot="left"><Start>0 0</Start><End>1 1</End></Curve>')), { code: 'XML_WORD_UNKNOWN', attribute: 'rot', text: 'left' }],
+    [
+      file(alignment('<Line><Start>0</Start><End>1 1</End></Line>')),
+      { code: 'XML_NUMBER_COUNT', given: 1, wanted: '2 or 3' },
+    ],
+    [
+      file(alignment(`${LINE}<Line><Start>100 0</Start></Line>`)),
+      { code: 'XML_PART_MISSING', part: 'End', at: { element: 'Line', number: 2 } },
+    ],
+    [
+      file(alignment('<Curve rot="cw"><Start>0 0</Start><End>1 1</End></Curve>')),
+      { code: 'XML_PART_MISSING', part: 'Center' },
+    ],
+    [
+      file(alignment('<Curve rot="left"><Start>0 0</Start><End>1 1</End></Curve>')),
+      { code: 'XML_WORD_UNKNOWN', attribute: 'rot', text: 'left' },
+    ],
     [file(alignment('<Line><Start pntRef="K9"/><End>1 1</End></Line>')), { code: 'XML_POINT_UNKNOWN', name: 'K9' }],
     [file('<CgPoints><CgPoint name="A" pntRef="A"/></CgPoints>'), { code: 'XML_POINT_UNKNOWN', name: 'A' }],
     [
-      file(alignment('<Spiral length="10" radiusStart="INF" radiusEnd="9" rot="cw" spiType="bloss"><Start>0 0</Start><End>9 1</End></Spiral>')),
+      file(
+        alignment(
+          '<Spiral length="10" radiusStart="INF" radiusEnd="9" rot="cw" spiType="bloss"><Start>0 0</Start><End>9 1</End></Spiral>',
+        ),
+      ),
       { code: 'XML_SPIRAL_TYPE', type: 'bloss' },
     ],
     [
-      file(alignment('<Spiral length="10" radiusStart="INF" radiusEnd="INF" rot="cw" spiType="clothoid"><Start>0 0</Start><End>9 1</End></Spiral>')),
+      file(
+        alignment(
+          '<Spiral length="10" radiusStart="INF" radiusEnd="INF" rot="cw" spiType="clothoid"><Start>0 0</Start><End>9 1</End></Spiral>',
+        ),
+      ),
       { code: 'XML_ELEMENT', fault: { code: 'SPIRAL_STRAIGHT_AT_BOTH_ENDS' } },
     ],
     [
-      file(alignment('<Spiral length="0" radiusStart="INF" radiusEnd="9" rot="cw" spiType="clothoid"><Start>0 0</Start><End>9 1</End></Spiral>')),
+      file(
+        alignment(
+          '<Spiral length="0" radiusStart="INF" radiusEnd="9" rot="cw" spiType="clothoid"><Start>0 0</Start><End>9 1</End></Spiral>',
+        ),
+      ),
       { code: 'XML_ELEMENT', fault: { code: 'ELEMENT_WITHOUT_LENGTH' } },
     ],
-    [file(alignment(LINE, profile('<PVI>50 1</PVI><PVI>40 2</PVI>'))), { code: 'XML_PROFILE', fault: { code: 'PROFILE_NOT_RISING', station: 40, before: 50 } }],
-    [file(alignment(LINE, profile('<PVI>0 1</PVI><ParaCurve>40 2</ParaCurve><PVI>90 1</PVI>'))), { code: 'XML_PART_MISSING', part: 'length' }],
+    [
+      file(alignment(LINE, profile('<PVI>50 1</PVI><PVI>40 2</PVI>'))),
+      { code: 'XML_PROFILE', fault: { code: 'PROFILE_NOT_RISING', station: 40, before: 50 } },
+    ],
+    [
+      file(alignment(LINE, profile('<PVI>0 1</PVI><ParaCurve>40 2</ParaCurve><PVI>90 1</PVI>'))),
+      { code: 'XML_PART_MISSING', part: 'length' },
+    ],
     [
       file(alignment(LINE, '<StaEquation staInternal="10" staAhead="5"/><StaEquation staInternal="10" staAhead="9"/>')),
       { code: 'XML_ALIGNMENT', fault: { code: 'EQUATIONS_AT_ONE_PLACE', at: 10 } },
@@ -154,7 +211,10 @@ describe('LandXML', () => {
       file(surface(`${CORNERS}<P id="2">5 5 5</P>`, '<F>1 2 3</F>')),
       { code: 'XML_CORNER_TWICE', id: '2', at: { element: 'P', number: 4, owner: 'Surface “Ground”' } },
     ],
-    [file(surface(CORNERS, '<F>1 2 3</F><F i="1">1 2 9</F>')), { code: 'XML_CORNER_UNKNOWN', id: '9', at: { element: 'F', number: 2 } }],
+    [
+      file(surface(CORNERS, '<F>1 2 3</F><F i="1">1 2 9</F>')),
+      { code: 'XML_CORNER_UNKNOWN', id: '9', at: { element: 'F', number: 2 } },
+    ],
     [file(surface('<P id="1">0 0</P>', '')), { code: 'XML_NUMBER_COUNT', wanted: '3' }],
   ])('refuses what it can not rely on, with the element and the line: %s', (text, error) => {
     expect(fault(text)).toMatchObject(error);
@@ -182,7 +242,9 @@ describe('LandXML', () => {
   it('never expands an entity, however often it is named', () => {
     const laughs = `<!DOCTYPE LandXML [<!ENTITY a "ha">${Array.from({ length: 30 }, (_, i) => `<!ENTITY a${i} "${'&a;'.repeat(50)}">`).join('')}]><LandXML>&a29;</LandXML>`;
     expect(fault(laughs)).toMatchObject({ code: 'XML_DOCTYPE' });
-    expect(fault(file(alignment('<Line><Start>&start;</Start><End>1 1</End></Line>')))).toMatchObject({ code: 'XML_BROKEN' });
+    expect(fault(file(alignment('<Line><Start>&start;</Start><End>1 1</End></Line>')))).toMatchObject({
+      code: 'XML_BROKEN',
+    });
   });
 
   it('lies on the site as it is placed: in metres, turned, shifted and scaled, with its stations', () => {
@@ -198,7 +260,12 @@ describe('LandXML', () => {
       ),
     ).alignments;
     const turn = { scale: 1.001, rotation: 0.3, shift: { e: 500, n: 700 } };
-    const placed = placedAlignment(one!, ({ e, n }) => transformed(turn, { e: e * 0.3048, n: n * 0.3048 }), 0.3048, turn.scale);
+    const placed = placedAlignment(
+      one!,
+      ({ e, n }) => transformed(turn, { e: e * 0.3048, n: n * 0.3048 }),
+      0.3048,
+      turn.scale,
+    );
     const [inFeet, onSite] = [alignmentOf(one!.definition), alignmentOf(placed.definition)];
     if (!inFeet.ok || !onSite.ok) throw new Error('not made');
     for (const share of [0, 0.3, 0.7, 0.95, 1]) {
@@ -207,7 +274,11 @@ describe('LandXML', () => {
       expect(planDistance(transformed(turn, { e: from.e * 0.3048, n: from.n * 0.3048 }), to)).toBeLessThan(1e-6);
     }
     expect(placed.definition.startStation).toBeCloseTo(304.8, 9);
-    expect(placed.definition.equations[0]).toEqual({ at: expect.closeTo(304.8 + 30.48 * 1.001, 9), ahead: expect.closeTo(609.6, 9), counts: 1 });
+    expect(placed.definition.equations[0]).toEqual({
+      at: expect.closeTo(304.8 + 30.48 * 1.001, 9),
+      ahead: expect.closeTo(609.6, 9),
+      counts: 1,
+    });
     expect(placed.profiles[0]!.points[1]).toEqual({
       station: expect.closeTo(304.8 + 60 * 0.3048 * 1.001, 9),
       z: expect.closeTo(11 * 0.3048, 9),

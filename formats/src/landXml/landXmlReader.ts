@@ -48,9 +48,15 @@ const CONTAINERS = new Set(
   ),
 );
 /** Elements whose text is read. */
-const TEXTS = new Set('CgPoint Start End Center PI P F PVI ParaCurve UnsymParaCurve CircCurve PntList2D PntList3D CrossSectPnt'.split(' '));
+const TEXTS = new Set(
+  'CgPoint Start End Center PI P F PVI ParaCurve UnsymParaCurve CircCurve PntList2D PntList3D CrossSectPnt'.split(' '),
+);
 /** Says who made the file, or repeats what is read elsewhere: nobody misses it. */
-const SILENT = new Set('Project Application Author CoordinateSystem Feature Property DocFileRef Metric Imperial AlignPIs SourceData Watersheds'.split(' '));
+const SILENT = new Set(
+  'Project Application Author CoordinateSystem Feature Property DocFileRef Metric Imperial AlignPIs SourceData Watersheds'.split(
+    ' ',
+  ),
+);
 
 interface OpenElement {
   readonly raw: RawElement;
@@ -150,7 +156,9 @@ export class LandXmlReader {
 
   #number(attribute: string, element: string): number | null {
     const text = this.#attribute(attribute);
-    return text === undefined ? null : plainNumber(text, () => ({ ...this.#counted(element), element: `${attribute} of ${element}` }));
+    return text === undefined
+      ? null
+      : plainNumber(text, () => ({ ...this.#counted(element), element: `${attribute} of ${element}` }));
   }
 
   #open({ name, attributes }: SaxesTagPlain): void {
@@ -218,7 +226,11 @@ export class LandXmlReader {
         return true;
       case 'ProfAlign':
         this.#counts.delete('PVI');
-        this.#alignment?.profiles.push({ at: this.#place('ProfAlign'), name: this.#attribute('name') ?? this.#alignment.name, points: [] });
+        this.#alignment?.profiles.push({
+          at: this.#place('ProfAlign'),
+          name: this.#attribute('name') ?? this.#alignment.name,
+          points: [],
+        });
         return this.#alignment !== null;
       case 'Surface':
         this.#counts = new Map();
@@ -226,7 +238,8 @@ export class LandXmlReader {
         return true;
       case 'CrossSect': {
         const station = this.#number('sta', 'CrossSect');
-        if (station === null) throw new Refused({ code: 'XML_PART_MISSING', at: this.#counted('CrossSect'), part: 'sta' });
+        if (station === null)
+          throw new Refused({ code: 'XML_PART_MISSING', at: this.#counted('CrossSect'), part: 'sta' });
         this.#section = { station, lines: [] };
         return true;
       }
@@ -245,7 +258,8 @@ export class LandXmlReader {
     const unit = known[word.toLowerCase()];
     if (!unit) throw new Refused({ code: 'XML_UNIT_UNKNOWN', text: word, line: this.#line });
     this.#unit = unit;
-    this.#linearUnit = (['metre', 'foot', 'usSurveyFoot'] as const).find((each) => METRES_PER_UNIT[each] === unit.metres) ?? null;
+    this.#linearUnit =
+      (['metre', 'foot', 'usSurveyFoot'] as const).find((each) => METRES_PER_UNIT[each] === unit.metres) ?? null;
   }
 
   #beginElement(local: OpenElement['name']): void {
@@ -256,7 +270,8 @@ export class LandXmlReader {
     if (rotation !== undefined && rotation !== 'cw' && rotation !== 'ccw')
       throw new Refused({ code: 'XML_WORD_UNKNOWN', at, attribute: 'rot', text: rotation });
     const type = this.#attribute(kind === 'Spiral' ? 'spiType' : 'crvType')?.toLowerCase();
-    if (kind === 'Spiral' && type !== 'clothoid') throw new Refused({ code: 'XML_SPIRAL_TYPE', at, type: this.#attribute('spiType') ?? '' });
+    if (kind === 'Spiral' && type !== 'clothoid')
+      throw new Refused({ code: 'XML_SPIRAL_TYPE', at, type: this.#attribute('spiType') ?? '' });
     // How sharpness was stated; the line is an arc in both cases.
     if (kind === 'Curve' && type !== undefined && type !== 'arc' && type !== 'chord')
       throw new Refused({ code: 'XML_WORD_UNKNOWN', at, attribute: 'crvType', text: type });
@@ -347,13 +362,15 @@ export class LandXmlReader {
       case 'End':
       case 'Center':
       case 'PI':
-        if (this.#element && parent === this.#element.name) this.#element.raw.parts.set(local, this.#placeText(local, text));
+        if (this.#element && parent === this.#element.name)
+          this.#element.raw.parts.set(local, this.#placeText(local, text));
         return;
       case 'P': {
         if (!this.#surface) return;
         const id = this.#attribute('id') ?? '';
         const [n, e, z] = plainNumbers(text, 3, 3, at);
-        if (!this.#surface.growing.corner(id, e!, n!, z!)) throw new Refused({ code: 'XML_CORNER_TWICE', at: at(), id });
+        if (!this.#surface.growing.corner(id, e!, n!, z!))
+          throw new Refused({ code: 'XML_CORNER_TWICE', at: at(), id });
         return;
       }
       case 'F':
@@ -383,7 +400,10 @@ export class LandXmlReader {
       if (name !== undefined) this.#references.push({ name, to: reference, at: this.#counted('CgPoint') });
       return;
     }
-    const [n, e, z] = plainNumbers(text, 2, 3, () => ({ ...this.#counted('CgPoint'), owner: name === undefined ? null : `point “${name}”` }));
+    const [n, e, z] = plainNumbers(text, 2, 3, () => ({
+      ...this.#counted('CgPoint'),
+      owner: name === undefined ? null : `point “${name}”`,
+    }));
     const place = { e: e!, n: n!, z: z ?? null };
     if (name !== undefined) this.#named.set(name, place);
     this.#points.push({ layer: 'points', at: { e: place.e, n: place.n }, z: place.z, name: name ?? null });
@@ -403,7 +423,12 @@ export class LandXmlReader {
     const { growing } = this.#surface;
     const ids = text.trim().split(/\s+/);
     if (ids.length < 3 || ids.length > 4 || ids[0] === '')
-      throw new Refused({ code: 'XML_NUMBER_COUNT', at: this.#counted('F'), given: ids[0] === '' ? 0 : ids.length, wanted: '3' });
+      throw new Refused({
+        code: 'XML_NUMBER_COUNT',
+        at: this.#counted('F'),
+        given: ids[0] === '' ? 0 : ids.length,
+        wanted: '3',
+      });
     const corners = ids.map((id) => {
       const corner = growing.named(id);
       if (corner === undefined) throw new Refused({ code: 'XML_CORNER_UNKNOWN', at: this.#counted('F'), id });
@@ -441,18 +466,26 @@ export class LandXmlReader {
     const size = local === 'PntList2D' ? 2 : 3;
     if (parent === 'DesignCrossSectSurf' || parent === 'CrossSectSurf') {
       const numbers = this.#list(local, text, 2);
-      for (let i = 0; i + 1 < numbers.length; i += 2) this.#sectionLine?.points.push({ offset: numbers[i]!, z: numbers[i + 1]!, code: '' });
+      for (let i = 0; i + 1 < numbers.length; i += 2)
+        this.#sectionLine?.points.push({ offset: numbers[i]!, z: numbers[i + 1]!, code: '' });
     } else if (this.#element && parent === this.#element.name) {
       const numbers = this.#list(local, text, size);
       for (let i = 0; i + 1 < numbers.length; i += size)
-        this.#element.between.push({ place: { n: numbers[i]!, e: numbers[i + 1]!, z: size === 3 ? numbers[i + 2]! : null } });
+        this.#element.between.push({
+          place: { n: numbers[i]!, e: numbers[i + 1]!, z: size === 3 ? numbers[i + 2]! : null },
+        });
     } else this.#leave(`${local} of ${parent ?? 'the file'}`);
   }
 
   #list(local: string, text: string, size: number): number[] {
     const numbers = plainNumbers(text, size, Infinity, () => this.#counted(local));
     if (numbers.length % size !== 0)
-      throw new Refused({ code: 'XML_NUMBER_COUNT', at: this.#counted(local), given: numbers.length, wanted: `a multiple of ${size}` });
+      throw new Refused({
+        code: 'XML_NUMBER_COUNT',
+        at: this.#counted(local),
+        given: numbers.length,
+        wanted: `a multiple of ${size}`,
+      });
     return numbers;
   }
 
@@ -506,7 +539,14 @@ export class LandXmlReader {
       const equations = open.equations.map(({ equation }) => equation);
       const { definition, warnings: own } = definitionOf(open.at, read, open.startStation, equations, unit.metres);
       warnings.push(...own, ...equationWarnings(open, unit.metres));
-      return [{ name: open.name, definition, profiles: open.profiles.flatMap((each) => this.#profile(each, unit.metres)), crossSections: open.crossSections }];
+      return [
+        {
+          name: open.name,
+          definition,
+          profiles: open.profiles.flatMap((each) => this.#profile(each, unit.metres)),
+          crossSections: open.crossSections,
+        },
+      ];
     });
     return {
       unit,
@@ -531,7 +571,8 @@ export class LandXmlReader {
       return [];
     }
     const made = profileOf(points, metresPerUnit);
-    if (!made.ok) throw new Refused({ code: 'XML_PROFILE', at: { ...at, element: `ProfAlign “${name}”` }, fault: made.error });
+    if (!made.ok)
+      throw new Refused({ code: 'XML_PROFILE', at: { ...at, element: `ProfAlign “${name}”` }, fault: made.error });
     return [{ name, points }];
   }
 

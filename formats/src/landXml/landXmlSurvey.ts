@@ -59,7 +59,8 @@ const ANGLES: Readonly<Record<string, { readonly unit: AngleUnit; readonly facto
 };
 const MOST_DECIMALS = { angle: 10, length: 6 };
 
-const decimalsOf = (text: string, most: number): number => Math.min(most, (/\.(\d+)$/.exec(text.trim())?.[1] ?? '').length);
+const decimalsOf = (text: string, most: number): number =>
+  Math.min(most, (/\.(\d+)$/.exec(text.trim())?.[1] ?? '').length);
 /** Instants of the file that can be understood; others say nothing. */
 const instantOf = (text: string): string | null => {
   const time = Date.parse(text);
@@ -125,7 +126,8 @@ class SurveyReader {
         this.#group = given['name'] ?? '';
         return;
       case 'CgPoint':
-        if ((given['pntRef'] ?? '') === '') this.#point = { name: (given['name'] ?? '').trim(), at: this.#place(local, null), text: '' };
+        if ((given['pntRef'] ?? '') === '')
+          this.#point = { name: (given['name'] ?? '').trim(), at: this.#place(local, null), text: '' };
         return;
       case 'InstrumentSetup':
         this.#setup(given);
@@ -136,7 +138,8 @@ class SurveyReader {
       case 'RawObservation': {
         const at = this.#place(local, null);
         const setup = given['setupID'] ?? this.#observed;
-        if (!this.setups.has(setup)) throw new Refused({ code: 'XML_WORD_UNKNOWN', at, attribute: 'setupID', text: setup });
+        if (!this.setups.has(setup))
+          throw new Refused({ code: 'XML_WORD_UNKNOWN', at, attribute: 'setupID', text: setup });
         this.#sight = { attributes: given, at, setup, target: '' };
         return;
       }
@@ -152,7 +155,13 @@ class SurveyReader {
     if (this.linearUnit === null) throw new Refused({ code: 'XML_UNIT_UNKNOWN', text: length, line: this.walk.line });
     if (angle === '') return;
     const known = ANGLES[angle.toLowerCase()];
-    if (!known) throw new Refused({ code: 'XML_WORD_UNKNOWN', at: this.#place('Units', null), attribute: 'angularUnit', text: angle });
+    if (!known)
+      throw new Refused({
+        code: 'XML_WORD_UNKNOWN',
+        at: this.#place('Units', null),
+        attribute: 'angularUnit',
+        text: angle,
+      });
     this.angle = known;
   }
 

@@ -6,7 +6,8 @@ const PLAIN = /^[+-]?(\d+\.?\d*|\.\d+)([eE][+-]?\d+)?$/;
 export function plainNumber(text: string, at: () => XmlPlace): number {
   const trimmed = text.trim();
   const value = Number(trimmed);
-  if (!PLAIN.test(trimmed) || !Number.isFinite(value)) throw new Refused({ code: 'XML_NOT_A_NUMBER', at: at(), text: trimmed.slice(0, 60) });
+  if (!PLAIN.test(trimmed) || !Number.isFinite(value))
+    throw new Refused({ code: 'XML_NOT_A_NUMBER', at: at(), text: trimmed.slice(0, 60) });
   return value;
 }
 

@@ -21,14 +21,24 @@ export function placedAlignment(
     const ends = { start: at(each.start), end: at(each.end) };
     if (each.kind === 'line') return { ...each, ...ends };
     if (each.kind === 'curve') return { ...each, ...ends, centre: at(each.centre) };
-    return { ...each, ...ends, radiusStart: radius(each.radiusStart), radiusEnd: radius(each.radiusEnd), length: each.length * along };
+    return {
+      ...each,
+      ...ends,
+      radiusStart: radius(each.radiusStart),
+      radiusEnd: radius(each.radiusEnd),
+      length: each.length * along,
+    };
   };
   return {
     name,
     definition: {
       startStation: start * metresPerUnit,
       elements: definition.elements.map(element),
-      equations: definition.equations.map((each) => ({ ...each, at: station(each.at), ahead: each.ahead * metresPerUnit })),
+      equations: definition.equations.map((each) => ({
+        ...each,
+        at: station(each.at),
+        ahead: each.ahead * metresPerUnit,
+      })),
     },
     profiles: profiles.map((profile) => ({
       name: profile.name,
@@ -42,7 +52,11 @@ export function placedAlignment(
               ? { kind: point.rounding.kind, length: point.rounding.length * along }
               : point.rounding.kind === 'circular'
                 ? { kind: point.rounding.kind, radius: point.rounding.radius * along }
-                : { kind: point.rounding.kind, lengthIn: point.rounding.lengthIn * along, lengthOut: point.rounding.lengthOut * along },
+                : {
+                    kind: point.rounding.kind,
+                    lengthIn: point.rounding.lengthIn * along,
+                    lengthOut: point.rounding.lengthOut * along,
+                  },
       })),
     })),
     crossSections: crossSections.map((section) => ({

@@ -6,7 +6,10 @@ import { LandXmlReader } from './landXmlReader.ts';
 
 const PIECE_BYTES = 1 << 20;
 
-export function readLandXml(bytes: Uint8Array, onProgress?: (done: number, total: number) => void): Result<LandXmlDesign, LandXmlFault> {
+export function readLandXml(
+  bytes: Uint8Array,
+  onProgress?: (done: number, total: number) => void,
+): Result<LandXmlDesign, LandXmlFault> {
   if (bytes.length === 0) return fail({ code: 'XML_EMPTY' });
   const reader = new LandXmlReader();
   const encoding = encodingOf(bytes);
@@ -34,6 +37,8 @@ function decoded(decoder: InstanceType<typeof TextDecoder>, bytes: Uint8Array, s
 function encodingOf(bytes: Uint8Array): string {
   if (bytes[0] === 0xff && bytes[1] === 0xfe) return 'utf-16le';
   if (bytes[0] === 0xfe && bytes[1] === 0xff) return 'utf-16be';
-  const said = /^[^>]{0,200}encoding\s*=\s*["']([A-Za-z0-9._-]+)["']/.exec(String.fromCharCode(...bytes.subarray(0, 200)))?.[1]?.toLowerCase();
+  const said = /^[^>]{0,200}encoding\s*=\s*["']([A-Za-z0-9._-]+)["']/
+    .exec(String.fromCharCode(...bytes.subarray(0, 200)))?.[1]
+    ?.toLowerCase();
   return said !== undefined && ['iso-8859-1', 'windows-1252', 'us-ascii'].includes(said) ? 'windows-1252' : 'utf-8';
 }

@@ -30,7 +30,9 @@ export class XmlWalk {
     const refuse = (fault: LandXmlFault): never => {
       throw new Refused(fault);
     };
-    parser.on('error', (error) => refuse({ code: 'XML_BROKEN', detail: error.message.replace(/^\d+:\d+:\s*/, ''), line: parser.line }));
+    parser.on('error', (error) =>
+      refuse({ code: 'XML_BROKEN', detail: error.message.replace(/^\d+:\d+:\s*/, ''), line: parser.line }),
+    );
     parser.on('doctype', () => refuse({ code: 'XML_DOCTYPE', line: parser.line }));
     parser.on('opentag', (tag) => {
       this.#letters = 0;

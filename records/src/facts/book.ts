@@ -24,7 +24,8 @@ export function bookOf(state: SiteState, says: Book['says']): Book {
   const mark = (id: string) => factOf(state, 'mark', id)?.body.name ?? msg('book.anUnknownMark');
   const names = new Map(state.control.map((each) => [each.id, each.revision.body.name]));
   const control = (id: string) => names.get(id) ?? msg('book.anUnknownMark');
-  const plan = (work: string, key: string) => factOf(state, 'package', work)?.body.plans.find((each) => each.key === key)?.name ?? key;
+  const plan = (work: string, key: string) =>
+    factOf(state, 'package', work)?.body.plans.find((each) => each.key === key)?.name ?? key;
   return {
     state,
     stationStyle: { unit, format: state.settings.stationFormat ?? usualStationFormat(unit) },
@@ -54,7 +55,11 @@ export function bookOf(state: SiteState, says: Book['says']): Book {
   };
 }
 
-export function factOf<T extends AnyFact['type']>(state: Pick<SiteState, 'byId'>, type: T, id: string): Extract<AnyFact, { type: T }> | null {
+export function factOf<T extends AnyFact['type']>(
+  state: Pick<SiteState, 'byId'>,
+  type: T,
+  id: string,
+): Extract<AnyFact, { type: T }> | null {
   const fact = state.byId.get(id);
   return fact?.type === type ? (fact as Extract<AnyFact, { type: T }>) : null;
 }

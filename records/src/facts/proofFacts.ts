@@ -6,7 +6,9 @@ import type { Kinds } from './kind.ts';
 
 /** A set-up, a control mark or a stake. */
 const photographed = ({ state, mark }: Book, id: string): string =>
-  state.occupations.find((each) => each.id === id)?.body.name ?? state.control.find((each) => each.id === id)?.revision.body.name ?? mark(id);
+  state.occupations.find((each) => each.id === id)?.body.name ??
+  state.control.find((each) => each.id === id)?.revision.body.name ??
+  mark(id);
 
 function controlSaid({ body }: Fact<'control'>, { length }: Book): string {
   const { name, e, n, z, condition, supersedes, source, note } = body;
@@ -22,7 +24,9 @@ function controlSaid({ body }: Fact<'control'>, { length }: Book): string {
   });
 }
 
-export const PROOF_FACTS: Kinds<'control' | 'visit' | 'photo' | 'finding' | 'proof' | 'direction' | 'resight' | 'deferral' | 'tape'> = {
+export const PROOF_FACTS: Kinds<
+  'control' | 'visit' | 'photo' | 'finding' | 'proof' | 'direction' | 'resight' | 'deferral' | 'tape'
+> = {
   control: { topic: 'control', activity: 'control', thing: ({ mark }) => mark, line: controlSaid },
   visit: {
     topic: 'control',
@@ -40,7 +44,8 @@ export const PROOF_FACTS: Kinds<'control' | 'visit' | 'photo' | 'finding' | 'pro
   finding: {
     topic: 'control',
     activity: 'control',
-    line: ({ body: { reason, effects } }) => msg('book.lookedAt', { withoutStop: withoutStop(reason), effects: effects.length }),
+    line: ({ body: { reason, effects } }) =>
+      msg('book.lookedAt', { withoutStop: withoutStop(reason), effects: effects.length }),
   },
   proof: {
     topic: 'proof',
@@ -57,7 +62,8 @@ export const PROOF_FACTS: Kinds<'control' | 'visit' | 'photo' | 'finding' | 'pro
   direction: {
     topic: 'proof',
     activity: 'proof',
-    line: ({ body: { solution, name } }, book) => msg('book.fixedDirectionToTaken', { solution: book.solution(solution), name }),
+    line: ({ body: { solution, name } }, book) =>
+      msg('book.fixedDirectionToTaken', { solution: book.solution(solution), name }),
   },
   resight: {
     topic: 'proof',
@@ -74,7 +80,8 @@ export const PROOF_FACTS: Kinds<'control' | 'visit' | 'photo' | 'finding' | 'pro
   deferral: {
     topic: 'proof',
     activity: 'office',
-    line: ({ body: { solution, reason } }, book) => msg('book.proofPutOff', { solution: book.solution(solution), reason }),
+    line: ({ body: { solution, reason } }, book) =>
+      msg('book.proofPutOff', { solution: book.solution(solution), reason }),
   },
   tape: {
     topic: 'proof',

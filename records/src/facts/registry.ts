@@ -14,10 +14,13 @@ export const kindOf = (fact: AnyFact): FactKind<FactType> => FACTS[fact.type] as
 type Told<V> = V | ((fact: Fact) => V);
 
 /** What a kind says of one of its facts. */
-export const toldOf = <V extends string | boolean>(told: Told<V>, fact: AnyFact): V => (typeof told === 'function' ? told(fact) : told);
+export const toldOf = <V extends string | boolean>(told: Told<V>, fact: AnyFact): V =>
+  typeof told === 'function' ? told(fact) : told;
 
 /** Types whose later facts take the place of earlier ones of the same thing. */
-export const REVISED_THINGS: ReadonlySet<FactType> = new Set(FACT_TYPES.filter((type) => FACTS[type].thing !== undefined));
+export const REVISED_THINGS: ReadonlySet<FactType> = new Set(
+  FACT_TYPES.filter((type) => FACTS[type].thing !== undefined),
+);
 
 /** The thing that a fact of such a type is a revision of. */
 export const thingOf = <T extends FactType>(type: T, body: FactBody<T>): string | null =>

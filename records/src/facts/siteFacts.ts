@@ -10,7 +10,9 @@ function settingsSaid({ state }: Book, { id, body }: Fact<'site'>): string {
   if (!before) return msg('book.siteSettings', { name: body.name });
   // Every setting has its words, or this does not compile.
   const words: Readonly<Record<keyof FactBody<'site'>, string>> = SITE_SETTING;
-  const changed = (Object.keys(words) as (keyof FactBody<'site'>)[]).filter((key) => JSON.stringify(before[key]) !== JSON.stringify(body[key]));
+  const changed = (Object.keys(words) as (keyof FactBody<'site'>)[]).filter(
+    (key) => JSON.stringify(before[key]) !== JSON.stringify(body[key]),
+  );
   return changed.length === 0
     ? msg('book.siteSettingsKeptAsTheyWere')
     : msg('book.siteSettingsChanged', { changed: changed.map((key) => words[key]).join(', ') });
@@ -18,11 +20,17 @@ function settingsSaid({ state }: Book, { id, body }: Fact<'site'>): string {
 
 function withdrawalSaid({ state, says }: Book, { body }: Fact<'withdrawal'>): string {
   const taken = state.byId.get(body.record ?? body.occupation ?? '');
-  const what = !taken ? '' : taken.type === 'occupation' ? msg('book.theSetUp', { name: taken.body.name }) : `: “${says(taken)}”`;
+  const what = !taken
+    ? ''
+    : taken.type === 'occupation'
+      ? msg('book.theSetUp', { name: taken.body.name })
+      : `: “${says(taken)}”`;
   return msg('book.withdrawn', { withoutStop: withoutStop(body.reason), what });
 }
 
-export const SITE_FACTS: Kinds<'site' | 'member' | 'equipment' | 'convention' | 'care' | 'withdrawal' | 'note' | 'dayEnd'> = {
+export const SITE_FACTS: Kinds<
+  'site' | 'member' | 'equipment' | 'convention' | 'care' | 'withdrawal' | 'note' | 'dayEnd'
+> = {
   site: { topic: 'site', activity: 'office', line: (fact, book) => settingsSaid(book, fact) },
   member: { topic: 'site', activity: 'office', line: ({ body }) => msg('book.joins', { name: body.name }) },
   equipment: {
@@ -37,15 +45,25 @@ export const SITE_FACTS: Kinds<'site' | 'member' | 'equipment' | 'convention' | 
     activity: 'office',
     thing: ({ convention }) => convention,
     line: ({ body: { rules, retired, supersedes } }) =>
-      msg('book.howStakesAreWritten', { name: rules.name, retired: retired ? msg('book.putAside') : supersedes ? ', changed' : '' }),
+      msg('book.howStakesAreWritten', {
+        name: rules.name,
+        retired: retired ? msg('book.putAside') : supersedes ? ', changed' : '',
+      }),
   },
-  care: { topic: 'note', activity: 'marking', line: ({ body: { what, text } }) => `${CARE[what]}${text ? `: ${text}` : ''}` },
+  care: {
+    topic: 'note',
+    activity: 'marking',
+    line: ({ body: { what, text } }) => `${CARE[what]}${text ? `: ${text}` : ''}`,
+  },
   withdrawal: { topic: 'note', activity: 'office', line: (fact, book) => withdrawalSaid(book, fact) },
   note: { topic: 'note', activity: 'office', line: ({ body }) => body.text },
   dayEnd: {
     topic: 'note',
     activity: 'office',
     line: ({ body: { unfinished, note } }) =>
-      msg('book.theDayEnds', { unfinished: unfinished ? msg('book.unfinished', { unfinished }) : '', note: note ? msg('book.forWhoComesNext', { note }) : '' }),
+      msg('book.theDayEnds', {
+        unfinished: unfinished ? msg('book.unfinished', { unfinished }) : '',
+        note: note ? msg('book.forWhoComesNext', { note }) : '',
+      }),
   },
 };

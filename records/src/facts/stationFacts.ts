@@ -38,7 +38,10 @@ function sightSaid({ body }: Fact<'sight'>, book: Book): string {
   const slope =
     read.slope === null
       ? msg('book.noDistance')
-      : msg('book.slope', { slope: read.slope.toFixed(read.lengthDecimals), unitAbbreviation: UNIT_ABBREVIATION[read.lengthUnit] });
+      : msg('book.slope', {
+          slope: read.slope.toFixed(read.lengthDecimals),
+          unitAbbreviation: UNIT_ABBREVIATION[read.lengthUnit],
+        });
   return msg('book.sightToCircleZenithTarget', {
     occupation: book.occupation(body.occupation),
     target: book.target(body.target),
@@ -51,7 +54,10 @@ function sightSaid({ body }: Fact<'sight'>, book: Book): string {
 
 function positionSaid({ body }: Fact<'position'>, { occupation, target, length }: Book): string {
   const { read } = body;
-  const old = read.correctionAge === null ? msg('book.noCorrections') : msg('book.correctionsSOld', { correctionAge: read.correctionAge.toFixed(1) });
+  const old =
+    read.correctionAge === null
+      ? msg('book.noCorrections')
+      : msg('book.correctionsSOld', { correctionAge: read.correctionAge.toFixed(1) });
   return msg('book.receiverAtENHeightAntenna', {
     occupation: occupation(body.occupation),
     target: target(body.target),
@@ -69,9 +75,17 @@ function solutionSaid(fact: Fact<'solution'>, { state, control, length }: Book):
   const { name, result, uses, method } = body;
   const decided = [...state.accepted, ...state.refused].find((each) => each.fact.id === id);
   const used = [...new Set(uses.filter((use) => use.plan || use.height).map((use) => control(use.control)))].join(', ');
-  if (method === 'paired') return msg('book.heightsFromPlanFromTheReceiverHeight', { name, used, length: length(result.z) });
+  if (method === 'paired')
+    return msg('book.heightsFromPlanFromTheReceiverHeight', { name, used, length: length(result.z) });
   const goodTo = goodToWords(decided ? goodToOf(decided) : figuresOf(fact).radius95, state.settings.lengthUnit);
-  return msg('book.solvedFromENHeight95', { name, used, length: length(result.e), length2: length(result.n), length3: length(result.z), goodTo });
+  return msg('book.solvedFromENHeight95', {
+    name,
+    used,
+    length: length(result.e),
+    length2: length(result.n),
+    length3: length(result.z),
+    goodTo,
+  });
 }
 
 function correctionSaid(body: FactBody<'correction'>, { length, solution }: Book): string {
@@ -88,14 +102,28 @@ function correctionSaid(body: FactBody<'correction'>, { length, solution }: Book
   }
 }
 
-export const STATION_FACTS: Kinds<'occupation' | 'sight' | 'pairing' | 'position' | 'solution' | 'decision' | 'correction' | 'event' | 'close'> = {
+export const STATION_FACTS: Kinds<
+  'occupation' | 'sight' | 'pairing' | 'position' | 'solution' | 'decision' | 'correction' | 'event' | 'close'
+> = {
   occupation: {
     topic: 'station',
     activity: 'setUp',
     line: ({ body: { name, instrument, temperatureC, pressureHPa, ppm, ground, windy } }) =>
-      msg('book.setUpCHpaPpmOn', { name, name2: instrument.name, temperatureC, pressureHPa, ppm: ppm.toFixed(1), ground, windy: windy ? ', windy' : '' }),
+      msg('book.setUpCHpaPpmOn', {
+        name,
+        name2: instrument.name,
+        temperatureC,
+        pressureHPa,
+        ppm: ppm.toFixed(1),
+        ground,
+        windy: windy ? ', windy' : '',
+      }),
   },
-  sight: { topic: ({ body }) => SIGHT_TOPIC[body.purpose], activity: ({ body }) => SIGHT_ACTIVITY[body.purpose], line: sightSaid },
+  sight: {
+    topic: ({ body }) => SIGHT_TOPIC[body.purpose],
+    activity: ({ body }) => SIGHT_ACTIVITY[body.purpose],
+    line: sightSaid,
+  },
   pairing: {
     topic: 'station',
     activity: 'setUp',
@@ -111,13 +139,18 @@ export const STATION_FACTS: Kinds<'occupation' | 'sight' | 'pairing' | 'position
         note: note ? `; ${note}` : '',
       }),
   },
-  position: { topic: ({ body }) => (body.purpose === 'proof' ? 'proof' : 'mark'), activity: 'marking', line: positionSaid },
+  position: {
+    topic: ({ body }) => (body.purpose === 'proof' ? 'proof' : 'mark'),
+    activity: 'marking',
+    line: positionSaid,
+  },
   solution: { topic: 'station', activity: 'setUp', line: solutionSaid },
   decision: {
     topic: 'station',
     activity: 'setUp',
     isDone: true,
-    line: ({ body: { solution, verdict, reason } }, book) => `${book.solution(solution)} ${verdict}${reason ? `: ${reason}` : ''}`,
+    line: ({ body: { solution, verdict, reason } }, book) =>
+      `${book.solution(solution)} ${verdict}${reason ? `: ${reason}` : ''}`,
   },
   correction: {
     topic: 'station',
@@ -129,11 +162,13 @@ export const STATION_FACTS: Kinds<'occupation' | 'sight' | 'pairing' | 'position
     // A pause, or plant that passes: the work stands still.
     activity: ({ body }) => (body.kind === 'pause' || body.kind === 'plant' ? 'waiting' : 'setUp'),
     isDone: ({ body }) => body.kind === 'pause' || body.kind === 'plant',
-    line: ({ body: { occupation, kind, note } }, book) => `${book.occupation(occupation)}: ${EVENT_WORDS[kind].book}${note ? `, ${note}` : ''}`,
+    line: ({ body: { occupation, kind, note } }, book) =>
+      `${book.occupation(occupation)}: ${EVENT_WORDS[kind].book}${note ? `, ${note}` : ''}`,
   },
   close: {
     topic: 'station',
     activity: 'setUp',
-    line: ({ body: { occupation, note } }, book) => msg('book.closed', { occupation: book.occupation(occupation), note: note ? `: ${note}` : '' }),
+    line: ({ body: { occupation, note } }, book) =>
+      msg('book.closed', { occupation: book.occupation(occupation), note: note ? `: ${note}` : '' }),
   },
 };

@@ -14,15 +14,23 @@ function alignmentSaid({ body }: Fact<'alignment'>, { length }: Book): string {
     what,
     elements: elements.length,
     source,
-    shift: shift === 0 ? '' : msg('book.shiftedToThe', { length: length(Math.abs(shift)), shift: shift > 0 ? 'right' : 'left' }),
+    shift:
+      shift === 0
+        ? ''
+        : msg('book.shiftedToThe', { length: length(Math.abs(shift)), shift: shift > 0 ? 'right' : 'left' }),
   });
 }
 
 function gridSaid({ body: { name, letters, numbers, retired, supersedes } }: Fact<'grid'>): string {
   const span = [letters, numbers]
-    .map(({ labels }) => (labels.length === 1 ? labels[0]! : msg('book.to', { labels: labels[0]!, labels2: labels.at(-1)! })))
+    .map(({ labels }) =>
+      labels.length === 1 ? labels[0]! : msg('book.to', { labels: labels[0]!, labels2: labels.at(-1)! }),
+    )
     .join(' by ');
-  return msg('book.grid', { name, retired: retired ? msg('book.takenOffThePlan') : `${supersedes ? 'revised' : 'drawn'}: ${span}` });
+  return msg('book.grid', {
+    name,
+    retired: retired ? msg('book.takenOffThePlan') : `${supersedes ? 'revised' : 'drawn'}: ${span}`,
+  });
 }
 
 function markSaid({ body }: Fact<'mark'>, { state, length }: Book): string {
@@ -34,7 +42,12 @@ function markSaid({ body }: Fact<'mark'>, { state, length }: Book): string {
 function againstSaid({ body: { against } }: Fact<'asBuilt'>, { length, plan, stationStyle }: Book): string {
   switch (against?.kind) {
     case 'face':
-      return msg('book.faceOfColumn', { line: against.line, crossing: against.crossing, faceEdge: FACE_EDGE[against.edge], level: against.level });
+      return msg('book.faceOfColumn', {
+        line: against.line,
+        crossing: against.crossing,
+        faceEdge: FACE_EDGE[against.edge],
+        level: against.level,
+      });
     case 'line':
       return msg('book.against', { name: against.name });
     case 'surface':
@@ -55,76 +68,94 @@ function againstSaid({ body: { against } }: Fact<'asBuilt'>, { length, plan, sta
   }
 }
 
-export const WORK_FACTS: Kinds<'grid' | 'area' | 'alignment' | 'drawing' | 'package' | 'mark' | 'writing' | 'obstruction' | 'asBuilt' | 'handover' | 'report'> =
-  {
-    grid: { topic: 'site', activity: 'office', thing: ({ grid }) => grid, line: gridSaid },
-    area: {
-      topic: 'site',
-      activity: 'office',
-      thing: ({ area }) => area,
-      line: ({ body: { name, kind, retired, supersedes } }) =>
-        `${AREA_KIND[kind]} ${name} ${retired ? msg('book.isGone') : supersedes ? msg('book.changedOnThePlan') : msg('book.drawnOnThePlan')}`,
+export const WORK_FACTS: Kinds<
+  | 'grid'
+  | 'area'
+  | 'alignment'
+  | 'drawing'
+  | 'package'
+  | 'mark'
+  | 'writing'
+  | 'obstruction'
+  | 'asBuilt'
+  | 'handover'
+  | 'report'
+> = {
+  grid: { topic: 'site', activity: 'office', thing: ({ grid }) => grid, line: gridSaid },
+  area: {
+    topic: 'site',
+    activity: 'office',
+    thing: ({ area }) => area,
+    line: ({ body: { name, kind, retired, supersedes } }) =>
+      `${AREA_KIND[kind]} ${name} ${retired ? msg('book.isGone') : supersedes ? msg('book.changedOnThePlan') : msg('book.drawnOnThePlan')}`,
+  },
+  alignment: { topic: 'site', activity: 'office', thing: ({ alignment }) => alignment, line: alignmentSaid },
+  drawing: {
+    topic: 'site',
+    activity: 'office',
+    thing: ({ drawing }) => drawing,
+    line: ({ body: { name, fileName, retired, supersedes, elements } }) =>
+      msg('book.drawing', {
+        name,
+        retired: retired
+          ? msg('book.isNoLongerUsed')
+          : msg('book.elements', { supersedes: supersedes ? 'replaced' : 'taken', fileName, elements }),
+      }),
+  },
+  package: {
+    topic: 'site',
+    activity: 'office',
+    line: ({ body: { name, supersedes, plans, crew } }) =>
+      msg('book.workPackageMarksFor', { name, supersedes: supersedes ? 'revised' : 'made', plans: plans.length, crew }),
+  },
+  mark: { topic: 'mark', activity: 'marking', line: markSaid },
+  writing: {
+    topic: 'mark',
+    activity: 'marking',
+    line: ({ body }, book) =>
+      msg('book.theStakeOfIsWrittenAnew', { mark: book.mark(body.mark), stakeText: body.stakeText.join(' · ') }),
+  },
+  obstruction: {
+    topic: 'mark',
+    activity: 'marking',
+    line: ({ body: { name, what } }) => msg('book.cantBeSetInTheWay', { name, what }),
+  },
+  asBuilt: {
+    topic: 'mark',
+    activity: 'marking',
+    line: (fact, book) => {
+      const { name, code, place } = fact.body;
+      return msg('book.measuredENHeight', {
+        name,
+        code: code ? ` (${code})` : '',
+        againstSaid: againstSaid(fact, book),
+        length: book.length(place.e),
+        length2: book.length(place.n),
+        length3: book.length(place.z),
+      });
     },
-    alignment: { topic: 'site', activity: 'office', thing: ({ alignment }) => alignment, line: alignmentSaid },
-    drawing: {
-      topic: 'site',
-      activity: 'office',
-      thing: ({ drawing }) => drawing,
-      line: ({ body: { name, fileName, retired, supersedes, elements } }) =>
-        msg('book.drawing', {
-          name,
-          retired: retired ? msg('book.isNoLongerUsed') : msg('book.elements', { supersedes: supersedes ? 'replaced' : 'taken', fileName, elements }),
-        }),
-    },
-    package: {
-      topic: 'site',
-      activity: 'office',
-      line: ({ body: { name, supersedes, plans, crew } }) =>
-        msg('book.workPackageMarksFor', { name, supersedes: supersedes ? 'revised' : 'made', plans: plans.length, crew }),
-    },
-    mark: { topic: 'mark', activity: 'marking', line: markSaid },
-    writing: {
-      topic: 'mark',
-      activity: 'marking',
-      line: ({ body }, book) => msg('book.theStakeOfIsWrittenAnew', { mark: book.mark(body.mark), stakeText: body.stakeText.join(' · ') }),
-    },
-    obstruction: { topic: 'mark', activity: 'marking', line: ({ body: { name, what } }) => msg('book.cantBeSetInTheWay', { name, what }) },
-    asBuilt: {
-      topic: 'mark',
-      activity: 'marking',
-      line: (fact, book) => {
-        const { name, code, place } = fact.body;
-        return msg('book.measuredENHeight', {
-          name,
-          code: code ? ` (${code})` : '',
-          againstSaid: againstSaid(fact, book),
-          length: book.length(place.e),
-          length2: book.length(place.n),
-          length3: book.length(place.z),
-        });
-      },
-    },
-    handover: {
-      topic: 'handover',
-      activity: 'office',
-      isDone: true,
-      line: ({ body: { number, revision, marks, withheld } }) =>
-        msg('book.cutSheetRevision', {
-          number,
-          revision,
-          marks: marks.length,
-          withheld: withheld.length > 0 ? msg('book.withheld', { withheld: withheld.length }) : '',
-        }),
-    },
-    report: {
-      topic: 'mark',
-      activity: 'office',
-      line: ({ body: { mark, kind, who, text } }, book) =>
-        msg('book.isSaidToBe', {
-          mark: book.mark(mark),
-          kind: kind === 'destroyed' ? 'gone' : msg('book.hitOrMoved'),
-          who: who ? msg('book.by', { who }) : '',
-          text: text ? `: ${text}` : '',
-        }),
-    },
-  };
+  },
+  handover: {
+    topic: 'handover',
+    activity: 'office',
+    isDone: true,
+    line: ({ body: { number, revision, marks, withheld } }) =>
+      msg('book.cutSheetRevision', {
+        number,
+        revision,
+        marks: marks.length,
+        withheld: withheld.length > 0 ? msg('book.withheld', { withheld: withheld.length }) : '',
+      }),
+  },
+  report: {
+    topic: 'mark',
+    activity: 'office',
+    line: ({ body: { mark, kind, who, text } }, book) =>
+      msg('book.isSaidToBe', {
+        mark: book.mark(mark),
+        kind: kind === 'destroyed' ? 'gone' : msg('book.hitOrMoved'),
+        who: who ? msg('book.by', { who }) : '',
+        text: text ? `: ${text}` : '',
+      }),
+  },
+};

@@ -38,12 +38,20 @@ class Memory {
   }
 
   /** The same of a list that grows at its end: `add` puts what is new to what was made of the list before; null where it can't. */
-  grow<F, T>(name: string, list: readonly F[], others: readonly unknown[], make: () => T, add: (value: T, fresh: readonly F[]) => T | null): T {
+  grow<F, T>(
+    name: string,
+    list: readonly F[],
+    others: readonly unknown[],
+    make: () => T,
+    add: (value: T, fresh: readonly F[]) => T | null,
+  ): T {
     const before = this.#made.get(name);
     const [known, ...rest] = before?.inputs ?? [];
-    const goesOn = before !== undefined && rest.every((input, i) => input === others[i]) && isBeginning(known as readonly F[], list);
+    const goesOn =
+      before !== undefined && rest.every((input, i) => input === others[i]) && isBeginning(known as readonly F[], list);
     const fresh = goesOn ? list.slice((known as readonly F[]).length) : [];
-    const value = (goesOn ? (fresh.length === 0 ? (before.value as T) : add(before.value as T, fresh)) : null) ?? make();
+    const value =
+      (goesOn ? (fresh.length === 0 ? (before.value as T) : add(before.value as T, fresh)) : null) ?? make();
     this.#made.set(name, { inputs: [list, ...others], value });
     return value;
   }
@@ -114,7 +122,8 @@ type Named = 'equipment' | 'convention' | 'grid' | 'area' | 'alignment' | 'drawi
 function stateOf({ timeline, byId, ofType }: Ordered, memory: Memory): SiteState {
   const withdrawn = memory.make('withdrawn', [ofType.withdrawal], () => {
     const found = new Map<string, Fact<'withdrawal'>>();
-    for (const withdrawal of ofType.withdrawal) if (withdrawal.body.record !== null) found.set(withdrawal.body.record, withdrawal);
+    for (const withdrawal of ofType.withdrawal)
+      if (withdrawal.body.record !== null) found.set(withdrawal.body.record, withdrawal);
     return found;
   });
   const standing = <T extends FactType>(type: T): readonly Of<T>[] =>
@@ -131,14 +140,23 @@ function stateOf({ timeline, byId, ofType }: Ordered, memory: Memory): SiteState
     from(
       `named ${type}`,
       [standing(type)],
-      (facts) => inForceByName(facts as readonly Of<Named>[], (fact) => thingOf(type, fact.body as never)!, nameOf as never) as Of<T>[],
+      (facts) =>
+        inForceByName(
+          facts as readonly Of<Named>[],
+          (fact) => thingOf(type, fact.body as never)!,
+          nameOf as never,
+        ) as Of<T>[],
     );
 
   const settings = standing('site').at(-1)?.body;
   if (!settings) throw new NoSiteError('no fact of type site');
   const corrections = standing('correction');
   const rehung = from('rehung', [ofType.mark, corrections], stationsCorrected);
-  const writings = from('writings', [standing('writing')], (facts) => new Map(facts.map((writing) => [writing.body.mark, writing])));
+  const writings = from(
+    'writings',
+    [standing('writing')],
+    (facts) => new Map(facts.map((writing) => [writing.body.mark, writing])),
+  );
   const occupations = from('occupations', [standing('occupation'), corrections], correctedOccupations);
   const pairings = standing('pairing');
   // A mark stays with its package though the revision that it was set from was withdrawn.

@@ -9,7 +9,10 @@ import { latestPackages } from './things.ts';
 const SAME_PLACE: Metres = 0.001;
 
 /** A mark that was said to have been hit is good again once it was sighted again and was where it belongs. */
-export function reportsInForce(reports: readonly Fact<'report'>[], resights: readonly Fact<'resight'>[]): Map<string, Fact<'report'>> {
+export function reportsInForce(
+  reports: readonly Fact<'report'>[],
+  resights: readonly Fact<'resight'>[],
+): Map<string, Fact<'report'>> {
   const found = new Map(reports.map((report) => [report.body.mark, report]));
   for (const { body, ...resight } of resights) {
     const report = found.get(body.mark);
@@ -20,7 +23,11 @@ export function reportsInForce(reports: readonly Fact<'report'>[], resights: rea
 }
 
 /** With the text that a stake was written anew with, and under the station that the mark was really set from. */
-export const marksAsWritten = (marks: readonly Fact<'mark'>[], writings: SiteState['writings'], rehung: SiteState['rehung']): readonly Fact<'mark'>[] =>
+export const marksAsWritten = (
+  marks: readonly Fact<'mark'>[],
+  writings: SiteState['writings'],
+  rehung: SiteState['rehung'],
+): readonly Fact<'mark'>[] =>
   writings.size === 0 && rehung.size === 0
     ? marks
     : marks.map((mark) => {
@@ -36,7 +43,8 @@ interface MarksInForce {
   readonly marksBeside: ReadonlyMap<string, readonly Fact<'mark'>[]>;
 }
 
-const keyOf = (roots: ReadonlyMap<string, string>, { body }: Fact<'mark'>): string => markKey(roots.get(body.package) ?? body.package, body.key);
+const keyOf = (roots: ReadonlyMap<string, string>, { body }: Fact<'mark'>): string =>
+  markKey(roots.get(body.package) ?? body.package, body.key);
 
 export function marksInForce(marks: readonly Fact<'mark'>[], roots: ReadonlyMap<string, string>): MarksInForce {
   const found = new Map<string, Fact<'mark'>>();
@@ -51,9 +59,15 @@ export function marksInForce(marks: readonly Fact<'mark'>[], roots: ReadonlyMap<
 }
 
 /** With marks that were set after all others; null where one is not simply new, or in the place of the one that stands. */
-export function withMarks({ marks, marksBeside }: MarksInForce, roots: ReadonlyMap<string, string>, fresh: readonly Fact<'mark'>[]): MarksInForce | null {
+export function withMarks(
+  { marks, marksBeside }: MarksInForce,
+  roots: ReadonlyMap<string, string>,
+  fresh: readonly Fact<'mark'>[],
+): MarksInForce | null {
   const keys = fresh.map((mark) => keyOf(roots, mark));
-  const isPlain = fresh.every(({ body }, i) => (marks.get(keys[i]!)?.id ?? null) === body.supersedes && !marksBeside.has(keys[i]!));
+  const isPlain = fresh.every(
+    ({ body }, i) => (marks.get(keys[i]!)?.id ?? null) === body.supersedes && !marksBeside.has(keys[i]!),
+  );
   if (!isPlain || new Set(keys).size < keys.length) return null;
   const grown = marks.grown((entries) => {
     // Behind all others, where it would be if all were read anew.
@@ -71,7 +85,9 @@ export function obstructionsInForce(
 ): Map<string, Fact<'obstruction'>> {
   if (obstructions.length === 0) return new Map();
   const plans = new Map(
-    latestPackages(packages, roots).flatMap((work) => work.body.plans.map((plan) => [markKey(roots.get(work.id)!, plan.key), plan] as const)),
+    latestPackages(packages, roots).flatMap((work) =>
+      work.body.plans.map((plan) => [markKey(roots.get(work.id)!, plan.key), plan] as const),
+    ),
   );
   const found = new Map<string, Fact<'obstruction'>>();
   for (const fact of obstructions) {

@@ -5,7 +5,10 @@ import type { AcceptedSolution } from '../state.ts';
 import { GrownMap } from './grownMap.ts';
 
 /** What a correction puts in the place of what was entered with a sight. */
-function correctedEntry(body: FactBody<'correction'>, occupationOf: (solution: string) => string | undefined): Partial<FactBody<'sight'>> {
+function correctedEntry(
+  body: FactBody<'correction'>,
+  occupationOf: (solution: string) => string | undefined,
+): Partial<FactBody<'sight'>> {
   switch (body.what) {
     case 'targetHeight':
       return { targetHeight: body.value };
@@ -54,9 +57,16 @@ export function withSights(
 const NONE: ReadonlyMap<string, string> = new Map();
 
 /** Marks whose sights were taken from another station than they were kept with: that one, by the fact of the mark. */
-export function stationsCorrected(marks: readonly Fact<'mark'>[], corrections: readonly Fact<'correction'>[]): ReadonlyMap<string, string> {
+export function stationsCorrected(
+  marks: readonly Fact<'mark'>[],
+  corrections: readonly Fact<'correction'>[],
+): ReadonlyMap<string, string> {
   if (!corrections.some(({ body }) => body.what === 'station')) return NONE;
-  const stations = new Map(corrections.flatMap(({ body }) => (body.what === 'station' ? body.sights.map((sight) => [sight, body.station] as const) : [])));
+  const stations = new Map(
+    corrections.flatMap(({ body }) =>
+      body.what === 'station' ? body.sights.map((sight) => [sight, body.station] as const) : [],
+    ),
+  );
   return new Map(
     marks.flatMap((mark) => {
       const station = stations.get(mark.body.sight);
@@ -65,8 +75,15 @@ export function stationsCorrected(marks: readonly Fact<'mark'>[], corrections: r
   );
 }
 
-export function correctedOccupations(occupations: readonly Fact<'occupation'>[], corrections: readonly Fact<'correction'>[]): Fact<'occupation'>[] {
-  const heights = new Map(corrections.flatMap(({ body }) => (body.what === 'instrumentHeight' ? [[body.occupation, body.value] as const] : [])));
+export function correctedOccupations(
+  occupations: readonly Fact<'occupation'>[],
+  corrections: readonly Fact<'correction'>[],
+): Fact<'occupation'>[] {
+  const heights = new Map(
+    corrections.flatMap(({ body }) =>
+      body.what === 'instrumentHeight' ? [[body.occupation, body.value] as const] : [],
+    ),
+  );
   return occupations.map((each) => {
     const height = heights.get(each.id);
     return height === undefined ? each : { ...each, body: { ...each.body, instrumentHeight: height } };
@@ -85,6 +102,8 @@ export function decided(
   return [...latest.values()].sort(inOrder).flatMap((decision) => {
     const fact = byId.get(decision.body.solution);
     const occupation = fact && occupationById.get(fact.body.occupation);
-    return occupation ? [{ fact, decision, occupation, withdrawn: withdrawn.has(fact.id) || withdrawn.has(occupation.id) }] : [];
+    return occupation
+      ? [{ fact, decision, occupation, withdrawn: withdrawn.has(fact.id) || withdrawn.has(occupation.id) }]
+      : [];
   });
 }

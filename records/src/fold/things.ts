@@ -30,10 +30,15 @@ export function inForceByName<T extends { readonly body: { readonly retired: boo
   nameOf: (each: T) => string,
 ): T[] {
   const latest = new Map(revisions.map((revision) => [idOf(revision), revision]));
-  return [...latest.values()].filter((each) => !each.body.retired).sort((one, other) => compareNames(nameOf(one), nameOf(other)));
+  return [...latest.values()]
+    .filter((each) => !each.body.retired)
+    .sort((one, other) => compareNames(nameOf(one), nameOf(other)));
 }
 
-export function controlMarks(revisions: readonly Fact<'control'>[], withdrawn: ReadonlyMap<string, unknown>): ControlMark[] {
+export function controlMarks(
+  revisions: readonly Fact<'control'>[],
+  withdrawn: ReadonlyMap<string, unknown>,
+): ControlMark[] {
   const byMark = new Map<string, Fact<'control'>[]>();
   for (const revision of revisions) {
     const list = byMark.get(revision.body.mark);
@@ -58,7 +63,10 @@ export function packageRoots(packages: readonly Fact<'package'>[]): Map<string, 
   return roots;
 }
 
-export function latestPackages(packages: readonly Fact<'package'>[], roots: ReadonlyMap<string, string>): Fact<'package'>[] {
+export function latestPackages(
+  packages: readonly Fact<'package'>[],
+  roots: ReadonlyMap<string, string>,
+): Fact<'package'>[] {
   const latest = new Map(packages.map((revision) => [roots.get(revision.id)!, revision]));
   return [...latest.values()];
 }

@@ -39,7 +39,8 @@ export class ArchiveQueue {
 
   /** Takes an archive in. Throws TOO_MANY where so many come at once that no site sends them. */
   async take(stream: Readable, signal: AbortSignal): Promise<ArchiveTaken> {
-    if (this.inside > MOST_WAITING) throw new ProblemError('TOO_MANY', msg('answers.otherArchivesAreBeingReadSendThis'));
+    if (this.inside > MOST_WAITING)
+      throw new ProblemError('TOO_MANY', msg('answers.otherArchivesAreBeingReadSendThis'));
     this.inside++;
     let folder: string | null = null;
     try {
@@ -62,7 +63,12 @@ function limited(): Transform {
     transform(bytes: Buffer, _encoding, done) {
       came += bytes.length;
       if (came > LARGEST_ARCHIVE_BYTES)
-        done(new ProblemError('BODY_TOO_LARGE', `More than ${LARGEST_ARCHIVE_BYTES / 1024 ** 3} GB is no archive of a site. Nothing was written.`));
+        done(
+          new ProblemError(
+            'BODY_TOO_LARGE',
+            `More than ${LARGEST_ARCHIVE_BYTES / 1024 ** 3} GB is no archive of a site. Nothing was written.`,
+          ),
+        );
       else done(null, bytes);
     },
   });
@@ -81,7 +87,10 @@ export function threadReader(script: URL, database: Configuration['database']): 
   let waiting: Worker | null = null;
   let idle: NodeJS.Timeout | undefined;
   const made = (): Worker => {
-    const thread = new Worker(script, { workerData: database, resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB } });
+    const thread = new Worker(script, {
+      workerData: database,
+      resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
+    });
     // A connection that breaks while it is idle, as when the database is killed: the thread is lost, and nothing else.
     thread.on('error', () => undefined);
     thread.once('exit', () => {
@@ -116,8 +125,10 @@ export function threadReader(script: URL, database: Configuration['database']): 
           if ('taken' in outcome) resolve(outcome.taken);
           else reject(errorOf(outcome));
         });
-      const onError = (error: NodeJS.ErrnoException) => ended(() => reject(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? refused(TOO_MUCH) : error));
-      const onExit = () => ended(() => reject(refused(signal.aborted ? msg('answers.theArchiveTookTooLongToRead') : TOO_MUCH)));
+      const onError = (error: NodeJS.ErrnoException) =>
+        ended(() => reject(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? refused(TOO_MUCH) : error));
+      const onExit = () =>
+        ended(() => reject(refused(signal.aborted ? msg('answers.theArchiveTookTooLongToRead') : TOO_MUCH)));
       thread.on('message', onMessage).on('error', onError).on('exit', onExit);
       signal.addEventListener('abort', stop);
       if (signal.aborted) stop();

@@ -35,4 +35,5 @@ export interface Manifest {
 
 export const digestOfBytes = (bytes: Uint8Array | string): string => createHash('sha256').update(bytes).digest('hex');
 
-export const refused = (what: string): ProblemError => new ProblemError('INVALID_ARCHIVE', msg('answers.nothingWasWritten', { what }));
+export const refused = (what: string): ProblemError =>
+  new ProblemError('INVALID_ARCHIVE', msg('answers.nothingWasWritten', { what }));

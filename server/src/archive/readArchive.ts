@@ -5,7 +5,15 @@
 import { createHash, type Hash } from 'node:crypto';
 import { StringDecoder } from 'node:string_decoder';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
-import { Instant, invalidAgainst, invalidFact, invalidShape, LARGEST_BODY_BYTES, type AnyFact, type Invalid } from '@idle-marker/contract';
+import {
+  Instant,
+  invalidAgainst,
+  invalidFact,
+  invalidShape,
+  LARGEST_BODY_BYTES,
+  type AnyFact,
+  type Invalid,
+} from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';
 import { query } from '../database/query.ts';
 import { insertLaterReferences } from '../facts/laterReferences.ts';
@@ -67,7 +75,8 @@ class Reading {
       await open.taker.take(bytes);
       if (!final) continue;
       await open.taker.end();
-      if (path !== MANIFEST && open.hash.digest('hex') !== this.manifest!.files[path]) throw refused(msg('answers.isNotAsItWasWrittenThe', { path }));
+      if (path !== MANIFEST && open.hash.digest('hex') !== this.manifest!.files[path])
+        throw refused(msg('answers.isNotAsItWasWrittenThe', { path }));
       open = null;
     }
     const { manifest, facts, files } = this;
@@ -116,13 +125,17 @@ function lines(path: string, longest: number, take: (text: string, line: number)
   const cut = async (text: string, last: boolean) => {
     const found = `${rest}${text}`.split('\n');
     rest = last ? '' : found.pop()!;
-    if (rest.length > longest) throw refused(msg('answers.lineIsLongerThanSuchALine', { path, line: line + found.length + 1 }));
+    if (rest.length > longest)
+      throw refused(msg('answers.lineIsLongerThanSuchALine', { path, line: line + found.length + 1 }));
     for (const each of found) {
       line++;
       if (each !== '') await take(each, line);
     }
   };
-  return { take: (bytes) => cut(decoder.write(Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength)), false), end: () => cut(decoder.end(), true) };
+  return {
+    take: (bytes) => cut(decoder.write(Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength)), false),
+    end: () => cut(decoder.end(), true),
+  };
 }
 
 function parsed(path: string, text: string, line?: number): unknown {
@@ -174,7 +187,15 @@ class Facts implements Taker {
     const isQuarantined = id !== undefined && this.quarantined.has(id);
     const unfit = isQuarantined ? invalidShape(fact) : invalidFact(fact);
     const invalid = unfit ?? (orderedAt === undefined ? null : invalidOrder(orderedAt, fact as AnyFact));
-    if (invalid) throw refused(msg('answers.line2', { facts: FACTS, line, message: invalid.message, path: invalid.path || msg('answers.theFactItself') }));
+    if (invalid)
+      throw refused(
+        msg('answers.line2', {
+          facts: FACTS,
+          line,
+          message: invalid.message,
+          path: invalid.path || msg('answers.theFactItself'),
+        }),
+      );
     this.batch.push({ fact: fact as AnyFact, orderedAt: (orderedAt as string | undefined) ?? null, line });
     this.letters += text.length;
     this.saysSite ||= (fact as AnyFact).type === 'site';
@@ -187,7 +208,13 @@ class Facts implements Taker {
     try {
       const facts = batch.map(({ fact }) => fact);
       const order = new Map(batch.map(({ fact, orderedAt }) => [fact.id, orderedAt]));
-      this.wrote((await appendFacts(this.em, this.site, facts, ({ id }) => order.get(id) ?? null, { quarantined: this.quarantined })).written);
+      this.wrote(
+        (
+          await appendFacts(this.em, this.site, facts, ({ id }) => order.get(id) ?? null, {
+            quarantined: this.quarantined,
+          })
+        ).written,
+      );
     } catch (error) {
       throw error instanceof ProblemError ? againstWhatIsHere(error, batch) : error;
     }
@@ -196,7 +223,8 @@ class Facts implements Taker {
 
 /** What a server has put beside a fact is no part of it. */
 function withoutOrder(document: unknown): { readonly orderedAt: unknown; readonly fact: unknown } {
-  if (typeof document !== 'object' || document === null || Array.isArray(document)) return { orderedAt: undefined, fact: document };
+  if (typeof document !== 'object' || document === null || Array.isArray(document))
+    return { orderedAt: undefined, fact: document };
   const { orderedAt, ...fact } = document as { readonly orderedAt?: unknown };
   return { orderedAt, fact };
 }
@@ -213,7 +241,12 @@ function invalidOrder(orderedAt: unknown, { at }: AnyFact): Invalid | null {
 function againstWhatIsHere(error: ProblemError, batch: Facts['batch']): ProblemError {
   const found = batch.find(({ fact }) => fact.id === error.about);
   const which = found
-    ? msg('answers.lineOfOfUtc', { line: found.line, facts: FACTS, type: found.fact.type, at: found.fact.at.slice(0, 16).replace('T', ' ') })
+    ? msg('answers.lineOfOfUtc', {
+        line: found.line,
+        facts: FACTS,
+        type: found.fact.type,
+        at: found.fact.at.slice(0, 16).replace('T', ' '),
+      })
     : '';
   switch (error.code) {
     case 'CONFLICT':
@@ -231,15 +264,24 @@ async function takeSheet(em: EntityManager, site: string, text: string, line: nu
   const document = parsed(SHEETS, text, line);
   const invalid = invalidAgainst(SheetLineSchema, document);
   if (invalid)
-    throw refused(msg('answers.lineIsNoSheet', { sheets: SHEETS, line, message: invalid.message, path: invalid.path || msg('answers.theSheetItself') }));
+    throw refused(
+      msg('answers.lineIsNoSheet', {
+        sheets: SHEETS,
+        line,
+        message: invalid.message,
+        path: invalid.path || msg('answers.theSheetItself'),
+      }),
+    );
   const { id, number, revision, content, issuedAt } = document as SheetLine;
-  if (!isTimeZone(content.timeZone)) throw refused(msg('answers.lineIsNoSheetIsNoTime', { sheets: SHEETS, line, timeZone: content.timeZone }));
+  if (!isTimeZone(content.timeZone))
+    throw refused(msg('answers.lineIsNoSheetIsNoTime', { sheets: SHEETS, line, timeZone: content.timeZone }));
   const [known] = await query<{ same: boolean }>(
     em,
     'select (site_id = ? and number = ? and revision = ? and content = ?::jsonb) as same from sheet where id = ?',
     [site, number, revision, JSON.stringify(content), id],
   );
-  if (known && !known.same) throw new ProblemError('CONFLICT', msg('answers.cutSheetRevisionIsKeptHereWith', { number, revision }));
+  if (known && !known.same)
+    throw new ProblemError('CONFLICT', msg('answers.cutSheetRevisionIsKeptHereWith', { number, revision }));
   if (known) return;
   const [handover] = await query(
     em,
@@ -247,30 +289,50 @@ async function takeSheet(em: EntityManager, site: string, text: string, line: nu
     [site, id, String(number), String(revision)],
   );
   if (!handover) throw refused(msg('answers.lineNoEntrySaysThatCutSheet', { sheets: SHEETS, line, number, revision }));
-  await query(em, 'insert into sheet (id, site_id, number, revision, content, issued_at) values (?, ?, ?, ?, ?::jsonb, ?)', [
-    id,
-    site,
-    number,
-    revision,
-    JSON.stringify(content),
-    issuedAt,
-  ]);
+  await query(
+    em,
+    'insert into sheet (id, site_id, number, revision, content, issued_at) values (?, ?, ?, ?, ?::jsonb, ?)',
+    [id, site, number, revision, JSON.stringify(content), issuedAt],
+  );
 }
 
 /** A photo or a drawing; gives how many were written. */
-async function takeBeside(em: EntityManager, site: string, path: string, bytes: Buffer, digest: string): Promise<number> {
+async function takeBeside(
+  em: EntityManager,
+  site: string,
+  path: string,
+  bytes: Buffer,
+  digest: string,
+): Promise<number> {
   const [, folder, id] = BESIDE_PATH.exec(path) ?? [];
   if (!folder || !id) throw refused(msg('answers.isNothingThatBelongsInAnArchive', { path }));
   const table = folder === 'images' ? 'image' : 'source_file';
-  const [known] = await query<{ digest: string; siteId: string }>(em, `select digest, site_id as "siteId" from ${table} where id = ?`, [id]);
+  const [known] = await query<{ digest: string; siteId: string }>(
+    em,
+    `select digest, site_id as "siteId" from ${table} where id = ?`,
+    [id],
+  );
   if (known) {
-    if (known.digest !== digest || known.siteId !== site) throw new ProblemError('CONFLICT', msg('answers.isKeptHereWithOtherContentNothing', { path }));
+    if (known.digest !== digest || known.siteId !== site)
+      throw new ProblemError('CONFLICT', msg('answers.isKeptHereWithOtherContentNothing', { path }));
     return 0;
   }
   if (table === 'image') {
     const mediaType = imageTypeOf(bytes);
     if (mediaType === null) throw refused(msg('answers.isNoJpegPngOrWebpPicture', { path }));
-    await query(em, 'insert into image (id, site_id, media_type, digest, bytes) values (?, ?, ?, ?, ?)', [id, site, mediaType, digest, bytes]);
-  } else await query(em, 'insert into source_file (id, site_id, digest, bytes) values (?, ?, ?, ?)', [id, site, digest, bytes]);
+    await query(em, 'insert into image (id, site_id, media_type, digest, bytes) values (?, ?, ?, ?, ?)', [
+      id,
+      site,
+      mediaType,
+      digest,
+      bytes,
+    ]);
+  } else
+    await query(em, 'insert into source_file (id, site_id, digest, bytes) values (?, ?, ?, ?)', [
+      id,
+      site,
+      digest,
+      bytes,
+    ]);
   return 1;
 }

@@ -26,7 +26,8 @@ export function archiveRoutes(orm: MikroORM, read: ArchiveReader): Router {
     const site = uuidOf(request, 'site');
     const em = orm.em.fork();
     const facts = await readAllFacts(em, site);
-    if (!facts.some((fact) => fact.type === 'site')) throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchSite'));
+    if (!facts.some((fact) => fact.type === 'site'))
+      throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchSite'));
     response.setHeader('Content-Disposition', `attachment; filename="${fileWord(siteState(facts).settings.name)}.zip"`);
     response.type('application/zip');
     // Whoever goes away in the middle must not keep a connection waiting for room that never comes.
@@ -48,7 +49,8 @@ export function archiveRoutes(orm: MikroORM, read: ArchiveReader): Router {
     );
   });
   router.post('/archives', async (request, response) => {
-    if (!request.is(ARCHIVE_TYPES)) throw new ProblemError('UNSUPPORTED_TYPE', msg('answers.sendTheArchiveAsApplicationZipNothing'));
+    if (!request.is(ARCHIVE_TYPES))
+      throw new ProblemError('UNSUPPORTED_TYPE', msg('answers.sendTheArchiveAsApplicationZipNothing'));
     try {
       response.status(201).json(await queue.take(request, whenGone(response)));
     } catch (error) {

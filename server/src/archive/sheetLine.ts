@@ -43,7 +43,9 @@ const Reading = Type.Object({
   to: Line,
   meaning,
   string: LineOrNull,
-  heights: Type.Array(Type.Object({ reference: heightReference, string: LineOrNull, cutFill: Length }), { maxItems: 10 }),
+  heights: Type.Array(Type.Object({ reference: heightReference, string: LineOrNull, cutFill: Length }), {
+    maxItems: 10,
+  }),
   place: Plan,
   design: Plan,
   lines: Type.Array(Type.Array(Plan, { maxItems: MOST_ROWS }), { maxItems: 100 }),
@@ -52,7 +54,9 @@ const Reading = Type.Object({
   colours: orNull(Type.Object({ ribbon: Line, paint: Line })),
   tolerance: orNull(Type.Object({ plan: Length, height: Length })),
   rounding: rounded,
-  words: Type.Optional(Type.Array(Type.Object({ word: Line, means: Words(...STAKE_TERMS, 'cut', 'fill', 'onGrade') }), { maxItems: 100 })),
+  words: Type.Optional(
+    Type.Array(Type.Object({ word: Line, means: Words(...STAKE_TERMS, 'cut', 'fill', 'onGrade') }), { maxItems: 100 }),
+  ),
 });
 
 const Row = Type.Object({
@@ -91,7 +95,15 @@ const Station = Type.Object({
   sdZMm: LengthOrNull,
   notConfirmed: Type.Optional(Lines),
   provisionalBecause: LineOrNull,
-  checked: Type.Optional(orNull(Type.Object({ checkability: Words('unchecked', 'checked', 'traceable'), fell: Type.Boolean(), hiddenMm: LengthOrNull }))),
+  checked: Type.Optional(
+    orNull(
+      Type.Object({
+        checkability: Words('unchecked', 'checked', 'traceable'),
+        fell: Type.Boolean(),
+        hiddenMm: LengthOrNull,
+      }),
+    ),
+  ),
   evidence: Type.Optional(
     Type.Object({
       basis: Words('nothing', 'provisional', 'unchecked', 'fits'),
@@ -101,7 +113,9 @@ const Station = Type.Object({
       proofs: Type.Object({ good: Length, missed: Length, last: orNull(Instant) }),
     }),
   ),
-  coarser: Type.Optional(orNull(Type.Object({ accepted: Line, asked: Line, part: PartWord, acceptedMm: Length, askedMm: Length }))),
+  coarser: Type.Optional(
+    orNull(Type.Object({ accepted: Line, asked: Line, part: PartWord, acceptedMm: Length, askedMm: Length })),
+  ),
 });
 
 const CONTENT = {
@@ -126,9 +140,12 @@ const CONTENT = {
   setBy: Lines,
   stations: Type.Array(Station, { maxItems: MOST_ROWS }),
   rows: Type.Array(Row, { maxItems: MOST_ROWS }),
-  withheld: Type.Array(Type.Object({ mark: Uuid, name: Line, standing: StandingWord, reason: Words(...Object.keys(WITHHELD_REASON)) }), {
-    maxItems: MOST_ROWS,
-  }),
+  withheld: Type.Array(
+    Type.Object({ mark: Uuid, name: Line, standing: StandingWord, reason: Words(...Object.keys(WITHHELD_REASON)) }),
+    {
+      maxItems: MOST_ROWS,
+    },
+  ),
   notSet: Lines,
   shapes: Type.Array(
     Type.Object({
@@ -140,15 +157,29 @@ const CONTENT = {
   open: Type.Optional(
     Type.Array(
       Type.Object({
-        code: Words('services', 'traffic', 'machine', 'edge', 'overhead', 'keepOut', 'laser', 'unattended', 'independent', 'setTwice'),
+        code: Words(
+          'services',
+          'traffic',
+          'machine',
+          'edge',
+          'overhead',
+          'keepOut',
+          'laser',
+          'unattended',
+          'independent',
+          'setTwice',
+        ),
         marks: Lines,
       }),
       { maxItems: 100 },
     ),
   ),
-  changes: Type.Array(Type.Object({ name: Line, change: Words('added', 'removed', 'setAgain', 'withheld', 'figures', 'writtenAnew') }), {
-    maxItems: MOST_ROWS,
-  }),
+  changes: Type.Array(
+    Type.Object({ name: Line, change: Words('added', 'removed', 'setAgain', 'withheld', 'figures', 'writtenAnew') }),
+    {
+      maxItems: MOST_ROWS,
+    },
+  ),
   selection: Type.Optional(LineOrNull),
   givenTo: Type.Optional(LineOrNull),
   bothHeights: Type.Optional(Type.Boolean()),

@@ -48,7 +48,8 @@ export async function* unzipped(stream: AsyncIterable<Uint8Array>): AsyncGenerat
       size += bytes.length;
       limits.unpacked += bytes.length;
       if (size > largest(path)) fail(msg('answers.ofTheArchiveIsLargerThanSuch', { path }));
-      else if (limits.unpacked > RATIO_FROM + MOST_TIMES * limits.came) fail(msg('answers.ofTheArchiveUnpacksToFarMore', { path }));
+      else if (limits.unpacked > RATIO_FROM + MOST_TIMES * limits.came)
+        fail(msg('answers.ofTheArchiveUnpacksToFarMore', { path }));
       if (failure) return;
       if (final) limits.open--;
       done.push({ path, bytes, final });
@@ -76,5 +77,6 @@ export async function* unzipped(stream: AsyncIterable<Uint8Array>): AsyncGenerat
 }
 
 async function* pieces(stream: AsyncIterable<Uint8Array>): AsyncGenerator<Uint8Array> {
-  for await (const bytes of stream) for (let at = 0; at < bytes.length; at += PIECE) yield bytes.subarray(at, at + PIECE);
+  for await (const bytes of stream)
+    for (let at = 0; at < bytes.length; at += PIECE) yield bytes.subarray(at, at + PIECE);
 }

@@ -6,7 +6,16 @@ import { msg } from '@idle-marker/words';
 import { query } from '../database/query.ts';
 import { readAllFacts } from '../facts/ledger.ts';
 import { ProblemError } from '../http/problems.ts';
-import { ARCHIVE_FORMAT, ARCHIVE_VERSION, LONGEST_NAME, digestOfBytes, FACTS, MANIFEST, SHEETS, type Manifest } from './manifest.ts';
+import {
+  ARCHIVE_FORMAT,
+  ARCHIVE_VERSION,
+  LONGEST_NAME,
+  digestOfBytes,
+  FACTS,
+  MANIFEST,
+  SHEETS,
+  type Manifest,
+} from './manifest.ts';
 
 /** Files beside the ledger: their table and their folder in the archive. */
 const BESIDE = [
@@ -16,7 +25,8 @@ const BESIDE = [
 /** The same site gives the same bytes: no file carries the time of its writing. */
 const NO_TIME = new Date(1980, 0, 1);
 
-const factLine = ({ id, type, at, device, seq, by, body, orderedAt }: StoredFact): string => canonicalJson({ id, type, at, device, seq, by, body, orderedAt });
+const factLine = ({ id, type, at, device, seq, by, body, orderedAt }: StoredFact): string =>
+  canonicalJson({ id, type, at, device, seq, by, body, orderedAt });
 
 interface SheetRecord {
   readonly id: string;
@@ -27,7 +37,11 @@ interface SheetRecord {
 }
 
 /** Writes the archive piece by piece; `put` is awaited, so that a slow reader is not buried. */
-export async function writeArchive(em: EntityManager, site: string, put: (bytes: Uint8Array) => Promise<void>): Promise<void> {
+export async function writeArchive(
+  em: EntityManager,
+  site: string,
+  put: (bytes: Uint8Array) => Promise<void>,
+): Promise<void> {
   const facts = await readAllFacts(em, site);
   const settings = facts.findLast((fact): fact is StoredFact & Fact<'site'> => fact.type === 'site');
   if (!settings) throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchSite'));
@@ -40,10 +54,16 @@ export async function writeArchive(em: EntityManager, site: string, put: (bytes:
     [FACTS]: facts.map((fact) => `${factLine(fact)}\n`).join(''),
     [SHEETS]: sheets.map((sheet) => `${canonicalJson(sheet)}\n`).join(''),
   };
-  const files: Record<string, string> = Object.fromEntries(Object.entries(texts).map(([name, text]) => [name, digestOfBytes(text)]));
+  const files: Record<string, string> = Object.fromEntries(
+    Object.entries(texts).map(([name, text]) => [name, digestOfBytes(text)]),
+  );
   const beside: { readonly table: string; readonly id: string; readonly path: string }[] = [];
   for (const { table, folder } of BESIDE)
-    for (const { id, digest } of await query<{ id: string; digest: string }>(em, `select id, digest from ${table} where site_id = ? order by id`, [site])) {
+    for (const { id, digest } of await query<{ id: string; digest: string }>(
+      em,
+      `select id, digest from ${table} where site_id = ? order by id`,
+      [site],
+    )) {
       beside.push({ table, id, path: `${folder}/${id}` });
       files[`${folder}/${id}`] = digest;
     }

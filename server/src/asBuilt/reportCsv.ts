@@ -6,7 +6,8 @@ import { msg, LENGTH_DECIMALS, sheetClock, STANDING, UNIT_ABBREVIATION } from '@
 /** What was measured, a row each, figures in the site's unit; differences are measured less design. */
 export function asBuiltCsv(report: AsBuiltReport, timeZone: string): string {
   const unit = UNIT_ABBREVIATION[report.lengthUnit];
-  const length = (metres: number | null): CsvCell => (metres === null ? null : lengthFromMetres(metres, report.lengthUnit).toFixed(LENGTH_DECIMALS + 1));
+  const length = (metres: number | null): CsvCell =>
+    metres === null ? null : lengthFromMetres(metres, report.lengthUnit).toFixed(LENGTH_DECIMALS + 1);
   const clock = sheetClock(timeZone, report.at);
   return csvText(
     [

@@ -15,7 +15,19 @@ import {
   stationNotices,
   UNIT_ABBREVIATION,
 } from '@idle-marker/words';
-import { bottomOf, finish, heightOf, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write, type Page } from '../pdf/pdfPage.ts';
+import {
+  bottomOf,
+  finish,
+  heightOf,
+  INKS,
+  MARGIN,
+  newDocument,
+  paragraph,
+  rule,
+  widthOf,
+  write,
+  type Page,
+} from '../pdf/pdfPage.ts';
 
 const SIZE = 8;
 const PLAN_HEIGHT = 200;
@@ -44,10 +56,20 @@ function drawHead(page: Page, report: AsBuiltReport, timeZone: string, when: str
   write(page, msg('common.asBuilt'), MARGIN, MARGIN, 'bold', 20, INKS.ink);
   write(page, report.site, MARGIN, MARGIN + 26, 'regular', 11, INKS.ink);
   const right = (text: string, y: number, bold = false) =>
-    write(page, text, MARGIN, y, bold ? 'bold' : 'regular', 9, bold ? INKS.ink : INKS.ink2, { width: widthOf(page), align: 'right' });
+    write(page, text, MARGIN, y, bold ? 'bold' : 'regular', 9, bold ? INKS.ink : INKS.ink2, {
+      width: widthOf(page),
+      align: 'right',
+    });
   right(msg('papers.by2', { when, by: report.by }), MARGIN + 2, true);
   const outside = report.rows.filter(({ within }) => within === false).length;
-  right(msg('papers.measuredOutside', { rows: report.rows.length, outside: outside === 0 ? 'none' : outside, outside2: outside }), MARGIN + 15);
+  right(
+    msg('papers.measuredOutside', {
+      rows: report.rows.length,
+      outside: outside === 0 ? 'none' : outside,
+      outside2: outside,
+    }),
+    MARGIN + 15,
+  );
   let y = MARGIN + 46;
   const clock = sheetClock(timeZone, report.at);
   for (const station of report.stations) {
@@ -56,7 +78,11 @@ function drawHead(page: Page, report: AsBuiltReport, timeZone: string, when: str
       evidence &&
       (evidence.proofs.last === null
         ? msg('papers.noProof')
-        : msg('papers.goodAndMissedProofsTheLast', { good: evidence.proofs.good, missed: evidence.proofs.missed, time: clock.time(evidence.proofs.last) }));
+        : msg('papers.goodAndMissedProofsTheLast', {
+            good: evidence.proofs.good,
+            missed: evidence.proofs.missed,
+            time: clock.time(evidence.proofs.last),
+          }));
     const parts = [
       msg('papers.station', { name: station.name, heldBy: heldBy(station.method, station.marks) }),
       radius95Mm !== null && `95 %: ${smallLength(radius95Mm / 1000, report.lengthUnit)}`,
@@ -64,7 +90,8 @@ function drawHead(page: Page, report: AsBuiltReport, timeZone: string, when: str
       proofs,
     ];
     y += paragraph(page, `${parts.filter(Boolean).join('; ')}.`, MARGIN, y, widthOf(page), 'regular', 9, INKS.ink) + 2;
-    for (const notice of stationNotices(station, report.lengthUnit)) y += paragraph(page, notice, MARGIN, y, widthOf(page), 'medium', 9, INKS.brick) + 2;
+    for (const notice of stationNotices(station, report.lengthUnit))
+      y += paragraph(page, notice, MARGIN, y, widthOf(page), 'medium', 9, INKS.brick) + 2;
   }
   rule(page, y + 2, INKS.ink, 1.5);
   return y + 12;
@@ -81,7 +108,17 @@ function drawGroup(page: Page, report: AsBuiltReport, group: BoltGroup, top: num
   write(page, msg('papers.group', { name: group.name, name2: group.work.body.name }), textX, y, 'bold', 11, INKS.ink);
   let textY = y + 16;
   const colour = said?.tone === 'brick' ? INKS.brick : INKS.ink;
-  textY += paragraph(page, said ? `${said.title}. ${said.text}` : msg('papers.oneBoltAloneShowsNoPattern'), textX, textY, width, 'medium', 9, colour) + 6;
+  textY +=
+    paragraph(
+      page,
+      said ? `${said.title}. ${said.text}` : msg('papers.oneBoltAloneShowsNoPattern'),
+      textX,
+      textY,
+      width,
+      'medium',
+      9,
+      colour,
+    ) + 6;
   for (const { plan, difference } of built) {
     const text = `${plan.corner}: ${offWords(difference!.dE, difference!.dN, lengthUnit)}${difference!.dZ === null ? '' : `, ${heightOffWords(difference!.dZ, lengthUnit)}`}`;
     textY += paragraph(page, text, textX, textY, width, 'regular', 8.5, difference!.within ? INKS.ink : INKS.brick) + 1;
@@ -96,7 +133,11 @@ function drawGroup(page: Page, report: AsBuiltReport, group: BoltGroup, top: num
 
 type Shown = NonNullable<BoltGroup['bolts'][number]['difference']>;
 
-function drawPlan(page: Page, shown: readonly Shown[], frame: { readonly x: number; readonly y: number; readonly size: number }): void {
+function drawPlan(
+  page: Page,
+  shown: readonly Shown[],
+  frame: { readonly x: number; readonly y: number; readonly size: number },
+): void {
   const [east, north] = [shown.map(({ plan }) => plan.design.e), shown.map(({ plan }) => plan.design.n)];
   const [minE, maxE, minN, maxN] = [Math.min(...east), Math.max(...east), Math.min(...north), Math.max(...north)];
   const span = Math.max(maxE - minE, maxN - minN, 0.2);
@@ -115,7 +156,15 @@ function drawPlan(page: Page, shown: readonly Shown[], frame: { readonly x: numb
       .stroke();
     write(page, plan.corner, px + 5, py + 3, 'medium', 7, INKS.pencil);
   }
-  write(page, msg('papers.northIsUpLinesFromTheDesign', { exaggeration: EXAGGERATION }), frame.x + 4, frame.y + frame.size - 11, 'regular', 7, INKS.ink2);
+  write(
+    page,
+    msg('papers.northIsUpLinesFromTheDesign', { exaggeration: EXAGGERATION }),
+    frame.x + 4,
+    frame.y + frame.size - 11,
+    'regular',
+    7,
+    INKS.ink2,
+  );
 }
 
 function drawColumns(page: Page, report: AsBuiltReport, top: number): number {
@@ -127,7 +176,9 @@ function drawColumns(page: Page, report: AsBuiltReport, top: number): number {
     if (!said) continue;
     const text = `${said.title}. ${said.lines.join(' ')}`;
     y = room(page, y, heightOf(page, text, widthOf(page), 'regular', 8.5) + 6);
-    y += paragraph(page, text, MARGIN, y, widthOf(page), 'regular', 8.5, said.tone === 'brick' ? INKS.brick : INKS.ink) + 3;
+    y +=
+      paragraph(page, text, MARGIN, y, widthOf(page), 'regular', 8.5, said.tone === 'brick' ? INKS.brick : INKS.ink) +
+      3;
     rule(page, y, INKS.rule, 0.5);
     y += 3;
   }
@@ -135,10 +186,23 @@ function drawColumns(page: Page, report: AsBuiltReport, top: number): number {
 }
 
 /** A drawing that was laid over pins: its misfit at each. */
-function drawLaid(page: Page, { lengthUnit }: AsBuiltReport, { drawing, scale, misfits }: AsBuiltReport['laid'][number], top: number): number {
-  const size = scale === 1 ? msg('papers.itsSizeKept') : msg('papers.itsSizeChangedByMillionths', { scale: Math.round((scale - 1) * 1e6) });
+function drawLaid(
+  page: Page,
+  { lengthUnit }: AsBuiltReport,
+  { drawing, scale, misfits }: AsBuiltReport['laid'][number],
+  top: number,
+): number {
+  const size =
+    scale === 1
+      ? msg('papers.itsSizeKept')
+      : msg('papers.itsSizeChangedByMillionths', { scale: Math.round((scale - 1) * 1e6) });
   const left = misfits.map(({ name, dEMm, dNMm }) => `${name} ${offWords(dEMm / 1000, dNMm / 1000, lengthUnit)}`);
-  const text = msg('papers.drawingWasLaidOverPlacesLeftAt', { drawing, misfits: misfits.length, size, left: left.join('; ') });
+  const text = msg('papers.drawingWasLaidOverPlacesLeftAt', {
+    drawing,
+    misfits: misfits.length,
+    size,
+    left: left.join('; '),
+  });
   const y = room(page, top, heightOf(page, text, widthOf(page), 'regular', 8.5) + 12);
   return y + paragraph(page, text, MARGIN, y, widthOf(page), 'regular', 8.5, INKS.ink) + 12;
 }
@@ -194,7 +258,9 @@ function drawRows(page: Page, report: AsBuiltReport, top: number): void {
   ];
   let y = room(page, top, 60);
   const line = (text: (column: Column) => string, bold: boolean, colour: string): number => {
-    const heights = columns.map((column) => heightOf(page, text(column), column.width - 5, bold ? 'bold' : 'regular', SIZE));
+    const heights = columns.map((column) =>
+      heightOf(page, text(column), column.width - 5, bold ? 'bold' : 'regular', SIZE),
+    );
     let x = MARGIN;
     for (const column of columns) {
       write(page, text(column), x + (column.align === 'left' ? 3 : 0), y, bold ? 'bold' : 'regular', SIZE, colour, {
@@ -207,7 +273,15 @@ function drawRows(page: Page, report: AsBuiltReport, top: number): void {
     return Math.max(...heights);
   };
   const heads = () => {
-    write(page, msg('papers.everyMeasurementLengthsInOffMeasured', { unitAbbreviation: UNIT_ABBREVIATION[unit] }), MARGIN, y, 'regular', SIZE, INKS.ink2);
+    write(
+      page,
+      msg('papers.everyMeasurementLengthsInOffMeasured', { unitAbbreviation: UNIT_ABBREVIATION[unit] }),
+      MARGIN,
+      y,
+      'regular',
+      SIZE,
+      INKS.ink2,
+    );
     y += 13;
     y += line((column) => column.title, true, INKS.ink) + 2;
     rule(page, y, INKS.ink);
@@ -215,14 +289,16 @@ function drawRows(page: Page, report: AsBuiltReport, top: number): void {
   };
   heads();
   for (const row of report.rows) {
-    const note = row.fact.body.note === '' ? 0 : heightOf(page, row.fact.body.note, widthOf(page) - 82, 'regular', SIZE) + 2;
+    const note =
+      row.fact.body.note === '' ? 0 : heightOf(page, row.fact.body.note, widthOf(page) - 82, 'regular', SIZE) + 2;
     if (y + 24 + note > bottomOf(page)) {
       page.addPage();
       y = MARGIN;
       heads();
     }
     y += line((column) => column.text(row), false, row.within === false ? INKS.brick : INKS.ink) + 2;
-    if (row.fact.body.note !== '') y += paragraph(page, row.fact.body.note, MARGIN + 82, y, widthOf(page) - 82, 'regular', SIZE, INKS.ink2) + 2;
+    if (row.fact.body.note !== '')
+      y += paragraph(page, row.fact.body.note, MARGIN + 82, y, widthOf(page) - 82, 'regular', SIZE, INKS.ink2) + 2;
     rule(page, y, INKS.rule, 0.5);
     y += 2;
   }
@@ -233,6 +309,14 @@ function numberPages(page: Page, report: AsBuiltReport): void {
   for (let i = start; i < start + count; i++) {
     page.switchToPage(i);
     page.page.margins.bottom = 0;
-    write(page, msg('papers.asBuiltPageOf', { site: report.site, i: i - start + 1, count }), MARGIN, page.page.height - MARGIN - 8, 'regular', 8, INKS.ink2);
+    write(
+      page,
+      msg('papers.asBuiltPageOf', { site: report.site, i: i - start + 1, count }),
+      MARGIN,
+      page.page.height - MARGIN - 8,
+      'regular',
+      8,
+      INKS.ink2,
+    );
   }
 }

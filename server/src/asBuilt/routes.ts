@@ -14,7 +14,8 @@ export function asBuiltRoutes(orm: MikroORM): Router {
   const report = async (request: Request): Promise<{ report: AsBuiltReport; timeZone: string }> => {
     const { at, by, timeZone } = reportOptions(request.query);
     const facts = await readAllFacts(orm.em.fork(), uuidOf(request, 'site'));
-    if (!facts.some((fact) => fact.type === 'site')) throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchSite'));
+    if (!facts.some((fact) => fact.type === 'site'))
+      throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchSite'));
     return { report: asBuiltReport(siteState(facts), at, by), timeZone };
   };
   router.get('/sites/:site/as-built.pdf', async (request, response) => {

@@ -38,26 +38,55 @@ export async function importControl(
 }
 
 /** The revisions that a list gives beside what a site has; throws for the first row that is not fit to be written. */
-export function controlRevisions(facts: readonly AnyFact[], id: string, text: string, options: ControlImport): Fact<'control'>[] {
+export function controlRevisions(
+  facts: readonly AnyFact[],
+  id: string,
+  text: string,
+  options: ControlImport,
+): Fact<'control'>[] {
   const list = readControlList(text, options);
-  if (!list.ok) throw new ProblemError('INVALID_FILE', msg('answers.theListCanNotBeReadNothing', { code: list.error.code }));
+  if (!list.ok)
+    throw new ProblemError('INVALID_FILE', msg('answers.theListCanNotBeReadNothing', { code: list.error.code }));
   const rows = list.value.rows.filter((row) => !options.skipRows.includes(row.row));
   const bad = rows.find((row) => row.issues.length > 0);
-  if (bad) throw new ProblemError('INVALID_FILE', msg('answers.rowHasAFaultMendItOr', { row: bad.row, code: bad.issues[0]!.code }), `/rows/${bad.row}`);
-  const known = new Map(facts.length > 0 ? siteState(facts).control.map((mark) => [sameName(mark.revision.body.name), mark.revision]) : []);
+  if (bad)
+    throw new ProblemError(
+      'INVALID_FILE',
+      msg('answers.rowHasAFaultMendItOr', { row: bad.row, code: bad.issues[0]!.code }),
+      `/rows/${bad.row}`,
+    );
+  const known = new Map(
+    facts.length > 0 ? siteState(facts).control.map((mark) => [sameName(mark.revision.body.name), mark.revision]) : [],
+  );
   const seen = new Set<string>();
   return rows.map((row, i): Fact<'control'> => {
     const key = sameName(row.name);
-    if (seen.has(key)) throw new ProblemError('INVALID_FILE', msg('answers.rowIsInTheListTwiceLeave', { row: row.row, name: row.name }), `/rows/${row.row}`);
+    if (seen.has(key))
+      throw new ProblemError(
+        'INVALID_FILE',
+        msg('answers.rowIsInTheListTwiceLeave', { row: row.row, name: row.name }),
+        `/rows/${row.row}`,
+      );
     seen.add(key);
     const revision = revisionOf(id, row, i, options, known.get(key) ?? null);
     const invalid = invalidFact(revision);
-    if (invalid) throw new ProblemError('INVALID_FILE', msg('answers.rowMendItOrLeaveItOut', { row: row.row, message: invalid.message }), `/rows/${row.row}`);
+    if (invalid)
+      throw new ProblemError(
+        'INVALID_FILE',
+        msg('answers.rowMendItOrLeaveItOut', { row: row.row, message: invalid.message }),
+        `/rows/${row.row}`,
+      );
     return revision;
   });
 }
 
-function revisionOf(importId: string, row: ControlRow, index: number, options: ControlImport, known: Fact<'control'> | null): Fact<'control'> {
+function revisionOf(
+  importId: string,
+  row: ControlRow,
+  index: number,
+  options: ControlImport,
+  known: Fact<'control'> | null,
+): Fact<'control'> {
   const swap = options.swapRows.includes(row.row);
   const factId = v5(importId, `revision/${row.row}`);
   // The same import sent again finds its own rows as known: it must then give the very same facts.

@@ -14,7 +14,19 @@ import {
   UNIT_ABBREVIATION,
   UNIT_NAME,
 } from '@idle-marker/words';
-import { bottomOf, finish, heightOf, INKS, MARGIN, newDocument, paragraph, rule, widthOf, write, type Page } from '../pdf/pdfPage.ts';
+import {
+  bottomOf,
+  finish,
+  heightOf,
+  INKS,
+  MARGIN,
+  newDocument,
+  paragraph,
+  rule,
+  widthOf,
+  write,
+  type Page,
+} from '../pdf/pdfPage.ts';
 
 /** So many rows leave room on the page for pairs, proposals and cautions. */
 const MOST_ROWS = 24;
@@ -25,7 +37,8 @@ const SIZE = 8;
 const CAUTIONS_HEIGHT = 62;
 const LEAST_MAP = 110;
 
-const usedFor = (row: ReportRow): string => [row.usePlan && 'plan', row.useHeight && 'height'].filter(Boolean).join(' + ') || 'nothing';
+const usedFor = (row: ReportRow): string =>
+  [row.usePlan && 'plan', row.useHeight && 'height'].filter(Boolean).join(' + ') || 'nothing';
 
 const verdictOf = (row: ReportRow): string =>
   row.condition === 'lost'
@@ -55,7 +68,12 @@ function columnsOf(report: ControlReport): Column[] {
   const [first, second] = report.site.axisOrder === 'EN' ? (['dEMm', 'dNMm'] as const) : (['dNMm', 'dEMm'] as const);
   const name = { dEMm: msg('common.east'), dNMm: msg('common.north') } as const;
   return [
-    { title: msg('common.mark'), width: 54, align: 'left', text: (row) => `${row.name}${row.revision > 1 ? ` r${row.revision}` : ''}` },
+    {
+      title: msg('common.mark'),
+      width: 54,
+      align: 'left',
+      text: (row) => `${row.name}${row.revision > 1 ? ` r${row.revision}` : ''}`,
+    },
     { title: msg('common.kind'), width: 66, align: 'left', text: (row) => CONTROL_KIND[row.kind] },
     { title: msg('common.for'), width: 64, align: 'left', text: usedFor },
     { title: msg('common.condition'), width: 54, align: 'left', text: (row) => row.condition },
@@ -64,7 +82,9 @@ function columnsOf(report: ControlReport): Column[] {
       title: msg('papers.byStations'),
       width: 76,
       align: 'left',
-      text: (row) => row.usedBy.join(', ') || (row.leftOutBy.length > 0 ? msg('papers.notBy', { leftOutBy: row.leftOutBy.join(', ') }) : '–'),
+      text: (row) =>
+        row.usedBy.join(', ') ||
+        (row.leftOutBy.length > 0 ? msg('papers.notBy', { leftOutBy: row.leftOutBy.join(', ') }) : '–'),
     },
     { title: `${name[first]}, ${small.name}`, width: 50, align: 'right', text: (row) => off(row[first]) },
     { title: `${name[second]}, ${small.name}`, width: 50, align: 'right', text: (row) => off(row[second]) },
@@ -78,7 +98,12 @@ export async function controlReportPdf(report: ControlReport, timeZone: string):
   let y = drawHead(page, report, `${clock.day(report.at)} ${clock.time(report.at)}`);
   y = drawTable(page, report, y);
   y = drawFindings(page, report, y + 6);
-  drawMap(page, report, { x: MARGIN, y: y + 8, width: widthOf(page), height: bottomOf(page) - CAUTIONS_HEIGHT - y - 16 });
+  drawMap(page, report, {
+    x: MARGIN,
+    y: y + 8,
+    width: widthOf(page),
+    height: bottomOf(page) - CAUTIONS_HEIGHT - y - 16,
+  });
   drawCautions(page, report);
   return finish(page);
 }
@@ -88,10 +113,23 @@ function drawHead(page: Page, report: ControlReport, when: string): number {
   write(page, msg('papers.controlReport2'), MARGIN, MARGIN, 'bold', 20, INKS.ink);
   write(page, site.name, MARGIN, MARGIN + 26, 'regular', 11, INKS.ink);
   const right = (text: string, y: number, bold = false) =>
-    write(page, text, MARGIN, y, bold ? 'bold' : 'regular', 9, bold ? INKS.ink : INKS.ink2, { width: widthOf(page), align: 'right' });
+    write(page, text, MARGIN, y, bold ? 'bold' : 'regular', 9, bold ? INKS.ink : INKS.ink2, {
+      width: widthOf(page),
+      align: 'right',
+    });
   right(msg('papers.by2', { when, by: report.by }), MARGIN + 2, true);
-  right(msg('papers.listVersionMarksUsableInPlan', { version: report.list.version, rows: report.rows.length, usable: report.usable }), MARGIN + 15);
-  right(report.surveyor ? msg('papers.setBy', { surveyor: report.surveyor }) : msg('papers.whoSetTheControlIsNotNoted'), MARGIN + 27);
+  right(
+    msg('papers.listVersionMarksUsableInPlan', {
+      version: report.list.version,
+      rows: report.rows.length,
+      usable: report.usable,
+    }),
+    MARGIN + 15,
+  );
+  right(
+    report.surveyor ? msg('papers.setBy', { surveyor: report.surveyor }) : msg('papers.whoSetTheControlIsNotNoted'),
+    MARGIN + 27,
+  );
   const zero =
     site.siteZero === null
       ? msg('papers.allHeightsAreTrueHeights')
@@ -119,10 +157,16 @@ function drawTable(page: Page, report: ControlReport, top: number): number {
   const columns = columnsOf(report);
   let y = top;
   const line = (text: (column: Column) => string, bold: boolean, colour: string) => {
-    const heights = columns.map((column) => heightOf(page, text(column), column.width - 4, bold ? 'bold' : 'regular', SIZE));
+    const heights = columns.map((column) =>
+      heightOf(page, text(column), column.width - 4, bold ? 'bold' : 'regular', SIZE),
+    );
     let x = MARGIN;
     for (const column of columns) {
-      write(page, text(column), x, y, bold ? 'bold' : 'regular', SIZE, colour, { width: column.width - 4, align: column.align, lineBreak: true });
+      write(page, text(column), x, y, bold ? 'bold' : 'regular', SIZE, colour, {
+        width: column.width - 4,
+        align: column.align,
+        lineBreak: true,
+      });
       x += column.width;
     }
     y += Math.max(...heights) + 2;
@@ -131,12 +175,24 @@ function drawTable(page: Page, report: ControlReport, top: number): number {
   rule(page, y, INKS.ink);
   y += 3;
   for (const row of report.rows.slice(0, MOST_ROWS)) {
-    line((column) => column.text(row), false, row.propose !== 'nothing' || row.condition === 'lost' ? INKS.brick : INKS.ink);
+    line(
+      (column) => column.text(row),
+      false,
+      row.propose !== 'nothing' || row.condition === 'lost' ? INKS.brick : INKS.ink,
+    );
     rule(page, y, INKS.rule, 0.5);
     y += 2;
   }
   if (report.rows.length > MOST_ROWS) {
-    write(page, msg('papers.andMoreThatNothingSpeaksAgainstThe', { rows: report.rows.length - MOST_ROWS }), MARGIN, y, 'regular', SIZE, INKS.ink2);
+    write(
+      page,
+      msg('papers.andMoreThatNothingSpeaksAgainstThe', { rows: report.rows.length - MOST_ROWS }),
+      MARGIN,
+      y,
+      'regular',
+      SIZE,
+      INKS.ink2,
+    );
     y += 12;
   }
   write(page, msg('papers.differencesMeasuredMinusListedAtThe'), MARGIN, y + 2, 'regular', 7.5, INKS.ink2);
@@ -147,27 +203,51 @@ function drawTable(page: Page, report: ControlReport, top: number): number {
 function drawFindings(page: Page, report: ControlReport, top: number): number {
   const { lengthUnit } = report.site;
   const small = smallUnit(lengthUnit);
-  const off = (metres: number | null) => (metres === null ? null : `${formatSigned(metres * small.perMetre, small.decimals)} ${small.name}`);
+  const off = (metres: number | null) =>
+    metres === null ? null : `${formatSigned(metres * small.perMetre, small.decimals)} ${small.name}`;
   const lines: string[] = [];
   for (const row of report.rows) if (row.byReceiver) lines.push(receiverWords(row.name, row.byReceiver, lengthUnit));
-  for (const row of report.rows) if (row.propose !== 'nothing') lines.push(`${row.name}: ${TREND_PROPOSAL[row.propose]}`);
+  for (const row of report.rows)
+    if (row.propose !== 'nothing') lines.push(`${row.name}: ${TREND_PROPOSAL[row.propose]}`);
   for (const pair of report.pairs.slice(0, MOST_PAIRS)) {
     const parts = [
       off(pair.dDistance) && msg('papers.distance', { off: off(pair.dDistance) }),
       off(pair.dHeight) && msg('papers.heightDifference', { off: off(pair.dHeight) }),
     ].filter(Boolean);
-    lines.push(msg('papers.toFromAgainstTheList', { from: pair.from, to: pair.to, station: pair.station, parts: parts.join(', ') }));
+    lines.push(
+      msg('papers.toFromAgainstTheList', {
+        from: pair.from,
+        to: pair.to,
+        station: pair.station,
+        parts: parts.join(', '),
+      }),
+    );
   }
-  if (report.pairs.length > MOST_PAIRS) lines.push(msg('papers.andMorePairsThatDoNotFit', { pairs: report.pairs.length - MOST_PAIRS }));
+  if (report.pairs.length > MOST_PAIRS)
+    lines.push(msg('papers.andMorePairsThatDoNotFit', { pairs: report.pairs.length - MOST_PAIRS }));
   for (const { mark, ...concern } of report.concerns) {
     const { title, text } = concernWords({ ...concern, name: mark.revision.body.name });
     lines.push(`${title}. ${text}`);
   }
-  if (report.unproven.length > 0) lines.push(msg('papers.ofOurOwnMakingAndNotYet', { unproven: report.unproven.join(', ') }));
+  if (report.unproven.length > 0)
+    lines.push(msg('papers.ofOurOwnMakingAndNotYet', { unproven: report.unproven.join(', ') }));
   lines.push(...report.notices);
   write(page, msg('papers.whatDoesNotFitAndWhatIs'), MARGIN, top, 'bold', 11, INKS.ink);
   let y = top + 15;
-  if (lines.length === 0) return y + paragraph(page, msg('papers.nothingSpeaksAgainstTheMarksThatWere'), MARGIN, y, widthOf(page), 'regular', 9, INKS.ink);
+  if (lines.length === 0)
+    return (
+      y +
+      paragraph(
+        page,
+        msg('papers.nothingSpeaksAgainstTheMarksThatWere'),
+        MARGIN,
+        y,
+        widthOf(page),
+        'regular',
+        9,
+        INKS.ink,
+      )
+    );
   const room = bottomOf(page) - 90;
   for (const [i, text] of lines.entries()) {
     const full = i >= MOST_NOTICES || y + heightOf(page, text, widthOf(page), 'regular', 9) > room;
@@ -179,20 +259,28 @@ function drawFindings(page: Page, report: ControlReport, top: number): number {
 }
 
 /** The marks in their places, and the pairs that do not fit. Left away where no room is left for it. */
-function drawMap(page: Page, report: ControlReport, frame: { x: number; y: number; width: number; height: number }): void {
+function drawMap(
+  page: Page,
+  report: ControlReport,
+  frame: { x: number; y: number; width: number; height: number },
+): void {
   const placed = report.rows.flatMap((row) => (row.place ? [{ ...row, place: row.place }] : []));
   if (placed.length < 2 || frame.height < LEAST_MAP) return;
   const east = placed.map((row) => row.place.e);
   const north = placed.map((row) => row.place.n);
   const [minE, maxE, minN, maxN] = [Math.min(...east), Math.max(...east), Math.min(...north), Math.max(...north)];
   const pad = 24;
-  const scale = Math.min((frame.width - 2 * pad) / Math.max(maxE - minE, 1), (frame.height - 2 * pad) / Math.max(maxN - minN, 1));
+  const scale = Math.min(
+    (frame.width - 2 * pad) / Math.max(maxE - minE, 1),
+    (frame.height - 2 * pad) / Math.max(maxN - minN, 1),
+  );
   const x = (e: number) => frame.x + frame.width / 2 + (e - (minE + maxE) / 2) * scale;
   const y = (n: number) => frame.y + frame.height / 2 - (n - (minN + maxN) / 2) * scale;
   const byName = new Map(placed.map((row) => [row.name, row.place]));
   for (const pair of report.pairs) {
     const [from, to] = [byName.get(pair.from), byName.get(pair.to)];
-    if (from && to) page.moveTo(x(from.e), y(from.n)).lineTo(x(to.e), y(to.n)).lineWidth(0.8).strokeColor(INKS.brick).stroke();
+    if (from && to)
+      page.moveTo(x(from.e), y(from.n)).lineTo(x(to.e), y(to.n)).lineWidth(0.8).strokeColor(INKS.brick).stroke();
   }
   for (const row of placed) {
     const bad = row.propose !== 'nothing' || row.condition === 'lost';
@@ -210,8 +298,17 @@ function drawCautions(page: Page, report: ControlReport): void {
   let y = bottomOf(page) - CAUTIONS_HEIGHT;
   rule(page, y, INKS.ink);
   y += 5;
-  for (const caution of REPORT_CAUTIONS) y += paragraph(page, caution, MARGIN, y, widthOf(page), 'regular', 8.5, INKS.ink) + 2;
+  for (const caution of REPORT_CAUTIONS)
+    y += paragraph(page, caution, MARGIN, y, widthOf(page), 'regular', 8.5, INKS.ink) + 2;
   // The foot lies in the margin, where text would otherwise start a new page.
   page.page.margins.bottom = 0;
-  write(page, msg('papers.controlReport3', { name: report.site.name }), MARGIN, page.page.height - MARGIN - 8, 'regular', 8, INKS.ink2);
+  write(
+    page,
+    msg('papers.controlReport3', { name: report.site.name }),
+    MARGIN,
+    page.page.height - MARGIN - 8,
+    'regular',
+    8,
+    INKS.ink2,
+  );
 }

@@ -33,23 +33,34 @@ function optionsOf(text: unknown): ControlImport {
     throw new ProblemError('INVALID_INPUT', msg('answers.optionsInTheAddressMustBeJson'), '/options');
   }
   const invalid = invalidAgainst(ControlImportSchema, options);
-  if (invalid) throw new ProblemError(invalid.code, msg('answers.nothingWasWritten2', { message: invalid.message }), `/options${invalid.path}`);
+  if (invalid)
+    throw new ProblemError(
+      invalid.code,
+      msg('answers.nothingWasWritten2', { message: invalid.message }),
+      `/options${invalid.path}`,
+    );
   return options as ControlImport;
 }
 
 export function controlRoutes(orm: MikroORM, arrival: () => Date | null): Router {
   const router = Router();
-  const body = express.raw({ type: ['text/csv', 'application/xml', 'text/xml', 'application/octet-stream'], limit: LARGEST_UPLOAD_BYTES });
+  const body = express.raw({
+    type: ['text/csv', 'application/xml', 'text/xml', 'application/octet-stream'],
+    limit: LARGEST_UPLOAD_BYTES,
+  });
   router.put('/sites/:site/control-lists/:id', body, async (request, response) => {
     const site = uuidOf(request, 'site');
     const id = uuidOf(request, 'id');
     const options = optionsOf(request.query['options']);
-    if (!Buffer.isBuffer(request.body)) throw new ProblemError('UNSUPPORTED_TYPE', msg('answers.sendTheListAsTextCsvNothing'));
+    if (!Buffer.isBuffer(request.body))
+      throw new ProblemError('UNSUPPORTED_TYPE', msg('answers.sendTheListAsTextCsvNothing'));
     const text = textOf(request.body);
     if (!text.ok) {
       throw new ProblemError(
         'INVALID_FILE',
-        text.error.code === 'EMPTY_FILE' ? msg('answers.theFileIsEmptyNothingWasWritten') : msg('answers.theFileIsNotUtf8Text'),
+        text.error.code === 'EMPTY_FILE'
+          ? msg('answers.theFileIsEmptyNothingWasWritten')
+          : msg('answers.theFileIsNotUtf8Text'),
       );
     }
     response.json(await importControl(orm.em.fork(), site, id, text.value, options, arrival()));
@@ -57,7 +68,8 @@ export function controlRoutes(orm: MikroORM, arrival: () => Date | null): Router
   router.get('/sites/:site/control-report', async (request, response) => {
     const facts = await readAllFacts(orm.em.fork(), uuidOf(request, 'site'));
     const { at, by, timeZone } = reportOptions(request.query);
-    if (!facts.some((fact) => fact.type === 'site')) throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchSite'));
+    if (!facts.some((fact) => fact.type === 'site'))
+      throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchSite'));
     const pdf = await controlReportPdf(controlReport(siteState(facts), at, by), timeZone);
     response.setHeader('Content-Disposition', 'attachment; filename="control-report.pdf"');
     response.type('application/pdf').send(pdf);

@@ -19,6 +19,10 @@ const MOST_CONNECTIONS = 2;
 const { database, webFolder, now, host, port, logLevel } = workerData as CrewDoor;
 const options = ormOptions(database);
 const orm = await MikroORM.init({ ...options, pool: { ...options.pool, max: MOST_CONNECTIONS } });
-createCrewApp({ orm, log: pino({ level: logLevel }), webFolder, now }).listen(port, host, (error?: NodeJS.ErrnoException) => {
-  parentPort!.postMessage(error ? { failed: error.code ?? error.message } : { listening: true });
-});
+createCrewApp({ orm, log: pino({ level: logLevel }), webFolder, now }).listen(
+  port,
+  host,
+  (error?: NodeJS.ErrnoException) => {
+    parentPort!.postMessage(error ? { failed: error.code ?? error.message } : { listening: true });
+  },
+);

@@ -21,13 +21,17 @@ const limited = (of: keyof typeof LIMITS, options: Partial<Options> = {}): Reque
     legacyHeaders: false,
     // The door itself is what the network reaches; what stands before it is not asked for addresses.
     validate: { xForwardedForHeader: false },
-    handler: (_request, _response, next) => next(new ProblemError('TOO_MANY', msg('answers.soManyAtOnceAreNotAnswered'))),
+    handler: (_request, _response, next) =>
+      next(new ProblemError('TOO_MANY', msg('answers.soManyAtOnceAreNotAnswered'))),
     ...options,
   });
 
 /** For the whole door; each is counted by address. */
 export const crewLimits = (): RequestHandler[] => [
   limited('asks'),
-  limited('guesses', { skipSuccessfulRequests: true, requestWasSuccessful: (_request, { statusCode }) => statusCode !== LINK_ENDED }),
+  limited('guesses', {
+    skipSuccessfulRequests: true,
+    requestWasSuccessful: (_request, { statusCode }) => statusCode !== LINK_ENDED,
+  }),
   limited('reports', { skip: ({ method }) => method !== 'PUT' }),
 ];

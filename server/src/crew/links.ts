@@ -45,10 +45,18 @@ export interface LinkAsked {
 }
 
 export const linksOf = async (em: EntityManager, site: string): Promise<CrewLink[]> =>
-  (await query<Row>(em, `select ${COLUMNS} from crew_link where site_id = ? order by created_at, id`, [site])).map(linkOf);
+  (await query<Row>(em, `select ${COLUMNS} from crew_link where site_id = ? order by created_at, id`, [site])).map(
+    linkOf,
+  );
 
 /** Makes a link once: the same id again gives the same link. */
-export async function makeLink(em: EntityManager, site: string, id: string, asked: LinkAsked, now: Date): Promise<{ link: CrewLink; fresh: boolean }> {
+export async function makeLink(
+  em: EntityManager,
+  site: string,
+  id: string,
+  asked: LinkAsked,
+  now: Date,
+): Promise<{ link: CrewLink; fresh: boolean }> {
   return em.transactional(async (transaction) => {
     const [owner] = await query(transaction, 'select id from site where id = ?', [site]);
     if (!owner) throw new ProblemError('MISSING_REFERENCE', msg('answers.theSiteHasNotArrivedYetNo'));
@@ -57,7 +65,17 @@ export async function makeLink(em: EntityManager, site: string, id: string, aske
       transaction,
       `insert into crew_link (id, site_id, token, label, who, roots, member_id, created_at, expires_at) values (?, ?, ?, ?, ?, ?::uuid[], ?, ?, ?)
        on conflict (id) do nothing returning ${COLUMNS}`,
-      [id, site, randomBytes(16).toString('base64url'), asked.label, asked.who, asked.roots, randomUUID(), now, expires],
+      [
+        id,
+        site,
+        randomBytes(16).toString('base64url'),
+        asked.label,
+        asked.who,
+        asked.roots,
+        randomUUID(),
+        now,
+        expires,
+      ],
     );
     if (made[0]) return { link: linkOf(made[0]), fresh: true };
     const known = (await linksOf(transaction, site)).find((link) => link.id === id);
@@ -68,7 +86,11 @@ export async function makeLink(em: EntityManager, site: string, id: string, aske
 
 /** Ends a link; one that has ended stays as it ended. */
 export async function revokeLink(em: EntityManager, site: string, id: string, now: Date): Promise<CrewLink> {
-  await query(em, 'update crew_link set revoked_at = coalesce(revoked_at, ?) where id = ? and site_id = ?', [now, id, site]);
+  await query(em, 'update crew_link set revoked_at = coalesce(revoked_at, ?) where id = ? and site_id = ?', [
+    now,
+    id,
+    site,
+  ]);
   const link = (await linksOf(em, site)).find((each) => each.id === id);
   if (!link) throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchLinkOnThis'));
   return link;
@@ -76,7 +98,9 @@ export async function revokeLink(em: EntityManager, site: string, id: string, no
 
 /** The link of a token while it holds. One answer for all that do not: what does not exist is not told from what has ended. */
 export async function openLink(em: EntityManager, token: string, now: Date): Promise<CrewLink> {
-  const [row] = /^[A-Za-z0-9_-]{22}$/.test(token) ? await query<Row>(em, `select ${COLUMNS} from crew_link where token = ?`, [token]) : [];
+  const [row] = /^[A-Za-z0-9_-]{22}$/.test(token)
+    ? await query<Row>(em, `select ${COLUMNS} from crew_link where token = ?`, [token])
+    : [];
   const link = row && linkOf(row);
   if (!link || link.revokedAt !== null || link.expiresAt.getTime() <= now.getTime())
     throw new ProblemError('LINK_ENDED', msg('answers.thisPageHasBeenClosedAskThe'));

@@ -6,10 +6,13 @@ import { problemDocument, problemOf, ProblemError } from '../http/problems.ts';
 import { appendFacts, type Ordering } from './ledger.ts';
 import { sendable } from './sendable.ts';
 
-export const FactsSchema = closed({ facts: Type.Array(Type.Object({}), { minItems: 1, maxItems: MOST_FACTS_AT_ONCE }) });
+export const FactsSchema = closed({
+  facts: Type.Array(Type.Object({}), { minItems: 1, maxItems: MOST_FACTS_AT_ONCE }),
+});
 
 /** What came of one of them, in the order in which they were sent. */
-export type Outcome = { readonly id: string | null; readonly written: boolean } | { readonly id: string | null; readonly problem: Problem };
+export type Outcome =
+  { readonly id: string | null; readonly written: boolean } | { readonly id: string | null; readonly problem: Problem };
 
 /** The server itself is at a loss: nothing else would go better. */
 const ENDS_ALL: ReadonlySet<string> = new Set(['DATABASE_AWAY', 'STORAGE_FULL']);
@@ -19,13 +22,24 @@ const idOf = (document: unknown): string | null => {
   return typeof id === 'string' ? id : null;
 };
 
-async function kept(em: EntityManager, site: string, facts: readonly AnyFact[], ordering: Ordering): Promise<Outcome[]> {
+async function kept(
+  em: EntityManager,
+  site: string,
+  facts: readonly AnyFact[],
+  ordering: Ordering,
+): Promise<Outcome[]> {
   const { ids } = await appendFacts(em, site, facts, ordering);
   return facts.map(({ id }) => ({ id, written: ids.has(id) }));
 }
 
 /** Throws where the database is away or full, whatever was written before; sent again, that is passed over. */
-export async function keepFacts(orm: MikroORM, site: string, documents: readonly unknown[], ordering: Ordering, log: Logger): Promise<Outcome[]> {
+export async function keepFacts(
+  orm: MikroORM,
+  site: string,
+  documents: readonly unknown[],
+  ordering: Ordering,
+  log: Logger,
+): Promise<Outcome[]> {
   try {
     return await kept(orm.em.fork(), site, documents.map(sendable), ordering);
   } catch (error) {
@@ -39,7 +53,8 @@ export async function keepFacts(orm: MikroORM, site: string, documents: readonly
     } catch (error) {
       const problem = problemOf(error);
       if (ENDS_ALL.has(problem.code)) throw error;
-      if (problem.code === 'INTERNAL' && !(error instanceof ProblemError)) log.error({ err: error as Error }, 'request failed');
+      if (problem.code === 'INTERNAL' && !(error instanceof ProblemError))
+        log.error({ err: error as Error }, 'request failed');
       outcomes.push({ id: idOf(document), problem: problemDocument(problem) });
     }
   }

@@ -7,7 +7,10 @@ const NAMED = [
   { where: "fact.type = 'asBuilt'", id: "fact.body #>> '{against,drawing}'" },
   { where: "fact.type = 'site'", id: "jsonb_path_query(fact.body, '$.roles[*].member') #>> '{}'" },
   { where: "fact.type = 'position' and fact.body #>> '{target,kind}' = 'mark'", id: "fact.body #>> '{target,mark}'" },
-  { where: "fact.type = 'position' and fact.body #>> '{target,kind}' = 'line'", id: "fact.body #>> '{target,package}'" },
+  {
+    where: "fact.type = 'position' and fact.body #>> '{target,kind}' = 'line'",
+    id: "fact.body #>> '{target,package}'",
+  },
 ] as const;
 
 /** One statement; a filter on `fact` may be put behind it. */

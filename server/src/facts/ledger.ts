@@ -1,11 +1,27 @@
 /** Appending facts and reading them back. */
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { allReferences, CLOCKS_AGREE_MS, digestOf, invalidFact, invalidShape, referencesOf, type AnyFact, type StoredFact } from '@idle-marker/contract';
+import {
+  allReferences,
+  CLOCKS_AGREE_MS,
+  digestOf,
+  invalidFact,
+  invalidShape,
+  referencesOf,
+  type AnyFact,
+  type StoredFact,
+} from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';
 import { query } from '../database/query.ts';
 import { ProblemError } from '../http/problems.ts';
 
-const contentOf = ({ type, at, device, seq, by, body }: AnyFact) => ({ type, at: new Date(at).toISOString(), device, seq, by, body });
+const contentOf = ({ type, at, device, seq, by, body }: AnyFact) => ({
+  type,
+  at: new Date(at).toISOString(),
+  device,
+  seq,
+  by,
+  body,
+});
 
 export interface Appended {
   /** Facts written now; the others were there already, with the same content. */
@@ -38,7 +54,13 @@ export interface KeptBefore {
 function refuseUnfit(facts: readonly AnyFact[], keptBefore: KeptBefore | null): void {
   for (const fact of facts) {
     const invalid = keptBefore?.quarantined.has(fact.id) ? invalidShape(fact) : invalidFact(fact);
-    if (invalid) throw new ProblemError(invalid.code, msg('answers.nothingWasWritten2', { message: invalid.message }), invalid.path, fact.id);
+    if (invalid)
+      throw new ProblemError(
+        invalid.code,
+        msg('answers.nothingWasWritten2', { message: invalid.message }),
+        invalid.path,
+        fact.id,
+      );
   }
 }
 
@@ -75,38 +97,66 @@ export async function appendFacts(
       fresh.map((fact) => digests.get(fact.id)!),
       fresh.map(ordering),
     ]);
-    const references = fresh.flatMap((fact) => referencesOf(fact).flatMap((to) => (nowhere.has(to) ? [] : [{ from: fact.id, to }])));
-    if (references.length > 0) await query(transaction, INSERT_REFERENCES, [references.map(({ from }) => from), references.map(({ to }) => to)]);
+    const references = fresh.flatMap((fact) =>
+      referencesOf(fact).flatMap((to) => (nowhere.has(to) ? [] : [{ from: fact.id, to }])),
+    );
+    if (references.length > 0)
+      await query(transaction, INSERT_REFERENCES, [references.map(({ from }) => from), references.map(({ to }) => to)]);
     return { written: fresh.length, ids: new Set(fresh.map(({ id }) => id)) };
   });
 }
 
-async function freshFacts(em: EntityManager, site: string, facts: readonly AnyFact[], digests: ReadonlyMap<string, string>): Promise<AnyFact[]> {
-  const kept = await query<{ id: string; site_id: string; digest: string }>(em, 'select id, site_id, digest from fact where id = any(?::uuid[])', [
-    facts.map((fact) => fact.id),
-  ]);
+async function freshFacts(
+  em: EntityManager,
+  site: string,
+  facts: readonly AnyFact[],
+  digests: ReadonlyMap<string, string>,
+): Promise<AnyFact[]> {
+  const kept = await query<{ id: string; site_id: string; digest: string }>(
+    em,
+    'select id, site_id, digest from fact where id = any(?::uuid[])',
+    [facts.map((fact) => fact.id)],
+  );
   const byId = new Map(kept.map((row) => [row.id, row]));
   return facts.filter((fact) => {
     const row = byId.get(fact.id);
     if (!row) return true;
     if (row.site_id !== site || row.digest !== digests.get(fact.id)) {
-      throw new ProblemError('CONFLICT', msg('answers.isKeptAlreadyWithOtherContentAnd', { id: fact.id }), '/id', fact.id);
+      throw new ProblemError(
+        'CONFLICT',
+        msg('answers.isKeptAlreadyWithOtherContentAnd', { id: fact.id }),
+        '/id',
+        fact.id,
+      );
     }
     return false;
   });
 }
 
 /** Ids that are referred to and not there, where that may be; throws where it may not. */
-async function pointingNowhere(em: EntityManager, site: string, fresh: readonly AnyFact[], laterMay: boolean): Promise<ReadonlySet<string>> {
+async function pointingNowhere(
+  em: EntityManager,
+  site: string,
+  fresh: readonly AnyFact[],
+  laterMay: boolean,
+): Promise<ReadonlySet<string>> {
   const own = new Set(fresh.map((fact) => fact.id));
   const references = fresh.flatMap(allReferences).filter(({ to }) => !own.has(to));
   const wanted = [...new Set(references.map(({ to }) => to))];
   if (wanted.length === 0) return new Set();
-  const found = await query<{ id: string }>(em, 'select id from fact where site_id = ? and id = any(?::uuid[])', [site, wanted]);
+  const found = await query<{ id: string }>(em, 'select id from fact where site_id = ? and id = any(?::uuid[])', [
+    site,
+    wanted,
+  ]);
   const have = new Set(found.map((row) => row.id));
   const missing = references.filter(({ to }) => !have.has(to));
   const first = missing.find(({ isLater }) => !(isLater && laterMay));
-  if (first) throw new ProblemError('MISSING_REFERENCE', msg('answers.hasNotArrivedOnThisSiteYet', { to: first.to }), first.path);
+  if (first)
+    throw new ProblemError(
+      'MISSING_REFERENCE',
+      msg('answers.hasNotArrivedOnThisSiteYet', { to: first.to }),
+      first.path,
+    );
   return new Set(missing.map(({ to }) => to));
 }
 
@@ -117,7 +167,12 @@ async function refuseTaken(em: EntityManager, site: string, fresh: readonly AnyF
     [fresh.map((fact) => fact.device), fresh.map((fact) => fact.seq), site],
   );
   const first = taken[0];
-  if (first) throw new ProblemError('SEQUENCE_TAKEN', msg('answers.hasUsedBeforeOnThisSiteCount', { device: first.device, seq: first.seq }), '/seq');
+  if (first)
+    throw new ProblemError(
+      'SEQUENCE_TAKEN',
+      msg('answers.hasUsedBeforeOnThisSiteCount', { device: first.device, seq: first.seq }),
+      '/seq',
+    );
 }
 
 interface FactRecord {
@@ -154,7 +209,13 @@ export interface FactPage {
   readonly ledger: string | null;
 }
 
-const rowsAfter = <B>(em: EntityManager, site: string, after: number, most: number, body: 'body' | 'body::text as body') =>
+const rowsAfter = <B>(
+  em: EntityManager,
+  site: string,
+  after: number,
+  most: number,
+  body: 'body' | 'body::text as body',
+) =>
   query<Omit<FactRecord, 'body'> & { readonly body: B }>(
     em,
     `select id, type, at, device, seq, by_id, ${body}, received, received_at, ordered_at from fact where site_id = ? and received > ? order by received limit ?`,
@@ -190,9 +251,15 @@ export async function readFactsAsJson(
   most: number,
 ): Promise<Pick<FactPage, 'cursor' | 'more'> & { readonly json: string }> {
   const rows = await rowsAfter<string>(em, site, after, most, 'body::text as body');
-  const facts = rows.map(({ body, ...row }) => JSON.stringify(storedOf({ ...row, body: BODY })).replace(BODY_AS_JSON, () => `"body":${body}`));
+  const facts = rows.map(({ body, ...row }) =>
+    JSON.stringify(storedOf({ ...row, body: BODY })).replace(BODY_AS_JSON, () => `"body":${body}`),
+  );
   const { cursor, more, ledger } = await pageOf(em, site, after, most, rows);
-  return { cursor, more, json: `{"facts":[${facts.join(',')}],"cursor":${cursor},"more":${more},"ledger":${JSON.stringify(ledger)}}` };
+  return {
+    cursor,
+    more,
+    json: `{"facts":[${facts.join(',')}],"cursor":${cursor},"more":${more},"ledger":${JSON.stringify(ledger)}}`,
+  };
 }
 /** Stands for a body while the rest is written; no field of an envelope can be an empty object. */
 const BODY = {};

@@ -14,7 +14,8 @@ const MOST_FACTS_A_PAGE = 1000;
 
 export function uuidOf(request: Request, name: string): string {
   const value = request.params[name];
-  if (typeof value !== 'string' || !UUID.test(value)) throw new ProblemError('INVALID_ID', msg('answers.inTheAddressMustBeAUuid', { name }));
+  if (typeof value !== 'string' || !UUID.test(value))
+    throw new ProblemError('INVALID_ID', msg('answers.inTheAddressMustBeAUuid', { name }));
   return value;
 }
 
@@ -23,7 +24,8 @@ export function factRoutes(orm: MikroORM, arrival: () => Date | null, log: Logge
   router.get('/sites/:site/facts', async (request, response) => {
     const site = uuidOf(request, 'site');
     const after = Number(request.query['after'] ?? 0);
-    if (!Number.isSafeInteger(after) || after < 0) throw new ProblemError('INVALID_INPUT', msg('answers.afterMustBeAWholeNumberFrom'), '/after');
+    if (!Number.isSafeInteger(after) || after < 0)
+      throw new ProblemError('INVALID_INPUT', msg('answers.afterMustBeAWholeNumberFrom'), '/after');
     const { cursor, more, json } = await readFactsAsJson(orm.em.fork(), site, after, MOST_FACTS_A_PAGE);
     // Known before the page is read: the next one can be asked for at once.
     if (more) response.set('Next-After', String(cursor));
@@ -31,7 +33,13 @@ export function factRoutes(orm: MikroORM, arrival: () => Date | null, log: Logge
   });
   router.get('/sites/:site/quarantine', async (request, response) => {
     const facts = await readAllFacts(orm.em.fork(), uuidOf(request, 'site'));
-    response.json({ quarantined: quarantinedAmong(facts).map(({ fact, invalid }) => ({ id: fact.id, path: invalid.path, message: invalid.message })) });
+    response.json({
+      quarantined: quarantinedAmong(facts).map(({ fact, invalid }) => ({
+        id: fact.id,
+        path: invalid.path,
+        message: invalid.message,
+      })),
+    });
   });
   router.put('/sites/:site/facts/:id', async (request, response) => {
     const site = uuidOf(request, 'site');
@@ -44,7 +52,12 @@ export function factRoutes(orm: MikroORM, arrival: () => Date | null, log: Logge
   router.post('/sites/:site/facts', async (request, response) => {
     const site = uuidOf(request, 'site');
     const invalid = invalidAgainst(FactsSchema, request.body);
-    if (invalid) throw new ProblemError(invalid.code, msg('answers.nothingWasWritten2', { message: invalid.message }), invalid.path);
+    if (invalid)
+      throw new ProblemError(
+        invalid.code,
+        msg('answers.nothingWasWritten2', { message: invalid.message }),
+        invalid.path,
+      );
     const { facts } = request.body as { readonly facts: readonly unknown[] };
     response.json({ results: await keepFacts(orm, site, facts, orderedOnArrival(arrival()), log) });
   });

@@ -6,10 +6,17 @@ import type { RequestHandler } from 'express';
 import { msg } from '@idle-marker/words';
 import { ProblemError } from './problems.ts';
 
-const SENT_BY_ANY_PAGE: ReadonlySet<string> = new Set(['', 'text/plain', 'multipart/form-data', 'application/x-www-form-urlencoded']);
+const SENT_BY_ANY_PAGE: ReadonlySet<string> = new Set([
+  '',
+  'text/plain',
+  'multipart/form-data',
+  'application/x-www-form-urlencoded',
+]);
 
-const hasBody = ({ 'content-length': length, 'transfer-encoding': encoding }: NodeJS.Dict<string | string[]>): boolean =>
-  encoding !== undefined || (length !== undefined && length !== '0');
+const hasBody = ({
+  'content-length': length,
+  'transfer-encoding': encoding,
+}: NodeJS.Dict<string | string[]>): boolean => encoding !== undefined || (length !== undefined && length !== '0');
 
 export const declaredBody: RequestHandler = ({ headers }, _response, next) => {
   const type = (headers['content-type'] ?? '').split(';')[0]!.trim().toLowerCase();

@@ -24,7 +24,10 @@ export async function healthOf(em: EntityManager): Promise<Health> {
       ({ bavail, bsize }) => Math.floor((bavail * bsize) / MIB),
       () => null,
     );
-    const writes = await query(em, 'insert into health (id, at) values (1, now()) on conflict (id) do update set at = excluded.at').then(
+    const writes = await query(
+      em,
+      'insert into health (id, at) values (1, now()) on conflict (id) do update set at = excluded.at',
+    ).then(
       () => 'taken' as const,
       (error: unknown) => {
         if (isDatabaseAway(error)) throw error;

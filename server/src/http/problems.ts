@@ -97,9 +97,13 @@ export function problemOf(error: unknown): ProblemError {
   if (type === 'entity.too.large') {
     const { limit = LARGEST_BODY_BYTES } = error as { limit?: number };
     const todo = limit === LARGEST_IMAGE_BYTES ? msg('answers.makeThePhotoSmaller') : msg('answers.splitIt');
-    return new ProblemError('BODY_TOO_LARGE', msg('answers.moreThanIsNotTakenAtOnce', { mebibytes: mebibytes(limit), todo }));
+    return new ProblemError(
+      'BODY_TOO_LARGE',
+      msg('answers.moreThanIsNotTakenAtOnce', { mebibytes: mebibytes(limit), todo }),
+    );
   }
-  if (type === 'entity.parse.failed') return new ProblemError('INVALID_JSON', msg('answers.theBodyIsNotValidJsonCheck'));
+  if (type === 'entity.parse.failed')
+    return new ProblemError('INVALID_JSON', msg('answers.theBodyIsNotValidJsonCheck'));
   if (type === 'encoding.unsupported' || type === 'charset.unsupported')
     return new ProblemError('UNSUPPORTED_TYPE', msg('answers.sendUtf8TextNotCompressedNothing'));
   // A file that is not served, or an address that is no text: nothing that the log has to know.
@@ -108,8 +112,10 @@ export function problemOf(error: unknown): ProblemError {
   if (status === 400) return new ProblemError('INVALID_ID', msg('answers.theAddressCantBeReadCheckIts'));
   if (isOutOfRoom(error)) return new ProblemError('STORAGE_FULL', msg('answers.theServersDiskIsFullOrTakes2'));
   if (isDatabaseAway(error)) return new ProblemError('DATABASE_AWAY', msg('answers.nothingWasWrittenSendItAgainOnce'));
-  if (sqlStateOf(error) === UNIQUE_VIOLATION) return new ProblemError('CONFLICT', msg('answers.thisIdIsUsedAlreadyOnThis'));
-  if (error instanceof NoSiteError) return new ProblemError('MISSING_REFERENCE', msg('answers.theSiteHasNotArrivedHereYet'));
+  if (sqlStateOf(error) === UNIQUE_VIOLATION)
+    return new ProblemError('CONFLICT', msg('answers.thisIdIsUsedAlreadyOnThis'));
+  if (error instanceof NoSiteError)
+    return new ProblemError('MISSING_REFERENCE', msg('answers.theSiteHasNotArrivedHereYet'));
   if (isUnwritable(error)) return new ProblemError('INVALID_INPUT', msg('answers.aValueCantBeKeptByThe'));
   return new ProblemError('INTERNAL', msg('answers.nothingWasWrittenTheServersLogSays'));
 }

@@ -16,6 +16,7 @@ export function reportOptions(asked: unknown): ReportOptions {
   const invalid = invalidAgainst(ReportOptionsSchema, options);
   if (invalid) throw new ProblemError(invalid.code, `${invalid.message}.`, invalid.path);
   const { at, by, timeZone } = options as unknown as ReportOptions;
-  if (!isTimeZone(timeZone)) throw new ProblemError('INVALID_INPUT', msg('answers.timezoneIsNotATimeZoneThat'), '/timeZone');
+  if (!isTimeZone(timeZone))
+    throw new ProblemError('INVALID_INPUT', msg('answers.timezoneIsNotATimeZoneThat'), '/timeZone');
   return { at, by, timeZone };
 }

@@ -30,7 +30,8 @@ export async function sendPaper(request: Request, response: Response, paper: Pap
   try {
     if (tells) response.type(PROGRESS_TYPE);
     const bytes = Buffer.from(await paper.make(progress));
-    if (tells) response.end(`${JSON.stringify({ name: paper.name, type: paper.type, file: bytes.toString('base64') })}\n`);
+    if (tells)
+      response.end(`${JSON.stringify({ name: paper.name, type: paper.type, file: bytes.toString('base64') })}\n`);
     else {
       response.setHeader('Content-Disposition', `attachment; filename="${paper.name}"`);
       response.type(paper.type).send(bytes);
@@ -38,6 +39,8 @@ export async function sendPaper(request: Request, response: Response, paper: Pap
   } catch (error) {
     if (error instanceof HasLeft) return;
     if (!tells || !response.headersSent) throw error;
-    response.end(`${JSON.stringify({ problem: error instanceof Error ? error.message : msg('answers.itCouldNotBeWritten') })}\n`);
+    response.end(
+      `${JSON.stringify({ problem: error instanceof Error ? error.message : msg('answers.itCouldNotBeWritten') })}\n`,
+    );
   }
 }

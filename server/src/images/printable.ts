@@ -21,7 +21,8 @@ function isWholePng(bytes: Buffer): boolean {
     const kind = bytes.toString('latin1', at + 4, at + 8);
     if (at + 12 + length > bytes.length) return false;
     if (kind === 'IDAT') data.push(bytes.subarray(at + 8, at + 8 + length));
-    if (kind === 'IEND') return data.length > 0 && inflateSync(Buffer.concat(data), { maxOutputLength: MOST_UNPACKED_BYTES }).length > 0;
+    if (kind === 'IEND')
+      return data.length > 0 && inflateSync(Buffer.concat(data), { maxOutputLength: MOST_UNPACKED_BYTES }).length > 0;
     at += 12 + length;
   }
   return false;

@@ -3,7 +3,8 @@ import type { IMAGE_TYPES } from '@idle-marker/contract';
 
 export type ImageType = (typeof IMAGE_TYPES)[number];
 
-const startsWith = (bytes: Buffer, signature: readonly number[], at = 0): boolean => signature.every((value, i) => bytes[at + i] === value);
+const startsWith = (bytes: Buffer, signature: readonly number[], at = 0): boolean =>
+  signature.every((value, i) => bytes[at + i] === value);
 const ascii = (text: string): number[] => [...text].map((letter) => letter.charCodeAt(0));
 
 /** Signatures as in the formats' own specifications; null for anything else. */

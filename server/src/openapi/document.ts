@@ -32,16 +32,29 @@ const ProblemSchema = Type.Object({
 /** Schemas carry symbols and functions of their library; JSON drops them. */
 const plain = (schema: TSchema): Json => JSON.parse(JSON.stringify(schema)) as Json;
 
-const problem = (description: string): Json => ({ description, content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } } });
-const json = (description: string, schema: Json): Json => ({ description, content: { 'application/json': { schema } } });
+const problem = (description: string): Json => ({
+  description,
+  content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } },
+});
+const json = (description: string, schema: Json): Json => ({
+  description,
+  content: { 'application/json': { schema } },
+});
 const inPath = (name: string): Json => ({ name, in: 'path', required: true, schema: plain(Uuid) });
 const site = inPath('site');
 const id = inPath('id');
 const token = { name: 'token', in: 'path', required: true, schema: { type: 'string', pattern: '^[A-Za-z0-9_-]{22}$' } };
-const reportParameters = Object.entries(ReportOptionsSchema.properties).map(([name, schema]) => ({ name, in: 'query', required: true, schema: plain(schema) }));
+const reportParameters = Object.entries(ReportOptionsSchema.properties).map(([name, schema]) => ({
+  name,
+  in: 'query',
+  required: true,
+  schema: plain(schema),
+}));
 const refusals = {
   '400': problem('The body is not JSON, or an id in the address is no UUID'),
-  '409': problem('Same id with other content, a reference that has not arrived, or a place in the sequence that is taken'),
+  '409': problem(
+    'Same id with other content, a reference that has not arrived, or a place in the sequence that is taken',
+  ),
   '413': problem(`Over ${LARGEST_BODY_BYTES} bytes of JSON, or ${LARGEST_UPLOAD_BYTES} bytes of a file`),
   '422': problem('A field is not valid; `field` is a JSON Pointer to it'),
   '403': problem('Another page asked for a change'),
@@ -76,10 +89,18 @@ export function openApiDocument(): Json {
       '/sites': {
         get: {
           operationId: 'listSites',
-          responses: { '200': json('The sites', { type: 'object', properties: { sites: { type: 'array' } } }), '503': refusals['503'] },
+          responses: {
+            '200': json('The sites', { type: 'object', properties: { sites: { type: 'array' } } }),
+            '503': refusals['503'],
+          },
         },
       },
-      '/clock': { get: { operationId: 'readClock', responses: { '200': json('The server’s clock, and whether it is fixed', { type: 'object' }) } } },
+      '/clock': {
+        get: {
+          operationId: 'readClock',
+          responses: { '200': json('The server’s clock, and whether it is fixed', { type: 'object' }) },
+        },
+      },
       '/sites/{site}/facts': {
         get: {
           operationId: 'readFacts',
@@ -104,23 +125,33 @@ export function openApiDocument(): Json {
             required: true,
             content: {
               'application/json': {
-                schema: { ...plain(FactsSchema), properties: { facts: { type: 'array', minItems: 1, maxItems: MOST_FACTS_AT_ONCE, items: fact } } },
+                schema: {
+                  ...plain(FactsSchema),
+                  properties: { facts: { type: 'array', minItems: 1, maxItems: MOST_FACTS_AT_ONCE, items: fact } },
+                },
               },
             },
           },
           responses: {
-            '200': json('What came of each, in the order in which they were sent: written or not, or what is wrong with it', {
-              type: 'object',
-              properties: {
-                results: {
-                  type: 'array',
-                  items: {
-                    type: 'object',
-                    properties: { id: { type: ['string', 'null'] }, written: { type: 'boolean' }, problem: { $ref: '#/components/schemas/Problem' } },
+            '200': json(
+              'What came of each, in the order in which they were sent: written or not, or what is wrong with it',
+              {
+                type: 'object',
+                properties: {
+                  results: {
+                    type: 'array',
+                    items: {
+                      type: 'object',
+                      properties: {
+                        id: { type: ['string', 'null'] },
+                        written: { type: 'boolean' },
+                        problem: { $ref: '#/components/schemas/Problem' },
+                      },
+                    },
                   },
                 },
               },
-            }),
+            ),
             ...refusals,
           },
         },
@@ -129,7 +160,10 @@ export function openApiDocument(): Json {
         get: {
           operationId: 'readQuarantine',
           parameters: [site],
-          responses: { '200': json('Facts that were kept before a rule held for them, and which', { type: 'object' }), ...refusals },
+          responses: {
+            '200': json('Facts that were kept before a rule held for them, and which', { type: 'object' }),
+            ...refusals,
+          },
         },
       },
       '/sites/{site}/facts/{id}': {
@@ -137,16 +171,32 @@ export function openApiDocument(): Json {
           operationId: 'appendFact',
           parameters: [site, id],
           requestBody: { required: true, content: { 'application/json': { schema: fact } } },
-          responses: { '200': json('Kept already, with the same content', { type: 'object' }), '201': json('Written', { type: 'object' }), ...refusals },
+          responses: {
+            '200': json('Kept already, with the same content', { type: 'object' }),
+            '201': json('Written', { type: 'object' }),
+            ...refusals,
+          },
         },
       },
       '/sites/{site}/control-lists/{id}': {
         put: {
           operationId: 'importControlList',
-          parameters: [site, id, { name: 'options', in: 'query', required: true, content: { 'application/json': { schema: plain(ControlImportSchema) } } }],
+          parameters: [
+            site,
+            id,
+            {
+              name: 'options',
+              in: 'query',
+              required: true,
+              content: { 'application/json': { schema: plain(ControlImportSchema) } },
+            },
+          ],
           requestBody: { required: true, content: { 'text/csv': { schema: { type: 'string' } } } },
           responses: {
-            '200': json('How many marks were written', { type: 'object', properties: { written: { type: 'integer' }, rows: { type: 'integer' } } }),
+            '200': json('How many marks were written', {
+              type: 'object',
+              properties: { written: { type: 'integer' }, rows: { type: 'integer' } },
+            }),
             ...refusals,
           },
         },
@@ -155,7 +205,11 @@ export function openApiDocument(): Json {
         get: {
           operationId: 'controlReport',
           parameters: [site, ...reportParameters],
-          responses: { '200': { description: 'The control report as PDF', content: { 'application/pdf': {} } }, '404': problem('No such site'), ...refusals },
+          responses: {
+            '200': { description: 'The control report as PDF', content: { 'application/pdf': {} } },
+            '404': problem('No such site'),
+            ...refusals,
+          },
         },
       },
       ...Object.fromEntries(
@@ -183,7 +237,10 @@ export function openApiDocument(): Json {
         get: {
           operationId: 'readImage',
           parameters: [site, id],
-          responses: { '200': { description: 'The photo', content: { 'image/*': {} } }, '404': problem('No such photo') },
+          responses: {
+            '200': { description: 'The photo', content: { 'image/*': {} } },
+            '404': problem('No such photo'),
+          },
         },
         put: {
           operationId: 'keepImage',
@@ -201,7 +258,10 @@ export function openApiDocument(): Json {
         get: {
           operationId: 'readSource',
           parameters: [site, id],
-          responses: { '200': { description: 'The file as it came', content: { 'application/octet-stream': {} } }, '404': problem('No such file') },
+          responses: {
+            '200': { description: 'The file as it came', content: { 'application/octet-stream': {} } },
+            '404': problem('No such file'),
+          },
         },
         put: {
           operationId: 'keepSource',
@@ -216,7 +276,11 @@ export function openApiDocument(): Json {
         },
       },
       '/sites/{site}/sheets': {
-        get: { operationId: 'listSheets', parameters: [site], responses: { '200': json('The issued sheets', { type: 'object' }), ...refusals } },
+        get: {
+          operationId: 'listSheets',
+          parameters: [site],
+          responses: { '200': json('The issued sheets', { type: 'object' }), ...refusals },
+        },
       },
       '/sites/{site}/sheets/{id}': {
         get: {
@@ -228,7 +292,11 @@ export function openApiDocument(): Json {
           operationId: 'issueSheet',
           parameters: [site, id],
           requestBody: { required: true, content: { 'application/json': { schema: plain(IssueSchema) } } },
-          responses: { '200': json('Issued before', { type: 'object' }), '201': json('Issued, with its number', { type: 'object' }), ...refusals },
+          responses: {
+            '200': json('Issued before', { type: 'object' }),
+            '201': json('Issued, with its number', { type: 'object' }),
+            ...refusals,
+          },
         },
       },
       ...Object.fromEntries(
@@ -245,7 +313,10 @@ export function openApiDocument(): Json {
             get: {
               operationId: `sheet${ending.charAt(0).toUpperCase()}${ending.slice(1)}`,
               parameters: [site, id],
-              responses: { '200': { description, content: { [mediaType]: {}, 'application/x-ndjson': {} } }, '404': problem('No such sheet') },
+              responses: {
+                '200': { description, content: { [mediaType]: {}, 'application/x-ndjson': {} } },
+                '404': problem('No such sheet'),
+              },
             },
           },
         ]),
@@ -259,7 +330,10 @@ export function openApiDocument(): Json {
               parameters: [site],
               requestBody: { required: true, content: { 'application/json': { schema: plain(schema) } } },
               responses: {
-                '200': { description: 'The paper as PDF, or lines of JSON with its progress', content: { 'application/pdf': {}, 'application/x-ndjson': {} } },
+                '200': {
+                  description: 'The paper as PDF, or lines of JSON with its progress',
+                  content: { 'application/pdf': {}, 'application/x-ndjson': {} },
+                },
                 ...refusals,
               },
             },
@@ -267,14 +341,22 @@ export function openApiDocument(): Json {
         ]),
       ),
       '/sites/{site}/crew-links': {
-        get: { operationId: 'listCrewLinks', parameters: [site], responses: { '200': json('The links of crews', { type: 'object' }), ...refusals } },
+        get: {
+          operationId: 'listCrewLinks',
+          parameters: [site],
+          responses: { '200': json('The links of crews', { type: 'object' }), ...refusals },
+        },
       },
       '/sites/{site}/crew-links/{id}': {
         put: {
           operationId: 'makeCrewLink',
           parameters: [site, id],
           requestBody: { required: true, content: { 'application/json': { schema: plain(CrewLinkSchema) } } },
-          responses: { '200': json('Made before', { type: 'object' }), '201': json('Made, with its token', { type: 'object' }), ...refusals },
+          responses: {
+            '200': json('Made before', { type: 'object' }),
+            '201': json('Made, with its token', { type: 'object' }),
+            ...refusals,
+          },
         },
         delete: {
           operationId: 'endCrewLink',
@@ -294,21 +376,32 @@ export function openApiDocument(): Json {
           operationId: 'reportMark',
           parameters: [token, id],
           requestBody: { required: true, content: { 'application/json': { schema: plain(CrewReportSchema) } } },
-          responses: { '201': json('Kept', { type: 'object' }), '410': problem('The link has ended'), '429': problem('Too many in an hour'), ...refusals },
+          responses: {
+            '201': json('Kept', { type: 'object' }),
+            '410': problem('The link has ended'),
+            '429': problem('Too many in an hour'),
+            ...refusals,
+          },
         },
       },
       '/crew/{token}/images/{id}': {
         get: {
           operationId: 'readCrewImage',
           parameters: [token, id],
-          responses: { '200': { description: 'A photo of a mark on the page', content: { 'image/*': {} } }, '404': problem('No such photo on this page') },
+          responses: {
+            '200': { description: 'A photo of a mark on the page', content: { 'image/*': {} } },
+            '404': problem('No such photo on this page'),
+          },
         },
       },
       '/sites/{site}/archive': {
         get: {
           operationId: 'writeArchive',
           parameters: [site],
-          responses: { '200': { description: 'The whole site', content: { 'application/zip': {} } }, '404': problem('No such site') },
+          responses: {
+            '200': { description: 'The whole site', content: { 'application/zip': {} } },
+            '404': problem('No such site'),
+          },
         },
       },
       '/archives': {
@@ -331,7 +424,9 @@ export function openApiDocument(): Json {
           responses: { '200': json('What is in the file; nothing is kept', { type: 'object' }), ...refusals },
         },
       },
-      '/openapi.json': { get: { operationId: 'readDescription', responses: { '200': json('This document', { type: 'object' }) } } },
+      '/openapi.json': {
+        get: { operationId: 'readDescription', responses: { '200': json('This document', { type: 'object' }) } },
+      },
     },
     components: { schemas: { Problem: plain(closed(ProblemSchema.properties)), ...facts } },
   };

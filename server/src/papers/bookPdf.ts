@@ -38,13 +38,19 @@ export async function dayPdf(book: DayBook, asked: BookAsked): Promise<Buffer> {
     [msg('papers.people'), book.people.join(', ')],
     [
       'Set-ups',
-      book.setups.map((setup) => msg('papers.to', { name: setup.name, time: clock.time(setup.from), time2: clock.time(setup.to) })).join('; ') || 'none',
+      book.setups
+        .map((setup) =>
+          msg('papers.to', { name: setup.name, time: clock.time(setup.from), time2: clock.time(setup.to) }),
+        )
+        .join('; ') || 'none',
     ],
     [
       msg('papers.time'),
       book.times
         .filter(({ minutes, count }) => minutes > 0 || count > 0)
-        .map(({ activity, minutes, count }) => msg('papers.min', { activity: ACTIVITY[activity], minutes, count: count > 0 ? ` (${count})` : '' }))
+        .map(({ activity, minutes, count }) =>
+          msg('papers.min', { activity: ACTIVITY[activity], minutes, count: count > 0 ? ` (${count})` : '' }),
+        )
         .join('; ') || 'none',
     ],
     [
@@ -89,9 +95,14 @@ export async function dayPdf(book: DayBook, asked: BookAsked): Promise<Buffer> {
 }
 
 /** What was said of it then, where the rules were others. */
-const thenSaid = (then: Checkability | null): string => (then === null ? '' : msg('papers.byTheRulesOfThenItWas', { then }));
+const thenSaid = (then: Checkability | null): string =>
+  then === null ? '' : msg('papers.byTheRulesOfThenItWas', { then });
 
-const JUDGED = { checked: msg('papers.judgedAsChecked'), unchecked: msg('papers.judgedAsUnchecked'), refused: msg('papers.judgedAsNotToBeUsed') } as const;
+const JUDGED = {
+  checked: msg('papers.judgedAsChecked'),
+  unchecked: msg('papers.judgedAsUnchecked'),
+  refused: msg('papers.judgedAsNotToBeUsed'),
+} as const;
 const VERDICT = { accepted: 'accepted', provisional: msg('papers.acceptedAsProvisional'), refused: 'refused' } as const;
 
 async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number> {
@@ -121,7 +132,11 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
     const at = book.checklist.find((each) => each.step === step.id)?.at;
     return at ? [`${clock.time(at)} ${step.short}`] : [];
   });
-  const place = station && (axes === 'EN' ? `E ${length(station.e)}, N ${length(station.n)}` : `N ${length(station.n)}, E ${length(station.e)}`);
+  const place =
+    station &&
+    (axes === 'EN'
+      ? `E ${length(station.e)}, N ${length(station.n)}`
+      : `N ${length(station.n)}, E ${length(station.e)}`);
   let y = pairs(pen, top + 24, [
     [msg('papers.who'), book.by],
     [
@@ -133,7 +148,10 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
         distSdPpm: instrument.distSdPpm,
         length: length(book.instrumentHeight),
         abbreviation,
-        instrumentHeightWas: book.instrumentHeightWas === null ? '' : msg('papers.enteredAsPutRightLater', { length: length(book.instrumentHeightWas) }),
+        instrumentHeightWas:
+          book.instrumentHeightWas === null
+            ? ''
+            : msg('papers.enteredAsPutRightLater', { length: length(book.instrumentHeightWas) }),
       }),
     ],
     [
@@ -154,7 +172,10 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
             place,
             length: length(station.z),
             abbreviation,
-            goodToMm: station.goodToMm === null ? goodToWords(null, unit) : `${small(station.goodToMm).replace('+', '')} ${smallUnit(unit).name}`,
+            goodToMm:
+              station.goodToMm === null
+                ? goodToWords(null, unit)
+                : `${small(station.goodToMm).replace('+', '')} ${smallUnit(unit).name}`,
             angle: angleText(station.orientationDeg, pen.angleUnit),
           })
         : msg('papers.notDecided'),
@@ -173,12 +194,18 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
         verdict: VERDICT[decision.verdict],
         by: decision.by,
         reason: decision.reason ? `: ${withoutStop(decision.reason)}` : '',
-        withdrawn: decision.withdrawn === null ? '' : msg('papers.withdrawn', { withoutStop: withoutStop(decision.withdrawn) }),
+        withdrawn:
+          decision.withdrawn === null ? '' : msg('papers.withdrawn', { withoutStop: withoutStop(decision.withdrawn) }),
       }),
       decision.verdict === 'accepted' && decision.withdrawn === null ? INKS.ink : INKS.brick,
     );
     if (decision.judged)
-      y = line(pen, y, `${JUDGED[decision.judged.verdict]}: ${decision.judged.because.join(' ')}${thenSaid(decision.judged.byRulesOfThen)}`, INKS.ink2);
+      y = line(
+        pen,
+        y,
+        `${JUDGED[decision.judged.verdict]}: ${decision.judged.because.join(' ')}${thenSaid(decision.judged.byRulesOfThen)}`,
+        INKS.ink2,
+      );
   }
   for (const { at, text } of book.putOff) y = line(pen, y, `${clock.time(at)}  ${text}`, INKS.brick);
   if (book.control.length > 0) {
@@ -195,7 +222,12 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
         { title: msg('common.mark'), width: 44, text: ({ name }) => name },
         ...(axes === 'EN' ? axisColumns : axisColumns.reverse()),
         { title: msg('common.height'), width: 48, right: true, text: ({ z }) => length(z) },
-        { title: msg('papers.sdPlanHeightMm'), width: 54, right: true, text: ({ sdHMm, sdZMm }) => `${sdHMm ?? '–'} / ${sdZMm ?? '–'}` },
+        {
+          title: msg('papers.sdPlanHeightMm'),
+          width: 54,
+          right: true,
+          text: ({ sdHMm, sdZMm }) => `${sdHMm ?? '–'} / ${sdZMm ?? '–'}`,
+        },
         {
           title: msg('papers.measuredListedENHeight', { name: smallUnit(unit).name }),
           width: 106,
@@ -203,7 +235,11 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
           text: ({ name }) => fitText(fits.get(name), small),
         },
         { title: msg('papers.usedIn'), width: 56, text: ({ name }) => usedText(fits.get(name)) },
-        { title: msg('papers.revisionSourceListed'), width: 103, text: ({ source, revision, listedAt }) => `r${revision}: ${source}, ${clock.day(listedAt)}` },
+        {
+          title: msg('papers.revisionSourceListed'),
+          width: 103,
+          text: ({ source, revision, listedAt }) => `r${revision}: ${source}, ${clock.day(listedAt)}`,
+        },
       ],
       book.control,
     );
@@ -216,20 +252,35 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
       { title: msg('common.at'), width: 30, text: ({ at }) => clock.time(at) },
       { title: msg('common.to2'), width: 53, text: ({ target, purpose }) => `${target} (${purpose})` },
       { title: msg('papers.face'), width: 27, text: ({ face }) => String(face) },
-      { title: msg('papers.circle'), width: 60, right: true, text: ({ read }) => angleAsRead(read.circle, read, pen.angleUnit) },
-      { title: msg('papers.zenith'), width: 60, right: true, text: ({ read }) => angleAsRead(read.zenith, read, pen.angleUnit) },
+      {
+        title: msg('papers.circle'),
+        width: 60,
+        right: true,
+        text: ({ read }) => angleAsRead(read.circle, read, pen.angleUnit),
+      },
+      {
+        title: msg('papers.zenith'),
+        width: 60,
+        right: true,
+        text: ({ read }) => angleAsRead(read.zenith, read, pen.angleUnit),
+      },
       {
         title: msg('common.slope'),
         width: 46,
         right: true,
-        text: ({ read }) => (read.slope === null ? '–' : `${read.slope.toFixed(read.lengthDecimals)} ${UNIT_ABBREVIATION[read.lengthUnit]}`),
+        text: ({ read }) =>
+          read.slope === null
+            ? '–'
+            : `${read.slope.toFixed(read.lengthDecimals)} ${UNIT_ABBREVIATION[read.lengthUnit]}`,
       },
       {
         title: msg('papers.target', { abbreviation }),
         width: 48,
         right: true,
         text: ({ targetHeight, targetHeightWas }) =>
-          targetHeightWas === null ? length(targetHeight) : msg('papers.was', { length: length(targetHeight), length2: length(targetHeightWas) }),
+          targetHeightWas === null
+            ? length(targetHeight)
+            : msg('papers.was', { length: length(targetHeight), length2: length(targetHeightWas) }),
       },
       {
         title: msg('papers.prismMmPpm'),
@@ -238,9 +289,18 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
         text: ({ prismConstantMm, prismConstantWas, ppm }) =>
           `${prismConstantMm}${prismConstantWas === null ? '' : msg('papers.was2', { prismConstantWas })} / ${ppm.toFixed(1)}`,
       },
-      { title: msg('papers.level', { abbreviation }), width: 46, right: true, text: ({ horizontal }) => length(horizontal) },
+      {
+        title: msg('papers.level', { abbreviation }),
+        width: 46,
+        right: true,
+        text: ({ horizontal }) => length(horizontal),
+      },
       { title: msg('papers.rise', { abbreviation }), width: 42, right: true, text: ({ rise }) => length(rise) },
-      { title: msg('papers.usedIn'), width: 63, text: ({ used, withdrawn }) => (withdrawn === null ? used : msg('papers.withdrawnWith', { withdrawn })) },
+      {
+        title: msg('papers.usedIn'),
+        width: 63,
+        text: ({ used, withdrawn }) => (withdrawn === null ? used : msg('papers.withdrawnWith', { withdrawn })),
+      },
     ],
     book.sights,
     ({ withdrawn }) => withdrawn !== null,
@@ -274,7 +334,12 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
         { title: msg('common.mark'), width: 100, text: ({ name }) => name },
         { title: msg('papers.package'), width: 120, text: (mark) => mark.package },
         { title: msg('common.state'), width: 56, text: ({ state }) => state },
-        { title: 'E / N off', width: 64, right: true, text: ({ dEMm, dNMm }) => `${formatSigned(dEMm, 0)} / ${formatSigned(dNMm, 0)}` },
+        {
+          title: 'E / N off',
+          width: 64,
+          right: true,
+          text: ({ dEMm, dNMm }) => `${formatSigned(dEMm, 0)} / ${formatSigned(dNMm, 0)}`,
+        },
         { title: msg('common.hub'), width: 50, right: true, text: ({ hubZ }) => length(hubZ) },
         { title: 'Cut / fill', width: 60, right: true, text: ({ cutFill }) => cutFillWords(cutFill, unit) },
         { title: msg('papers.standing'), width: 43, text: ({ standing }) => standing },
@@ -288,13 +353,19 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
   }
   if (book.corrections.length > 0) {
     y = heading(pen, y, msg('papers.putRightOrTakenBackLater'));
-    for (const { at, by, text } of book.corrections) y = line(pen, y, `${clock.day(at)} ${clock.time(at)}  ${by}: ${text}`, INKS.brick);
+    for (const { at, by, text } of book.corrections)
+      y = line(pen, y, `${clock.day(at)} ${clock.time(at)}  ${by}: ${text}`, INKS.brick);
   }
   if (book.remarks.length > 0) {
     y = heading(pen, y, msg('common.remarks'));
     for (const { at, by, text } of book.remarks) y = line(pen, y, `${clock.time(at)}  ${by}: ${text}`);
   }
-  if (book.photos.length > 0) y = drawPhotos(pen, book.photos, heading(pen, room(page, y, HEADING + PHOTO.height + PHOTO.foot), msg('papers.photos')));
+  if (book.photos.length > 0)
+    y = drawPhotos(
+      pen,
+      book.photos,
+      heading(pen, room(page, y, HEADING + PHOTO.height + PHOTO.foot), msg('papers.photos')),
+    );
   y = room(page, y + 10, SKETCH_HEIGHT);
   page
     .rect(MARGIN, y, widthOf(page), SKETCH_HEIGHT - 10)
@@ -318,11 +389,24 @@ function drawPhotos({ page, clock, photos }: Pen, taken: SetupBook['photos'], to
     const x = MARGIN + column * (PHOTO.width + PHOTO.gap);
     const bytes = photos?.get(photo.image);
     if (bytes) page.image(bytes, x, y, { fit: [PHOTO.width, PHOTO.height] });
-    else write(page, msg('papers.keptButNotInAFormThat'), x, y + 4, 'regular', 7.5, INKS.ink2, { width: PHOTO.width, lineBreak: true });
-    write(page, `${photo.of}, ${clock.time(photo.at)}${photo.caption ? `: ${photo.caption}` : ''}`, x, y + PHOTO.height + 2, 'regular', 7.5, INKS.ink2, {
-      width: PHOTO.width,
-      lineBreak: true,
-    });
+    else
+      write(page, msg('papers.keptButNotInAFormThat'), x, y + 4, 'regular', 7.5, INKS.ink2, {
+        width: PHOTO.width,
+        lineBreak: true,
+      });
+    write(
+      page,
+      `${photo.of}, ${clock.time(photo.at)}${photo.caption ? `: ${photo.caption}` : ''}`,
+      x,
+      y + PHOTO.height + 2,
+      'regular',
+      7.5,
+      INKS.ink2,
+      {
+        width: PHOTO.width,
+        lineBreak: true,
+      },
+    );
   }
   return y + PHOTO.height + PHOTO.foot;
 }

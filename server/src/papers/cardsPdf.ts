@@ -2,7 +2,21 @@
 import { planScene, READING_HEIGHT, READING_WIDTH, sectionScene } from '@idle-marker/paper';
 import type { LengthUnit, Standing, StakeReading } from '@idle-marker/core';
 import { crewWords, filled, readingSentences } from '@idle-marker/words';
-import { drawScene, finish, footPages, INKS, MARGIN, measureOn, newDocument, paragraph, room, rule, widthOf, write, type Progress } from '../pdf/pdfPage.ts';
+import {
+  drawScene,
+  finish,
+  footPages,
+  INKS,
+  MARGIN,
+  measureOn,
+  newDocument,
+  paragraph,
+  room,
+  rule,
+  widthOf,
+  write,
+  type Progress,
+} from '../pdf/pdfPage.ts';
 import { drawCode } from './labelsPdf.ts';
 
 export interface Card {
@@ -25,7 +39,10 @@ export interface CardsAsked {
 const SCALE = 0.85;
 const CODE = 62;
 
-export async function cardsPdf(cards: readonly Card[], { title, unit, languages, who, foot, progress }: CardsAsked): Promise<Buffer> {
+export async function cardsPdf(
+  cards: readonly Card[],
+  { title, unit, languages, who, foot, progress }: CardsAsked,
+): Promise<Buffer> {
   const page = newDocument(title);
   const measure = measureOn(page);
   let y = MARGIN;

@@ -2,8 +2,29 @@
 import { angleFromRadians, formatAngle, formatLength, type AngleUnit, type LengthUnit } from '@idle-marker/core';
 import { boardFor, north, placeLabel, scaleBar, scaleWords, Taken, type SceneItem } from '@idle-marker/paper';
 import type { ControlCard } from '@idle-marker/records';
-import { msg, CONTROL_KIND, FIRMNESS, firmnessOf, LENGTH_DECIMALS, sheetClock, UNIT_ABBREVIATION, VISIT } from '@idle-marker/words';
-import { drawScene, finish, footPages, INKS, MARGIN, newDocument, paragraph, rule, widthOf, widthOfText, write } from '../pdf/pdfPage.ts';
+import {
+  msg,
+  CONTROL_KIND,
+  FIRMNESS,
+  firmnessOf,
+  LENGTH_DECIMALS,
+  sheetClock,
+  UNIT_ABBREVIATION,
+  VISIT,
+} from '@idle-marker/words';
+import {
+  drawScene,
+  finish,
+  footPages,
+  INKS,
+  MARGIN,
+  newDocument,
+  paragraph,
+  rule,
+  widthOf,
+  widthOfText,
+  write,
+} from '../pdf/pdfPage.ts';
 
 export interface CardAsked {
   readonly site: string;
@@ -30,11 +51,23 @@ export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promi
   const unit = UNIT_ABBREVIATION[asked.unit];
   const length = (metres: number | null) => (metres === null ? '–' : formatLength(metres, asked.unit, LENGTH_DECIMALS));
   write(page, body.name, MARGIN, MARGIN, 'bold', 30, INKS.ink);
-  write(page, msg('papers.controlMark2', { site: asked.site }), MARGIN, MARGIN + 8, 'regular', 11, INKS.ink2, { width: widthOf(page), align: 'right' });
-  write(page, msg('papers.revisionListed', { revision: card.revision, day: clock.day(card.listedAt) }), MARGIN, MARGIN + 22, 'medium', 10, INKS.ink, {
+  write(page, msg('papers.controlMark2', { site: asked.site }), MARGIN, MARGIN + 8, 'regular', 11, INKS.ink2, {
     width: widthOf(page),
     align: 'right',
   });
+  write(
+    page,
+    msg('papers.revisionListed', { revision: card.revision, day: clock.day(card.listedAt) }),
+    MARGIN,
+    MARGIN + 22,
+    'medium',
+    10,
+    INKS.ink,
+    {
+      width: widthOf(page),
+      align: 'right',
+    },
+  );
   rule(page, MARGIN + 40, INKS.ink, 1.5);
   const plan = [
     [msg('common.east'), length(body.e)],
@@ -48,17 +81,29 @@ export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promi
         ? 'none'
         : `${length(body.z)} ${unit}${asked.siteZero === null ? '' : msg('papers.againstSiteZero', { length: length(body.z - asked.siteZero) })}${asked.datum ? msg('papers.countedFrom', { datum: asked.datum }) : ''}`,
     ],
-    [msg('papers.howWell'), msg('papers.planMmHeightMmStandardDeviations', { sdHMm: body.sdHMm ?? '–', sdZMm: body.sdZMm ?? '–' })],
-    [msg('common.whatItIs'), `${CONTROL_KIND[body.kind]}${body.spot ? msg('papers.thePointIs', { spot: body.spot }) : ''}; ${FIRMNESS[firmnessOf(body)]}`],
+    [
+      msg('papers.howWell'),
+      msg('papers.planMmHeightMmStandardDeviations', { sdHMm: body.sdHMm ?? '–', sdZMm: body.sdZMm ?? '–' }),
+    ],
+    [
+      msg('common.whatItIs'),
+      `${CONTROL_KIND[body.kind]}${body.spot ? msg('papers.thePointIs', { spot: body.spot }) : ''}; ${FIRMNESS[firmnessOf(body)]}`,
+    ],
     [msg('common.condition'), `${body.condition}${body.note ? `: ${body.note}` : ''}`],
-    [msg('papers.usedFor'), [body.usePlan && 'plan', body.useHeight && 'height', body.forProof && 'proofs'].filter(Boolean).join(', ') || 'nothing'],
+    [
+      msg('papers.usedFor'),
+      [body.usePlan && 'plan', body.useHeight && 'height', body.forProof && 'proofs'].filter(Boolean).join(', ') ||
+        'nothing',
+    ],
     [
       msg('common.from'),
       `${body.source || msg('papers.notNoted')}${body.setBy ? msg('papers.setBy2', { setBy: body.setBy }) : ''}${body.setOn ? `, ${body.setOn}` : ''}`,
     ],
     [
       msg('papers.lastLookedAt'),
-      card.visits.length === 0 ? msg('papers.neverNoted') : `${VISIT[card.visits.at(-1)!.body.outcome]}, ${clock.day(card.visits.at(-1)!.at)}`,
+      card.visits.length === 0
+        ? msg('papers.neverNoted')
+        : `${VISIT[card.visits.at(-1)!.body.outcome]}, ${clock.day(card.visits.at(-1)!.at)}`,
     ],
   ];
   let y = MARGIN + 52;
@@ -101,7 +146,15 @@ export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promi
           width: 0.6,
           dash: 3,
         },
-        { kind: 'path', layer: 'marks', points: square(x1, y1, 3), closed: true, stroke: 'ink', width: 0.9, fill: tie.what === 'mark' ? 'hub' : 'paper' },
+        {
+          kind: 'path',
+          layer: 'marks',
+          points: square(x1, y1, 3),
+          closed: true,
+          stroke: 'ink',
+          width: 0.9,
+          fill: tie.what === 'mark' ? 'hub' : 'paper',
+        },
         ...(placed
           ? [
               {
@@ -130,9 +183,23 @@ export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promi
       ink: 'ink',
       align: 'middle',
     };
-    const itself: SceneItem = { kind: 'path', layer: 'marks', points: square(board.x(at), board.y(at), 4), closed: true, stroke: 'ink', fill: 'ink', width: 1 };
+    const itself: SceneItem = {
+      kind: 'path',
+      layer: 'marks',
+      points: square(board.x(at), board.y(at), 4),
+      closed: true,
+      stroke: 'ink',
+      fill: 'ink',
+      width: 1,
+    };
     drawScene(page, {
-      items: [...items, itself, name, ...north(MARGIN + frame.w - 12, y + 6), ...scaleBar(MARGIN + frame.w - 6, y + PLAN_HEIGHT - 6, board, asked.unit)],
+      items: [
+        ...items,
+        itself,
+        name,
+        ...north(MARGIN + frame.w - 12, y + 6),
+        ...scaleBar(MARGIN + frame.w - 6, y + PLAN_HEIGHT - 6, board, asked.unit),
+      ],
     });
     page.rect(frame.x, frame.y, frame.w, frame.h).lineWidth(0.75).strokeColor(INKS.ink).stroke();
     write(page, scaleWords(board.scale, asked.unit), MARGIN + 6, y + PLAN_HEIGHT - 14, 'regular', 8, INKS.ink2);
@@ -146,15 +213,30 @@ export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promi
       tie(cells[3], MARGIN + 380, 90, true, bold);
       y += 13;
     };
-    line([msg('common.to2'), msg('papers.level2', { unit }), msg('papers.azimuth'), msg('papers.rise2', { unit })], true);
+    line(
+      [msg('common.to2'), msg('papers.level2', { unit }), msg('papers.azimuth'), msg('papers.rise2', { unit })],
+      true,
+    );
     for (const each of card.ties)
       line([
         `${each.name}${each.what === 'mark' ? ' (a stake)' : ''}`,
         length(each.distance),
-        asked.angleUnit === 'dms' ? formatAngle(each.azimuth, 'dms', 0) : angleFromRadians(each.azimuth, asked.angleUnit).toFixed(4),
+        asked.angleUnit === 'dms'
+          ? formatAngle(each.azimuth, 'dms', 0)
+          : angleFromRadians(each.azimuth, asked.angleUnit).toFixed(4),
         length(each.rise),
       ]);
-    if (card.ties.length === 0) y += paragraph(page, msg('papers.nothingStandsNearEnoughToTieIt'), MARGIN, y, widthOf(page), 'regular', 9, INKS.ink2);
+    if (card.ties.length === 0)
+      y += paragraph(
+        page,
+        msg('papers.nothingStandsNearEnoughToTieIt'),
+        MARGIN,
+        y,
+        widthOf(page),
+        'regular',
+        9,
+        INKS.ink2,
+      );
     y += 6;
   }
   let x = MARGIN;

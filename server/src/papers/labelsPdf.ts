@@ -32,9 +32,16 @@ const isRoll = (format: LabelFormat): format is keyof typeof LABEL_ROLLS => form
 /** Labels between two looks at whether anybody still waits. */
 const LABELS_A_STEP = 20;
 
-export async function labelsPdf(labels: readonly Label[], format: LabelFormat, title: string, progress: Progress): Promise<Buffer> {
+export async function labelsPdf(
+  labels: readonly Label[],
+  format: LabelFormat,
+  title: string,
+  progress: Progress,
+): Promise<Buffer> {
   const roll = isRoll(format);
-  const size = roll ? ([LABEL_ROLLS[format][1] * MM, LABEL_ROLLS[format][0] * MM] as const) : LABEL_SHEETS[format].paper;
+  const size = roll
+    ? ([LABEL_ROLLS[format][1] * MM, LABEL_ROLLS[format][0] * MM] as const)
+    : LABEL_SHEETS[format].paper;
   const page = newDocument(title, { size, margin: 0 });
   for (const [i, label] of labels.entries()) {
     if (roll) {
@@ -63,7 +70,11 @@ function drawLabel(page: Page, label: Label, x: number, y: number, w: number, h:
   const width = w - 2 * PAD - (code > 0 ? code + 6 : 0);
   const foot = h > 20 * MM ? 8 : 0;
   const free = h - 2 * PAD - foot;
-  const heightAt = (size: number) => label.lines.reduce((sum, line) => sum + heightOf(page, line.text, width, 'bold', size) + (line.ruled ? 2.5 : 0.5), 0);
+  const heightAt = (size: number) =>
+    label.lines.reduce(
+      (sum, line) => sum + heightOf(page, line.text, width, 'bold', size) + (line.ruled ? 2.5 : 0.5),
+      0,
+    );
   let size: number = LARGEST;
   while (size > SMALLEST && heightAt(size) > free) size -= 0.5;
   let at = y + PAD;
@@ -101,7 +112,8 @@ function drawLabel(page: Page, label: Label, x: number, y: number, w: number, h:
 function clippedTo(page: Page, text: string, width: number, size: number): string {
   if (widthOfText(page, text, 'regular', size) <= width) return text;
   let letters = [...text];
-  while (letters.length > 1 && widthOfText(page, `${letters.join('')}…`, 'regular', size) > width) letters = letters.slice(0, -2);
+  while (letters.length > 1 && widthOfText(page, `${letters.join('')}…`, 'regular', size) > width)
+    letters = letters.slice(0, -2);
   return `${letters.join('')}…`;
 }
 

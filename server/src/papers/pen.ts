@@ -1,7 +1,19 @@
 /** What pages of the book are written with: headings, lines, pairs of a name and what it comes to, tables. */
 import { formatLength, formatSigned, type AngleUnit, type LengthUnit } from '@idle-marker/core';
 import { LENGTH_DECIMALS, sheetClock, smallUnit, type SheetClock } from '@idle-marker/words';
-import { heightOf, INKS, MARGIN, newDocument, paragraph, room, rule, widthOf, write, type Page, type Progress } from '../pdf/pdfPage.ts';
+import {
+  heightOf,
+  INKS,
+  MARGIN,
+  newDocument,
+  paragraph,
+  room,
+  rule,
+  widthOf,
+  write,
+  type Page,
+  type Progress,
+} from '../pdf/pdfPage.ts';
 
 export interface BookAsked {
   readonly site: string;

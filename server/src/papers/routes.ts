@@ -53,7 +53,10 @@ const OfPackage = {
 
 export const PaperSchemas = {
   labels: closed({ ...OfPackage, format: Formats }),
-  cards: closed({ ...OfPackage, languages: Type.Array(Type.String({ minLength: 2, maxLength: 12 }), { minItems: 1, maxItems: 6 }) }),
+  cards: closed({
+    ...OfPackage,
+    languages: Type.Array(Type.String({ minLength: 2, maxLength: 12 }), { minItems: 1, maxItems: 6 }),
+  }),
   sketch: closed({
     ...OfPackage,
     paper: Papers,
@@ -66,7 +69,11 @@ export const PaperSchemas = {
   setup: closed({ ...Always, occupation: Uuid }),
   day: closed({ ...Always, day: Day }),
   /** `note`: what is said for who comes next, where the day has not been closed with it yet. */
-  shift: closed({ ...Always, note: Type.Optional(Type.String({ maxLength: 2000 })), unfinished: Type.Optional(Type.String({ maxLength: 500 })) }),
+  shift: closed({
+    ...Always,
+    note: Type.Optional(Type.String({ maxLength: 2000 })),
+    unfinished: Type.Optional(Type.String({ maxLength: 500 })),
+  }),
   controlCard: closed({ ...Always, mark: Uuid }),
   controlLabels: closed({ ...Always, format: Formats }),
 } as const;
@@ -91,13 +98,25 @@ const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: Asked<K>) 
   labels: async (source, asked) => {
     const { work, marks, title } = marksOf(source, asked);
     const address = await addressOf(source, asked.link);
-    const labels = marks.map((mark) => ({ name: mark.name, lines: linesOf(mark), address: address(mark.name), about: title }));
-    return { name: `labels-${fileWord(work.body.name)}.pdf`, make: (progress) => labelsPdf(labels, asked.format, msg('papers.labels', { title }), progress) };
+    const labels = marks.map((mark) => ({
+      name: mark.name,
+      lines: linesOf(mark),
+      address: address(mark.name),
+      about: title,
+    }));
+    return {
+      name: `labels-${fileWord(work.body.name)}.pdf`,
+      make: (progress) => labelsPdf(labels, asked.format, msg('papers.labels', { title }), progress),
+    };
   },
   cards: async (source, asked) => {
     const { work, marks, title } = marksOf(source, asked);
     const address = await addressOf(source, asked.link);
-    const cards = marks.map((mark) => ({ reading: mark.reading, standing: mark.standing, address: address(mark.name) }));
+    const cards = marks.map((mark) => ({
+      reading: mark.reading,
+      standing: mark.standing,
+      address: address(mark.name),
+    }));
     const about = {
       title: msg('papers.howToReadTheMarks', { title }),
       unit: source.state.settings.lengthUnit,
@@ -105,17 +124,24 @@ const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: Asked<K>) 
       who: source.by,
       foot: title,
     };
-    return { name: `cards-${fileWord(work.body.name)}.pdf`, make: (progress) => cardsPdf(cards, { ...about, progress }) };
+    return {
+      name: `cards-${fileWord(work.body.name)}.pdf`,
+      make: (progress) => cardsPdf(cards, { ...about, progress }),
+    };
   },
   sketch: (source, asked) => {
     const { work } = marksOf(source, asked);
     const selection = asked.keys ? { name: '', keys: asked.keys } : null;
     const order = { package: work, issuedBy: source.by, issuedAt: asked.at, timeZone: asked.timeZone, selection };
-    return Promise.resolve({ name: `sketch-${fileWord(work.body.name)}.pdf`, make: () => sketchPdf(cutSheet(source.state, source.trust, order, null), asked) });
+    return Promise.resolve({
+      name: `sketch-${fileWord(work.body.name)}.pdf`,
+      make: () => sketchPdf(cutSheet(source.state, source.trust, order, null), asked),
+    });
   },
   setup: async ({ em, site, state, trust }, asked) => {
     const occupation = state.occupations.find((each) => each.id === asked.occupation);
-    if (!occupation) throw new ProblemError('MISSING_REFERENCE', msg('papers.thisSetUpHasNotArrivedYet'), '/occupation');
+    if (!occupation)
+      throw new ProblemError('MISSING_REFERENCE', msg('papers.thisSetUpHasNotArrivedYet'), '/occupation');
     const book = setupBook(state, trust, occupation);
     const photos = await photosOf(em, site, [book]);
     return {
@@ -126,12 +152,20 @@ const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: Asked<K>) 
   day: async ({ em, site, state, trust }, asked) => {
     const book = dayBook(state, trust, asked.day, asked.timeZone);
     const photos = await photosOf(em, site, book.setups);
-    return { name: `field-book-${asked.day}.pdf`, make: (progress) => dayPdf(book, { ...bookAsked(state, asked.timeZone, progress), photos }) };
+    return {
+      name: `field-book-${asked.day}.pdf`,
+      make: (progress) => dayPdf(book, { ...bookAsked(state, asked.timeZone, progress), photos }),
+    };
   },
   shift: ({ state, trust, by }, asked) =>
     Promise.resolve({
       name: `for-who-comes-next-${dayOf(asked.at, asked.timeZone)}.pdf`,
-      make: (progress) => shiftPdf(shiftHandover(state, trust, saidNow(asked, by)), { ...bookAsked(state, asked.timeZone, progress), at: asked.at, by }),
+      make: (progress) =>
+        shiftPdf(shiftHandover(state, trust, saidNow(asked, by)), {
+          ...bookAsked(state, asked.timeZone, progress),
+          at: asked.at,
+          by,
+        }),
     }),
   controlCard: async ({ em, site, state, by }, asked) => {
     const card = controlCard(state, asked.mark);
@@ -159,7 +193,10 @@ const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: Asked<K>) 
     if (marks.length === 0) throw new ProblemError('INVALID_INPUT', msg('papers.noControlMarkIsListedSoThere'));
     const labels = marks.map(({ revision: { body }, revisions }): Label => {
       const line = (text: string, ruled = false) => ({ text, ruled, unusual: false });
-      const height = body.z === null ? msg('papers.noHeight') : msg('papers.height3', { length: formatLength(body.z, lengthUnit, LENGTH_DECIMALS), unit });
+      const height =
+        body.z === null
+          ? msg('papers.noHeight')
+          : msg('papers.height3', { length: formatLength(body.z, lengthUnit, LENGTH_DECIMALS), unit });
       return {
         name: body.name,
         lines: [
@@ -184,10 +221,11 @@ async function printablePhotos(em: EntityManager, site: string, photos: readonly
   const found: { bytes: Buffer; caption: string }[] = [];
   for (const { body } of [...photos].reverse()) {
     if (found.length === MOST_PHOTOS) break;
-    const [image] = await query<{ bytes: Buffer }>(em, "select bytes from image where id = ? and site_id = ? and media_type in ('image/jpeg', 'image/png')", [
-      body.image,
-      site,
-    ]);
+    const [image] = await query<{ bytes: Buffer }>(
+      em,
+      "select bytes from image where id = ? and site_id = ? and media_type in ('image/jpeg', 'image/png')",
+      [body.image, site],
+    );
     if (image && canBePrinted(image.bytes)) found.push({ bytes: image.bytes, caption: body.caption });
   }
   return found;
@@ -222,7 +260,8 @@ const bookAsked = ({ settings }: SiteState, timeZone: string, progress: Progress
 function marksOf({ state, trust }: Source, asked: { readonly package: string; readonly keys?: readonly string[] }) {
   const work = state.packages.find((each) => each.id === asked.package);
   if (!work) throw new ProblemError('MISSING_REFERENCE', msg('papers.thisWorkPackageHasNotArrivedOr'), '/package');
-  const names = asked.keys && new Set(work.body.plans.filter((plan) => asked.keys!.includes(plan.key)).map((plan) => plan.name));
+  const names =
+    asked.keys && new Set(work.body.plans.filter((plan) => asked.keys!.includes(plan.key)).map((plan) => plan.name));
   const marks = crewMarks(state, trust, [work]).filter((mark) => !names || names.has(mark.name));
   if (marks.length === 0) throw new ProblemError('INVALID_INPUT', msg('papers.noneOfTheseMarksIsSetYet'), '/keys');
   return { work, marks, title: `${work.body.name} · ${state.settings.name}` };
@@ -231,21 +270,29 @@ function marksOf({ state, trust }: Source, asked: { readonly package: string; re
 const isKind = (text: string): text is PaperKind => Object.hasOwn(PaperSchemas, text);
 
 /** Address of a mark on a crew's page. */
-export const markAddress = (publicAddress: string, token: string, name: string): string => `${publicAddress}/crew/${token}/${encodeURIComponent(name)}`;
+export const markAddress = (publicAddress: string, token: string, name: string): string =>
+  `${publicAddress}/crew/${token}/${encodeURIComponent(name)}`;
 
 export function paperRoutes(orm: MikroORM): Router {
   const router = Router();
   router.post('/sites/:site/papers/:kind', async (request, response) => {
     const site = uuidOf(request, 'site');
     const kind = String(request.params['kind']);
-    if (!isKind(kind)) throw new ProblemError('NOT_FOUND', msg('papers.thereIsNoSuchPaperTake', { keys: Object.keys(PaperSchemas).join(', ') }));
+    if (!isKind(kind))
+      throw new ProblemError(
+        'NOT_FOUND',
+        msg('papers.thereIsNoSuchPaperTake', { keys: Object.keys(PaperSchemas).join(', ') }),
+      );
     const invalid = invalidAgainst(PaperSchemas[kind], request.body);
-    if (invalid) throw new ProblemError(invalid.code, msg('papers.nothingWasPrinted', { message: invalid.message }), invalid.path);
+    if (invalid)
+      throw new ProblemError(invalid.code, msg('papers.nothingWasPrinted', { message: invalid.message }), invalid.path);
     const asked = request.body as Asked<PaperKind>;
-    if (!isTimeZone(asked.timeZone)) throw new ProblemError('INVALID_INPUT', msg('papers.timezoneIsNotATimeZoneThat'), '/timeZone');
+    if (!isTimeZone(asked.timeZone))
+      throw new ProblemError('INVALID_INPUT', msg('papers.timezoneIsNotATimeZoneThat'), '/timeZone');
     const em = orm.em.fork();
     const facts = await readAllFacts(em, site);
-    if (!facts.some((fact) => fact.type === 'site')) throw new ProblemError('NOT_FOUND', msg('papers.thereIsNoSuchSite'));
+    if (!facts.some((fact) => fact.type === 'site'))
+      throw new ProblemError('NOT_FOUND', msg('papers.thereIsNoSuchSite'));
     const state = siteState(facts);
     const source = { em, site, state, trust: trustOf(state, asked.at), by: memberName(state, asked.by) };
     // The schema was looked up by the same kind.
@@ -266,7 +313,10 @@ const linesOf = ({ written, stakeText, name }: CrewMark) => {
   return lines.some((line) => line.text === name) ? lines : [plain(name), ...lines];
 };
 
-async function addressOf({ em, site, state }: Source, link: string | undefined): Promise<(name: string) => string | null> {
+async function addressOf(
+  { em, site, state }: Source,
+  link: string | undefined,
+): Promise<(name: string) => string | null> {
   if (link === undefined) return () => null;
   const known = (await linksOf(em, site)).find((each) => each.id === link);
   if (!known) throw new ProblemError('MISSING_REFERENCE', msg('papers.thereIsNoSuchLinkForA'), '/link');

@@ -12,7 +12,10 @@ const LAST = {
   found: 'found',
 } as const;
 
-export async function shiftPdf(shift: ShiftHandover, asked: BookAsked & { readonly at: string; readonly by: string }): Promise<Buffer> {
+export async function shiftPdf(
+  shift: ShiftHandover,
+  asked: BookAsked & { readonly at: string; readonly by: string },
+): Promise<Buffer> {
   const pen = penOf(msg('papers.forWhoComesNext', { site: shift.site }), asked, asked.at);
   const { page, clock, length } = pen;
   const unit = UNIT_ABBREVIATION[asked.unit];
@@ -27,7 +30,13 @@ export async function shiftPdf(shift: ShiftHandover, asked: BookAsked & { readon
     [
       msg('papers.said'),
       note
-        ? [note.text, note.unfinished && msg('papers.unfinished2', { unfinished: note.unfinished }), `(${note.by}, ${when(note.at)})`].filter(Boolean).join(' ')
+        ? [
+            note.text,
+            note.unfinished && msg('papers.unfinished2', { unfinished: note.unfinished }),
+            `(${note.by}, ${when(note.at)})`,
+          ]
+            .filter(Boolean)
+            .join(' ')
         : 'nothing',
     ],
     [
@@ -42,11 +51,18 @@ export async function shiftPdf(shift: ShiftHandover, asked: BookAsked & { readon
             }),
             place &&
               msg('papers.height4', {
-                axes: asked.axes === 'EN' ? `E ${length(place.e)}, N ${length(place.n)}` : `N ${length(place.n)}, E ${length(place.e)}`,
+                axes:
+                  asked.axes === 'EN'
+                    ? `E ${length(place.e)}, N ${length(place.n)}`
+                    : `N ${length(place.n)}, E ${length(place.e)}`,
                 length: length(place.z),
                 unit,
               }),
-            stood.verdict === 'provisional' ? msg('papers.acceptedAsProvisional') : stood.verdict === null ? msg('papers.noStationWasAccepted') : null,
+            stood.verdict === 'provisional'
+              ? msg('papers.acceptedAsProvisional')
+              : stood.verdict === null
+                ? msg('papers.noStationWasAccepted')
+                : null,
             stood.marks.length > 0 && msg('papers.from', { marks: stood.marks.join(', ') }),
           ]
             .filter(Boolean)
@@ -75,7 +91,8 @@ export async function shiftPdf(shift: ShiftHandover, asked: BookAsked & { readon
       {
         title: msg('papers.lastGood'),
         width: 240,
-        text: (row) => (row.last ? `${LAST[row.last.as]} ${when(row.last.at)}` : msg('papers.neverProveItBeforeItIsUsed')),
+        text: (row) =>
+          row.last ? `${LAST[row.last.as]} ${when(row.last.at)}` : msg('papers.neverProveItBeforeItIsUsed'),
       },
     ],
     shift.control,

@@ -29,7 +29,10 @@ export const SECOND_FONTS: Readonly<Record<Weight, Buffer>> = {
 const lettersOf = (font: Buffer): ReadonlySet<number> => new Set((fontkit.create(font) as fontkit.Font).characterSet);
 const first = lettersOf(FIRST_FONTS.regular);
 /** Those that regular and bold both have. */
-const second = ((regular, bold) => new Set([...regular].filter((code) => bold.has(code))))(lettersOf(SECOND_FONTS.regular), lettersOf(SECOND_FONTS.bold));
+const second = ((regular, bold) => new Set([...regular].filter((code) => bold.has(code))))(
+  lettersOf(SECOND_FONTS.regular),
+  lettersOf(SECOND_FONTS.bold),
+);
 
 /** Letters without a picture of their own: they shape their neighbours or turn the direction. */
 const INVISIBLE = /\p{Default_Ignorable_Code_Point}/gu;
@@ -78,9 +81,11 @@ const RIGHT_TO_LEFT = /[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufeff]/;
  * Bidirectional Algorithm). Pieces that run from right to left hold their letters in the order of reading.
  */
 export function runsOf(line: string): Run[] {
-  const fontOf = (word: string): Run['font'] => ([...word].every((letter) => first.has(letter.codePointAt(0)!)) ? 'first' : 'second');
+  const fontOf = (word: string): Run['font'] =>
+    [...word].every((letter) => first.has(letter.codePointAt(0)!)) ? 'first' : 'second';
   // A word stays in one font: half of it in another looks torn, and is torn when it is selected.
-  if (!RIGHT_TO_LEFT.test(line)) return gathered(line.split(/(?<= )/).map((word) => ({ text: word, font: fontOf(word), turned: false })));
+  if (!RIGHT_TO_LEFT.test(line))
+    return gathered(line.split(/(?<= )/).map((word) => ({ text: word, font: fontOf(word), turned: false })));
   const levels = bidi.getEmbeddingLevels(line, 'ltr');
   const order = bidi.getReorderedIndices(line, levels);
   const pieces: Run[] = order.map((i) => {
@@ -97,7 +102,11 @@ function gathered(pieces: readonly Run[]): Run[] {
   for (const piece of pieces) {
     const last = runs.at(-1);
     // A blank goes with whatever stands before it: a change of font for it alone would be a waste.
-    if (last && last.turned === piece.turned && (last.font === piece.font || (piece.text.trim() === '' && !piece.turned)))
+    if (
+      last &&
+      last.turned === piece.turned &&
+      (last.font === piece.font || (piece.text.trim() === '' && !piece.turned))
+    )
       runs[runs.length - 1] = { ...last, text: last.text + piece.text };
     else runs.push(piece);
   }

@@ -45,7 +45,8 @@ export const bottomOf = (page: Page): number => page.page.height - MARGIN - 24;
 const LEADING = 1.2;
 
 /** Width in points of a text in one line. */
-export const widthOfText = (page: Page, text: string, font: Font, size: number): number => widthOfPrinted(page, printable(text), font, size);
+export const widthOfText = (page: Page, text: string, font: Font, size: number): number =>
+  widthOfPrinted(page, printable(text), font, size);
 
 /** Widths at a size of one point, by font and text: the fonts are the same in every paper, and widths grow with the size. */
 const widths = new Map<string, number>();
@@ -126,10 +127,19 @@ export function write(
   colour: string,
   { width, align = 'left', lineBreak = false }: Placing = {},
 ): void {
-  const lines = lineBreak && width !== undefined ? linesOf(page, text, width, font, size) : [printable(text).replace(/\n/g, ' ')];
+  const lines =
+    lineBreak && width !== undefined ? linesOf(page, text, width, font, size) : [printable(text).replace(/\n/g, ' ')];
   for (const [i, line] of lines.entries()) {
     const free = align === 'left' || width === undefined ? 0 : width - widthOfPrinted(page, line, font, size);
-    writeLine(page, line, x + (align === 'center' ? free / 2 : free), y + i * size * LEADING + size, font, size, colour);
+    writeLine(
+      page,
+      line,
+      x + (align === 'center' ? free / 2 : free),
+      y + i * size * LEADING + size,
+      font,
+      size,
+      colour,
+    );
   }
 }
 
@@ -146,7 +156,16 @@ function writeLine(page: Page, line: string, x: number, y: number, font: Font, s
 }
 
 /** Writes a paragraph and gives the height that it took. */
-export function paragraph(page: Page, text: string, x: number, y: number, width: number, font: Font, size: number, colour: string): number {
+export function paragraph(
+  page: Page,
+  text: string,
+  x: number,
+  y: number,
+  width: number,
+  font: Font,
+  size: number,
+  colour: string,
+): number {
   write(page, text, x, y, font, size, colour, { width, lineBreak: true });
   return heightOf(page, text, width, font, size);
 }
@@ -164,7 +183,9 @@ export function rule(page: Page, y: number, colour: string, width = 0.75): void 
 export function drawScene(page: Page, scene: Pick<Scene, 'items'>, x = 0, y = 0, scale = 1): void {
   for (const item of scene.items) {
     if (item.kind === 'path') {
-      item.points.forEach(([px, py], i) => (i === 0 ? page.moveTo(x + px * scale, y + py * scale) : page.lineTo(x + px * scale, y + py * scale)));
+      item.points.forEach(([px, py], i) =>
+        i === 0 ? page.moveTo(x + px * scale, y + py * scale) : page.lineTo(x + px * scale, y + py * scale),
+      );
       if (item.closed) page.closePath();
       page.lineWidth(item.width * scale).fillOpacity(item.opacity ?? 1);
       if (item.dash) page.dash(item.dash * scale, { space: item.dash * scale });
@@ -201,7 +222,10 @@ export function footPages(page: Page, left: string, right: string): void {
     // The foot lies in the margin, where text would otherwise start a new page.
     page.page.margins.bottom = 0;
     write(page, left, MARGIN, y, 'regular', 8, INKS.ink2);
-    write(page, msg('papers.pageOf', { i: i + 1, count, right }), MARGIN, y, 'regular', 8, INKS.ink2, { width: widthOf(page), align: 'right' });
+    write(page, msg('papers.pageOf', { i: i + 1, count, right }), MARGIN, y, 'regular', 8, INKS.ink2, {
+      width: widthOf(page),
+      align: 'right',
+    });
   }
 }
 

@@ -14,9 +14,17 @@ export function plainFont(bytes: Buffer): Buffer {
   const count = bytes.readUInt16BE(12);
   const tables = Array.from({ length: count }, (_, i) => {
     const at = HEADER + ENTRY * i;
-    const [offset, packed, length] = [bytes.readUInt32BE(at + 4), bytes.readUInt32BE(at + 8), bytes.readUInt32BE(at + 12)];
+    const [offset, packed, length] = [
+      bytes.readUInt32BE(at + 4),
+      bytes.readUInt32BE(at + 8),
+      bytes.readUInt32BE(at + 12),
+    ];
     const data = bytes.subarray(offset, offset + packed);
-    return { tag: bytes.subarray(at, at + 4), checksum: bytes.readUInt32BE(at + 16), data: packed < length ? inflateSync(data) : data };
+    return {
+      tag: bytes.subarray(at, at + 4),
+      checksum: bytes.readUInt32BE(at + 16),
+      data: packed < length ? inflateSync(data) : data,
+    };
   });
   const head = Buffer.alloc(12 + 16 * count);
   const log = Math.floor(Math.log2(count));

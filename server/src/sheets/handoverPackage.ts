@@ -22,7 +22,11 @@ const ENDING: Readonly<Record<string, string>> = { 'image/jpeg': 'jpg', 'image/p
 /** More photos than this are looked at on the site itself. */
 const MOST_PHOTOS = 200;
 
-export async function handoverPackage(sheet: NumberedSheet, { em, site, state, notices }: SheetSource, progress: Progress): Promise<Buffer> {
+export async function handoverPackage(
+  sheet: NumberedSheet,
+  { em, site, state, notices }: SheetSource,
+  progress: Progress,
+): Promise<Buffer> {
   const name = `cut-sheet-${sheet.number}-revision-${sheet.revision}`;
   const text = (content: string) => new TextEncoder().encode(content);
   const used = new Set(sheet.stations.flatMap((station) => station.marks));
@@ -39,12 +43,15 @@ export async function handoverPackage(sheet: NumberedSheet, { em, site, state, n
       ),
     ),
   };
-  const photos = sheet.rows.flatMap((row) => (state.photos.get(row.mark) ?? []).map((photo, i) => ({ photo, name: `${fileWord(row.name)}-${i + 1}` })));
+  const photos = sheet.rows.flatMap((row) =>
+    (state.photos.get(row.mark) ?? []).map((photo, i) => ({ photo, name: `${fileWord(row.name)}-${i + 1}` })),
+  );
   for (const { photo, name: photoName } of photos.slice(0, MOST_PHOTOS)) {
-    const [image] = await query<{ mediaType: string; bytes: Buffer }>(em, 'select media_type as "mediaType", bytes from image where id = ? and site_id = ?', [
-      photo.body.image,
-      site,
-    ]);
+    const [image] = await query<{ mediaType: string; bytes: Buffer }>(
+      em,
+      'select media_type as "mediaType", bytes from image where id = ? and site_id = ?',
+      [photo.body.image, site],
+    );
     // Pictures are compressed as they are.
     if (image) files[`photos/${photoName}.${ENDING[image.mediaType] ?? 'bin'}`] = [image.bytes, { level: 0 }];
   }

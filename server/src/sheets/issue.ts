@@ -36,7 +36,11 @@ const isSameSheet =
     sheet.content.packageRoot === root && (sheet.content.selection ?? null) === selection;
 
 export async function readSheets(em: EntityManager, site: string): Promise<SheetRecord[]> {
-  return query<SheetRecord>(em, 'select id, number, revision, content from sheet where site_id = ? order by number, revision', [site]);
+  return query<SheetRecord>(
+    em,
+    'select id, number, revision, content from sheet where site_id = ? order by number, revision',
+    [site],
+  );
 }
 
 export function numbered({ number, revision, content }: SheetRecord): NumberedSheet {
@@ -63,14 +67,11 @@ export async function issueSheet(
     const earlier = issued.filter(isSameSheet(root, content));
     const number = earlier[0]?.number ?? Math.max(0, ...issued.map((sheet) => sheet.number)) + 1;
     const revision = Math.max(0, ...earlier.map((sheet) => sheet.revision)) + 1;
-    await query(em, 'insert into sheet (id, site_id, number, revision, content, issued_at) values (?, ?, ?, ?, ?::jsonb, ?)', [
-      id,
-      site,
-      number,
-      revision,
-      JSON.stringify({ ...content, packageRoot: root }),
-      request.at,
-    ]);
+    await query(
+      em,
+      'insert into sheet (id, site_id, number, revision, content, issued_at) values (?, ?, ?, ?, ?::jsonb, ?)',
+      [id, site, number, revision, JSON.stringify({ ...content, packageRoot: root }), request.at],
+    );
     const handover: Fact<'handover'> = {
       id: request.fact,
       type: 'handover',
@@ -93,15 +94,24 @@ export async function issueSheet(
   });
 }
 
-function collect(facts: readonly AnyFact[], request: IssueRequest, issued: readonly SheetRecord[]): { content: CutSheet; root: string } {
+function collect(
+  facts: readonly AnyFact[],
+  request: IssueRequest,
+  issued: readonly SheetRecord[],
+): { content: CutSheet; root: string } {
   const state = facts.length > 0 ? siteState(facts) : null;
   const asked = state?.packages.find((each) => each.id === request.package);
-  if (!state || !asked) throw new ProblemError('MISSING_REFERENCE', msg('answers.thisWorkPackageHasNotArrivedOr'), '/package');
+  if (!state || !asked)
+    throw new ProblemError('MISSING_REFERENCE', msg('answers.thisWorkPackageHasNotArrivedOr'), '/package');
   const root = state.packageRoots.get(asked.id)!;
   const { selection = null, givenTo = null, bothHeights = false, validUntil = null, remarks = '' } = request;
   const strangers = selection?.keys.filter((key) => !asked.body.plans.some((plan) => plan.key === key)) ?? [];
   if (strangers.length > 0)
-    throw new ProblemError('INVALID_INPUT', msg('answers.isNoMarkOfThisPackageNothing', { strangers: strangers[0] }), '/selection/keys');
+    throw new ProblemError(
+      'INVALID_INPUT',
+      msg('answers.isNoMarkOfThisPackageNothing', { strangers: strangers[0] }),
+      '/selection/keys',
+    );
   const previous = issued.findLast(isSameSheet(root, { selection: selection?.name ?? null }))?.content ?? null;
   const content = cutSheet(
     state,

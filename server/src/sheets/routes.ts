@@ -23,14 +23,20 @@ export const IssueSchema = closed({
   seq: Sequence,
   by: Uuid,
   timeZone: TimeZone,
-  selection: Type.Optional(closed({ name: Name, keys: Type.Array(Type.String({ minLength: 1, maxLength: 200 }), { minItems: 1, maxItems: 5000 }) })),
+  selection: Type.Optional(
+    closed({
+      name: Name,
+      keys: Type.Array(Type.String({ minLength: 1, maxLength: 200 }), { minItems: 1, maxItems: 5000 }),
+    }),
+  ),
   givenTo: Type.Optional(Name),
   bothHeights: Type.Optional(Type.Boolean()),
   validUntil: Type.Optional(Day),
   remarks: Type.Optional(Type.String({ maxLength: 1000 })),
 });
 
-const fileName = (sheet: NumberedSheet, ending: SheetEnding): string => `cut-sheet-${sheet.number}-revision-${sheet.revision}.${ending}`;
+const fileName = (sheet: NumberedSheet, ending: SheetEnding): string =>
+  `cut-sheet-${sheet.number}-revision-${sheet.revision}.${ending}`;
 
 export function sheetRoutes(orm: MikroORM, clock: () => Date, arrival: () => Date | null): Router {
   const router = Router();
@@ -61,9 +67,17 @@ export function sheetRoutes(orm: MikroORM, clock: () => Date, arrival: () => Dat
   });
   router.put('/sites/:site/sheets/:id', async (request, response) => {
     const invalid = invalidAgainst(IssueSchema, request.body);
-    if (invalid) throw new ProblemError(invalid.code, msg('answers.nothingWasIssued', { message: invalid.message }), invalid.path);
-    if (!isTimeZone((request.body as IssueRequest).timeZone)) throw new ProblemError('INVALID_INPUT', msg('answers.timezoneIsNotATimeZoneThat2'), '/timeZone');
-    const { sheet, fresh } = await issueSheet(orm, uuidOf(request, 'site'), uuidOf(request, 'id'), request.body as IssueRequest, arrival());
+    if (invalid)
+      throw new ProblemError(invalid.code, msg('answers.nothingWasIssued', { message: invalid.message }), invalid.path);
+    if (!isTimeZone((request.body as IssueRequest).timeZone))
+      throw new ProblemError('INVALID_INPUT', msg('answers.timezoneIsNotATimeZoneThat2'), '/timeZone');
+    const { sheet, fresh } = await issueSheet(
+      orm,
+      uuidOf(request, 'site'),
+      uuidOf(request, 'id'),
+      request.body as IssueRequest,
+      arrival(),
+    );
     response.status(fresh ? 201 : 200).json(sheet);
   });
   router.get('/sites/:site/sheets/:id', async (request, response) => {
@@ -74,7 +88,11 @@ export function sheetRoutes(orm: MikroORM, clock: () => Date, arrival: () => Dat
       const site = uuidOf(request, 'site');
       const sheet = await find(site, uuidOf(request, 'id'));
       const source = await sourceOf(orm, site, uuidOf(request, 'id'), clock());
-      await sendPaper(request, response, { name: fileName(sheet, ending), type, make: (progress) => WRITERS[ending](sheet, source, progress) });
+      await sendPaper(request, response, {
+        name: fileName(sheet, ending),
+        type,
+        make: (progress) => WRITERS[ending](sheet, source, progress),
+      });
     });
   return router;
 }
@@ -87,7 +105,9 @@ const SHEET_TYPES = {
 } as const;
 type SheetEnding = keyof typeof SHEET_TYPES;
 
-const WRITERS: Readonly<Record<SheetEnding, (sheet: NumberedSheet, source: SheetSource, progress: Progress) => Promise<Buffer | string>>> = {
+const WRITERS: Readonly<
+  Record<SheetEnding, (sheet: NumberedSheet, source: SheetSource, progress: Progress) => Promise<Buffer | string>>
+> = {
   pdf: (sheet, { notices }, progress) => sheetPdf(sheet, { notices, progress }),
   csv: (sheet) => Promise.resolve(sheetCsv(sheet)),
   xlsx: (sheet, { notices }) => sheetXlsx(sheet, notices),

@@ -8,6 +8,8 @@ export function sheetCsv(sheet: NumberedSheet): string {
   const { header, rows } = sheetTable(sheet);
   return csvText(
     header,
-    rows.map((row) => row.map((cell) => (typeof cell === 'object' && cell !== null ? cell.length.toFixed(LENGTH_DECIMALS) : cell))),
+    rows.map((row) =>
+      row.map((cell) => (typeof cell === 'object' && cell !== null ? cell.length.toFixed(LENGTH_DECIMALS) : cell)),
+    ),
   );
 }

@@ -62,11 +62,14 @@ interface Column {
   text(row: CutSheetRow, unit: LengthUnit, clock: SheetClock, sheet: NumberedSheet): string;
 }
 
-const length = (metres: number | null, unit: LengthUnit): string => (metres === null ? 'none' : formatLength(metres, unit, LENGTH_DECIMALS));
+const length = (metres: number | null, unit: LengthUnit): string =>
+  metres === null ? 'none' : formatLength(metres, unit, LENGTH_DECIMALS);
 
 /** To the feature of the package, and to the second one where there is one. */
 const bothCuts = (row: CutSheetRow, sheet: NumberedSheet): string =>
-  [cutFillWords(row.cutFill, sheet.lengthUnit, roundingOf(row, sheet)), secondHeight(row, sheet)?.text].filter((text) => text !== undefined).join('\n');
+  [cutFillWords(row.cutFill, sheet.lengthUnit, roundingOf(row, sheet)), secondHeight(row, sheet)?.text]
+    .filter((text) => text !== undefined)
+    .join('\n');
 
 /** A true height, and below it the same against the site's zero where that was asked for. */
 const heights = (metres: number | null, { lengthUnit, siteZero, bothHeights }: NumberedSheet): string =>
@@ -82,16 +85,46 @@ const COLUMNS: readonly Column[] = [
     title: msg('papers.offset'),
     width: 32,
     align: 'right',
-    text: (row, unit, _clock, sheet) => writtenLength(row.reading?.offset ?? row.offset, unit, row.reading?.rounding.offset ?? sheet.rounding ?? 'finest'),
+    text: (row, unit, _clock, sheet) =>
+      writtenLength(
+        row.reading?.offset ?? row.offset,
+        unit,
+        row.reading?.rounding.offset ?? sheet.rounding ?? 'finest',
+      ),
   },
   { title: msg('papers.ground'), width: 34, align: 'right', text: (row, unit) => length(row.groundZ, unit) },
-  { title: msg('common.hub'), width: 34, align: 'right', text: (row, _unit, _clock, sheet) => heights(row.hubZ, sheet) },
-  { title: msg('papers.design'), width: 34, align: 'right', text: (row, _unit, _clock, sheet) => heights(row.designZ, sheet) },
+  {
+    title: msg('common.hub'),
+    width: 34,
+    align: 'right',
+    text: (row, _unit, _clock, sheet) => heights(row.hubZ, sheet),
+  },
+  {
+    title: msg('papers.design'),
+    width: 34,
+    align: 'right',
+    text: (row, _unit, _clock, sheet) => heights(row.designZ, sheet),
+  },
   { title: 'Cut / fill', width: 55, align: 'right', text: (row, _unit, _clock, sheet) => bothCuts(row, sheet) },
-  { title: msg('papers.eNOffMm'), width: 50, align: 'right', text: (row) => `${formatSigned(row.dEMm, 0)} / ${formatSigned(row.dNMm, 0)}` },
-  { title: msg('common.station'), width: 37, align: 'left', text: (row) => (row.provisional ? `${row.station}*` : row.station) },
+  {
+    title: msg('papers.eNOffMm'),
+    width: 50,
+    align: 'right',
+    text: (row) => `${formatSigned(row.dEMm, 0)} / ${formatSigned(row.dNMm, 0)}`,
+  },
+  {
+    title: msg('common.station'),
+    width: 37,
+    align: 'left',
+    text: (row) => (row.provisional ? `${row.station}*` : row.station),
+  },
   { title: msg('papers.set'), width: 33, align: 'left', text: (row, _unit, clock) => clock.time(row.setAt) },
-  { title: msg('common.proofs'), width: 56, align: 'left', text: (row, _unit, clock) => `${clock.time(row.proofBefore)} / ${clock.time(row.proofAfter)}` },
+  {
+    title: msg('common.proofs'),
+    width: 56,
+    align: 'left',
+    text: (row, _unit, clock) => `${clock.time(row.proofBefore)} / ${clock.time(row.proofAfter)}`,
+  },
   { title: msg('papers.standing'), width: 46, align: 'left', text: (row) => STANDING[row.standing] },
 ];
 const ROW_SIZE = 7.8;
@@ -105,8 +138,13 @@ export interface SheetPaper {
   readonly progress?: Progress;
 }
 
-export async function sheetPdf(sheet: NumberedSheet, { notices = [], progress = () => Promise.resolve() }: SheetPaper = {}): Promise<Buffer> {
-  const page = newDocument(msg('papers.cutSheetRevision', { number: sheet.number, revision: sheet.revision, package: sheet.package }));
+export async function sheetPdf(
+  sheet: NumberedSheet,
+  { notices = [], progress = () => Promise.resolve() }: SheetPaper = {},
+): Promise<Buffer> {
+  const page = newDocument(
+    msg('papers.cutSheetRevision', { number: sheet.number, revision: sheet.revision, package: sheet.package }),
+  );
   const steps = sheet.rows.length + 2;
   let y = drawHead(page, sheet);
   y = drawNotices(page, sheet, notices, y);
@@ -137,7 +175,12 @@ function drawSmallSketch(page: Page, sheet: NumberedSheet, y: number): void {
   const board = { ...boardFor(points, inner, sheet.lengthUnit), frame };
   const few = { ...SKETCH_OPTIONS, heights: false, offsets: false, diagonals: false };
   drawScene(page, { items: planItems(sheet, board, few, measureOn(page)) });
-  drawScene(page, { items: [...north(MARGIN + frame.w - 10, y + 4), ...scaleBar(MARGIN + frame.w - 4, y + SKETCH_HEIGHT - 4, board, sheet.lengthUnit)] });
+  drawScene(page, {
+    items: [
+      ...north(MARGIN + frame.w - 10, y + 4),
+      ...scaleBar(MARGIN + frame.w - 4, y + SKETCH_HEIGHT - 4, board, sheet.lengthUnit),
+    ],
+  });
   write(page, scaleWords(board.scale, sheet.lengthUnit), MARGIN, y + SKETCH_HEIGHT - 12, 'regular', 7.5, INKS.ink2);
 }
 
@@ -147,16 +190,35 @@ function drawHead(page: Page, sheet: NumberedSheet): number {
   let right = MARGIN + 2;
   const say = (text: string, bold = false) => {
     const [font, size, x] = [bold ? 'bold' : 'regular', 9, MARGIN + half] as const;
-    write(page, text, x, right, font, size, bold ? INKS.ink : INKS.ink2, { width: half, align: 'right', lineBreak: true });
+    write(page, text, x, right, font, size, bold ? INKS.ink : INKS.ink2, {
+      width: half,
+      align: 'right',
+      lineBreak: true,
+    });
     right += heightOf(page, text, half, font, size) + 1.5;
   };
-  write(page, msg('papers.cutSheetRevision2', { number: sheet.number, revision: sheet.revision }), MARGIN, MARGIN, 'bold', 18, INKS.ink);
+  write(
+    page,
+    msg('papers.cutSheetRevision2', { number: sheet.number, revision: sheet.revision }),
+    MARGIN,
+    MARGIN,
+    'bold',
+    18,
+    INKS.ink,
+  );
   let left = MARGIN + 25;
-  const name = sheet.selection ? `${sheet.package}: ${sheet.selection} · ${sheet.site}` : `${sheet.package} · ${sheet.site}`;
+  const name = sheet.selection
+    ? `${sheet.package}: ${sheet.selection} · ${sheet.site}`
+    : `${sheet.package} · ${sheet.site}`;
   left += paragraph(page, name, MARGIN, left, half - 8, 'regular', 11, INKS.ink);
   say(
     sheet.setFrom && sheet.setTo
-      ? msg('papers.setToBy', { day: clock.day(sheet.setFrom), time: clock.time(sheet.setFrom), time2: clock.time(sheet.setTo), setBy: sheet.setBy.join(', ') })
+      ? msg('papers.setToBy', {
+          day: clock.day(sheet.setFrom),
+          time: clock.time(sheet.setFrom),
+          time2: clock.time(sheet.setTo),
+          setBy: sheet.setBy.join(', '),
+        })
       : msg('papers.nothingSet'),
     true,
   );
@@ -165,7 +227,8 @@ function drawHead(page: Page, sheet: NumberedSheet): number {
       msg('papers.station2', {
         name: station.name,
         heldBy: heldBy(station.method, station.marks),
-        radius95Mm: station.radius95Mm === null ? '' : `; 95 %: ${smallLength(station.radius95Mm / 1000, sheet.lengthUnit)}`,
+        radius95Mm:
+          station.radius95Mm === null ? '' : `; 95 %: ${smallLength(station.radius95Mm / 1000, sheet.lengthUnit)}`,
       }),
     );
   say(
@@ -178,7 +241,10 @@ function drawHead(page: Page, sheet: NumberedSheet): number {
     }),
   );
   if (sheet.validUntil) say(msg('papers.notToBeBuiltFromAfter', { validUntil: sheet.validUntil }), true);
-  const use = [sheet.markKind && msg('papers.marks', { markKind: MARK_KIND[sheet.markKind] }), sheet.use && msg('papers.for', { use: sheet.use })]
+  const use = [
+    sheet.markKind && msg('papers.marks', { markKind: MARK_KIND[sheet.markKind] }),
+    sheet.use && msg('papers.for', { use: sheet.use }),
+  ]
     .filter(Boolean)
     .join(', ');
   if (use) left += paragraph(page, use, MARGIN, left + 2, half - 8, 'regular', 9, INKS.ink) + 2;
@@ -207,13 +273,24 @@ const changesByKind = ({ changes }: NumberedSheet): string =>
 /** What has to be read first: what happened since, changes, marks kept back, provisional stations, letters that no font has. */
 function drawNotices(page: Page, sheet: NumberedSheet, since: readonly string[], top: number): number {
   const notices: string[] = [...since];
-  if (sheet.changes.length > 0) notices.push(msg('papers.changedSinceRevision', { revision: sheet.revision - 1, changesByKind: changesByKind(sheet) }));
-  for (const each of sheet.withheld) notices.push(msg('papers.isWithheldDoNotBuildFromIt', { name: each.name, withheldReason: WITHHELD_REASON[each.reason] }));
-  for (const station of sheet.stations) notices.push(...stationNotices(station, sheet.lengthUnit).map((notice) => `* ${notice}`));
+  if (sheet.changes.length > 0)
+    notices.push(
+      msg('papers.changedSinceRevision', { revision: sheet.revision - 1, changesByKind: changesByKind(sheet) }),
+    );
+  for (const each of sheet.withheld)
+    notices.push(
+      msg('papers.isWithheldDoNotBuildFromIt', { name: each.name, withheldReason: WITHHELD_REASON[each.reason] }),
+    );
+  for (const station of sheet.stations)
+    notices.push(...stationNotices(station, sheet.lengthUnit).map((notice) => `* ${notice}`));
   notices.push(...(sheet.open ?? []).map(openCautionWords));
   const open = sheet.rows.filter((row) => row.standing !== 'held');
   if (open.length > 0)
-    notices.push(msg('papers.notHeldByAProofAfterSetting', { open: open.map((row) => `${row.name} (${STANDING[row.standing]})`).join(', ') }));
+    notices.push(
+      msg('papers.notHeldByAProofAfterSetting', {
+        open: open.map((row) => `${row.name} (${STANDING[row.standing]})`).join(', '),
+      }),
+    );
   const letters = missingLetters([sheet.site, sheet.package, sheet.crew, ...sheet.rows.map((row) => row.name)]);
   if (letters.length > 0) notices.push(msg('papers.lettersThatThisPaperHasNoPicture', { letters: letters.join(' ') }));
   if (notices.length === 0) return top;
@@ -228,7 +305,12 @@ function drawNotices(page: Page, sheet: NumberedSheet, since: readonly string[],
 /** Rows between two looks at whether anybody still waits. */
 const ROWS_A_STEP = 10;
 
-async function drawTable(page: Page, sheet: NumberedSheet, top: number, done: (row: number) => Promise<void>): Promise<number> {
+async function drawTable(
+  page: Page,
+  sheet: NumberedSheet,
+  top: number,
+  done: (row: number) => Promise<void>,
+): Promise<number> {
   const clock = sheetClock(sheet.timeZone, sheet.setFrom);
   const unit = UNIT_ABBREVIATION[sheet.lengthUnit];
   const grades = [...new Set(sheet.rows.map((row) => gradeOf(row, sheet)))];
@@ -252,7 +334,9 @@ async function drawTable(page: Page, sheet: NumberedSheet, top: number, done: (r
   heads();
   for (const [i, row] of sheet.rows.entries()) {
     const text = (column: Column) => column.text(row, sheet.lengthUnit, clock, sheet);
-    const note = sheetNote(row, languagesOf(sheet), (metres) => formatLength(metres, sheet.lengthUnit, LENGTH_DECIMALS));
+    const note = sheetNote(row, languagesOf(sheet), (metres) =>
+      formatLength(metres, sheet.lengthUnit, LENGTH_DECIMALS),
+    );
     const needed = rowHeight(page, text) + (note ? heightOf(page, note, widthOf(page) - 20, 'regular', ROW_SIZE) : 0);
     if (y + needed > bottomOf(page)) {
       page.addPage({ size: 'A4', margin: MARGIN });
@@ -269,12 +353,21 @@ async function drawTable(page: Page, sheet: NumberedSheet, top: number, done: (r
   return y;
 }
 
-const isBold = ({ title }: Column, font: 'regular' | 'bold'): boolean => font === 'bold' || title === 'Cut / fill' || title === 'Mark';
+const isBold = ({ title }: Column, font: 'regular' | 'bold'): boolean =>
+  font === 'bold' || title === 'Cut / fill' || title === 'Mark';
 /** Words after a column of figures start a little apart from them. */
 const indentOf = (column: Column): number => (column.align === 'left' && column !== COLUMNS[0] ? 4 : 0);
 
 function rowHeight(page: Page, text: (column: Column) => string, font: 'regular' | 'bold' = 'regular'): number {
-  const tall = COLUMNS.map((column) => heightOf(page, text(column), column.width - 4 - indentOf(column), isBold(column, font) ? 'bold' : 'regular', ROW_SIZE));
+  const tall = COLUMNS.map((column) =>
+    heightOf(
+      page,
+      text(column),
+      column.width - 4 - indentOf(column),
+      isBold(column, font) ? 'bold' : 'regular',
+      ROW_SIZE,
+    ),
+  );
   return Math.max(...tall);
 }
 
@@ -294,11 +387,15 @@ function drawRow(page: Page, y: number, text: (column: Column) => string, font: 
   return height;
 }
 
-const languagesOf = ({ languages }: NumberedSheet): readonly string[] => (languages && languages.length > 0 ? languages : ['en']);
+const languagesOf = ({ languages }: NumberedSheet): readonly string[] =>
+  languages && languages.length > 0 ? languages : ['en'];
 
 /** How to read the hubs, drawn and in words from one of them, and the cautions. */
 function drawFoot(page: Page, sheet: NumberedSheet, top: number): void {
-  const example = sheet.rows.find((row) => row.reading && row.cutFill !== null)?.reading ?? sheet.rows.find((row) => row.reading)?.reading ?? null;
+  const example =
+    sheet.rows.find((row) => row.reading && row.cutFill !== null)?.reading ??
+    sheet.rows.find((row) => row.reading)?.reading ??
+    null;
   let y = top + 12;
   const roomFor = (needed: number) => {
     if (y + needed <= bottomOf(page)) return;
@@ -316,14 +413,34 @@ function drawFoot(page: Page, sheet: NumberedSheet, top: number): void {
 const READING_SCALE = 0.82;
 
 /** One mark in one language, and the height that it took. */
-function drawReading(page: Page, sheet: NumberedSheet, reading: NonNullable<CutSheetRow['reading']>, code: string, top: number): number {
+function drawReading(
+  page: Page,
+  sheet: NumberedSheet,
+  reading: NonNullable<CutSheetRow['reading']>,
+  code: string,
+  top: number,
+): number {
   const asked = { words: crewWords(code), unit: sheet.lengthUnit, measure: measureOn(page) };
   write(page, filled(asked.words.reading.title, { name: reading.name }), MARGIN, top, 'bold', 10, INKS.ink);
   drawScene(page, sectionScene(reading, asked), MARGIN, top + 14, READING_SCALE);
   drawScene(page, planScene(reading, asked), MARGIN + READING_WIDTH * READING_SCALE + 20, top + 14, READING_SCALE);
   const drawn = READING_HEIGHT * READING_SCALE + 20;
-  const steps = readingSentences(reading, { ...asked, standing: 'held', who: sheet.issuedBy }).filter(({ kind }) => kind !== 'note');
-  return drawn + paragraph(page, steps.map(({ text }) => text).join(' '), MARGIN, top + drawn, widthOf(page), 'regular', 8.5, INKS.ink);
+  const steps = readingSentences(reading, { ...asked, standing: 'held', who: sheet.issuedBy }).filter(
+    ({ kind }) => kind !== 'note',
+  );
+  return (
+    drawn +
+    paragraph(
+      page,
+      steps.map(({ text }) => text).join(' '),
+      MARGIN,
+      top + drawn,
+      widthOf(page),
+      'regular',
+      8.5,
+      INKS.ink,
+    )
+  );
 }
 
 function numberPages(page: Page, sheet: NumberedSheet): void {
@@ -332,6 +449,17 @@ function numberPages(page: Page, sheet: NumberedSheet): void {
   const said =
     zero === null
       ? msg('papers.allHeightsAreTrueHeights2')
-      : msg('papers.allHeightsAreTrueHeightsSiteZero', { length: length(zero, sheet.lengthUnit), unitAbbreviation: UNIT_ABBREVIATION[sheet.lengthUnit] });
-  footPages(page, said, msg('papers.issuedBy', { day: clock.day(sheet.issuedAt), time: clock.time(sheet.issuedAt), issuedBy: sheet.issuedBy }));
+      : msg('papers.allHeightsAreTrueHeightsSiteZero', {
+          length: length(zero, sheet.lengthUnit),
+          unitAbbreviation: UNIT_ABBREVIATION[sheet.lengthUnit],
+        });
+  footPages(
+    page,
+    said,
+    msg('papers.issuedBy', {
+      day: clock.day(sheet.issuedAt),
+      time: clock.time(sheet.issuedAt),
+      issuedBy: sheet.issuedBy,
+    }),
+  );
 }

@@ -38,15 +38,22 @@ export const gradeOf = ({ reading }: CutSheetRow, sheet: NumberedSheet): string 
 };
 
 /** As on the stake, where that is known. */
-export const roundingOf = ({ reading }: CutSheetRow, { rounding }: NumberedSheet): Rounding => reading?.rounding.height ?? rounding ?? 'finest';
+export const roundingOf = ({ reading }: CutSheetRow, { rounding }: NumberedSheet): Rounding =>
+  reading?.rounding.height ?? rounding ?? 'finest';
 
 /** Cut or fill to a second feature, by its name; null where there is none. */
-export function secondHeight(row: CutSheetRow, sheet: NumberedSheet): { readonly to: string; readonly text: string } | null {
+export function secondHeight(
+  row: CutSheetRow,
+  sheet: NumberedSheet,
+): { readonly to: string; readonly text: string } | null {
   const { also, lengthUnit } = sheet;
   const second = row.reading?.heights[1];
   const rounding = roundingOf(row, sheet);
   if (second)
-    return { to: second.string ? gradeWords(second.string) : HEIGHT_REFERENCE[second.reference], text: cutFillWords(second.cutFill, lengthUnit, rounding) };
+    return {
+      to: second.string ? gradeWords(second.string) : HEIGHT_REFERENCE[second.reference],
+      text: cutFillWords(second.cutFill, lengthUnit, rounding),
+    };
   return also && row.cutFill !== null
     ? { to: HEIGHT_REFERENCE[also.heightReference], text: cutFillWords(row.cutFill - also.above, lengthUnit, rounding) }
     : null;
@@ -59,7 +66,8 @@ export function sheetTable(sheet: NumberedSheet): SheetTable {
   const stations = new Map(sheet.stations.map((station) => [station.name, station]));
   const length = (metres: number | null): TableCell =>
     metres === null ? null : { length: Number(lengthFromMetres(metres, lengthUnit).toFixed(LENGTH_DECIMALS)) };
-  const overZero = (metres: number | null): TableCell => length(metres === null || siteZero === null ? null : metres - siteZero);
+  const overZero = (metres: number | null): TableCell =>
+    length(metres === null || siteZero === null ? null : metres - siteZero);
   const both = sheet.bothHeights === true && siteZero !== null;
   const zeroColumns: readonly Column[] = [
     [msg('papers.hubOverSiteZero', { unit }), (row) => overZero(row.hubZ)],
@@ -82,7 +90,10 @@ export function sheetTable(sheet: NumberedSheet): SheetTable {
     [msg('papers.north', { unit }), (row) => length(row.place.n)],
     [msg('papers.eastOffMm'), (row) => Math.round(row.dEMm)],
     [msg('papers.northOffMm'), (row) => Math.round(row.dNMm)],
-    [msg('common.station'), (row) => (row.provisional ? msg('papers.provisional', { station: row.station }) : row.station)],
+    [
+      msg('common.station'),
+      (row) => (row.provisional ? msg('papers.provisional', { station: row.station }) : row.station),
+    ],
     ['Station 95 %', (row) => promised(stations.get(row.station)?.radius95Mm ?? null)],
     [msg('papers.stationCheck'), (row) => checkedWords(stations.get(row.station)?.checked)],
     [msg('papers.setOn'), (row) => clock.day(row.setAt)],
@@ -99,8 +110,13 @@ export function sheetTable(sheet: NumberedSheet): SheetTable {
     [msg('papers.revision2'), () => sheet.revision],
   ];
   // None on sheets of before it was kept, nor where the plan came from a receiver.
-  const checkedWords = (checked: CheckOnPaper | null | undefined): string => (checked ? sheetCheckWords(checked, lengthUnit) : '');
+  const checkedWords = (checked: CheckOnPaper | null | undefined): string =>
+    checked ? sheetCheckWords(checked, lengthUnit) : '';
   // None where the plan came from a receiver.
-  const promised = (radius95Mm: number | null): string => (radius95Mm === null ? '' : smallLength(radius95Mm / 1000, lengthUnit));
-  return { header: columns.map(([title]) => title), rows: sheet.rows.map((row) => columns.map(([, cell]) => cell(row))) };
+  const promised = (radius95Mm: number | null): string =>
+    radius95Mm === null ? '' : smallLength(radius95Mm / 1000, lengthUnit);
+  return {
+    header: columns.map(([title]) => title),
+    rows: sheet.rows.map((row) => columns.map(([, cell]) => cell(row))),
+  };
 }

@@ -1,16 +1,28 @@
 /** The sheet as a workbook: its rows, and what holds for all of them. Every cell has its type, so that no text can become a formula. */
 import writeXlsxFile from 'write-excel-file/node';
 import type { NumberedSheet } from '@idle-marker/records';
-import { msg, CAUTIONS, heldBy, openCautionWords, sheetClock, smallLength, UNIT_NAME, WITHHELD_REASON } from '@idle-marker/words';
+import {
+  msg,
+  CAUTIONS,
+  heldBy,
+  openCautionWords,
+  sheetClock,
+  smallLength,
+  UNIT_NAME,
+  WITHHELD_REASON,
+} from '@idle-marker/words';
 import { sheetTable, type TableCell } from './sheetTable.ts';
 
 type Cell =
-  { value: string; type: StringConstructor; fontWeight?: 'bold'; wrap?: boolean } | { value: number; type: NumberConstructor; format?: string } | null;
+  | { value: string; type: StringConstructor; fontWeight?: 'bold'; wrap?: boolean }
+  | { value: number; type: NumberConstructor; format?: string }
+  | null;
 
 const MOST_LETTERS = 32_000;
 /** Letters that XML 1.0 has no place for would make the whole workbook unreadable. */
 // oxlint-disable-next-line no-control-regex
-const UNWRITABLE = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
+const UNWRITABLE =
+  /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
 const plain = (text: string): string => text.replace(UNWRITABLE, '').slice(0, MOST_LETTERS);
 const words = (text: string): Cell => ({ value: plain(text), type: String });
 const bold = (text: string): Cell => ({ value: plain(text), type: String, fontWeight: 'bold' });
@@ -18,7 +30,9 @@ const bold = (text: string): Cell => ({ value: plain(text), type: String, fontWe
 function cellOf(cell: TableCell): Cell {
   if (cell === null || cell === '') return null;
   if (typeof cell === 'string') return words(cell);
-  return typeof cell === 'number' ? { value: cell, type: Number } : { value: cell.length, type: Number, format: '0.000' };
+  return typeof cell === 'number'
+    ? { value: cell, type: Number }
+    : { value: cell.length, type: Number, format: '0.000' };
 }
 
 export async function sheetXlsx(sheet: NumberedSheet, notices: readonly string[] = []): Promise<Buffer> {
@@ -30,7 +44,10 @@ export async function sheetXlsx(sheet: NumberedSheet, notices: readonly string[]
       [
         [msg('common.site'), sheet.site],
         [msg('papers.package'), sheet.selection ? `${sheet.package}: ${sheet.selection}` : sheet.package],
-        [msg('common.for'), sheet.givenTo ? msg('papers.givenTo2', { crew: sheet.crew, givenTo: sheet.givenTo }) : sheet.crew],
+        [
+          msg('common.for'),
+          sheet.givenTo ? msg('papers.givenTo2', { crew: sheet.crew, givenTo: sheet.givenTo }) : sheet.crew,
+        ],
         [
           msg('papers.class'),
           msg('papers.planHeight2', {
@@ -42,19 +59,30 @@ export async function sheetXlsx(sheet: NumberedSheet, notices: readonly string[]
         [msg('papers.unit'), UNIT_NAME[sheet.lengthUnit]],
         [
           msg('papers.issued'),
-          msg('papers.by5', { day: clock.day(sheet.issuedAt), time: clock.time(sheet.issuedAt), issuedBy: sheet.issuedBy, timeZone: sheet.timeZone }),
+          msg('papers.by5', {
+            day: clock.day(sheet.issuedAt),
+            time: clock.time(sheet.issuedAt),
+            issuedBy: sheet.issuedBy,
+            timeZone: sheet.timeZone,
+          }),
         ],
         [msg('papers.validUntil'), sheet.validUntil ?? msg('papers.nothingElseIsSaid')],
-        ...sheet.stations.map((station) => [msg('papers.station3', { name: station.name }), heldBy(station.method, station.marks)] as const),
+        ...sheet.stations.map(
+          (station) => [msg('papers.station3', { name: station.name }), heldBy(station.method, station.marks)] as const,
+        ),
         ...notices.map((notice) => [msg('papers.sinceItWasIssued'), notice] as const),
         ...(sheet.open ?? []).map((each) => [msg('papers.open'), openCautionWords(each)] as const),
-        ...sheet.withheld.map((each) => [msg('papers.isWithheld', { name: each.name }), WITHHELD_REASON[each.reason]] as const),
+        ...sheet.withheld.map(
+          (each) => [msg('papers.isWithheld', { name: each.name }), WITHHELD_REASON[each.reason]] as const,
+        ),
         ...(sheet.remarks ? [[msg('common.remarks'), sheet.remarks] as const] : []),
         ...CAUTIONS.map((caution) => [msg('papers.caution'), caution] as const),
       ] as const
     ).map(([what, text]) => [bold(what), words(text)]),
   ];
-  const width = (i: number) => ({ width: Math.min(40, Math.max(header[i]!.length, ...rows.slice(0, 50).map((row) => lettersIn(row[i]!))) + 2) });
+  const width = (i: number) => ({
+    width: Math.min(40, Math.max(header[i]!.length, ...rows.slice(0, 50).map((row) => lettersIn(row[i]!))) + 2),
+  });
   return writeXlsxFile([
     {
       data: [header.map(bold), ...rows.map((row) => row.map(cellOf))],

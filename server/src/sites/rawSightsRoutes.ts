@@ -9,12 +9,19 @@ const LINES_OF_JSON = 'application/x-ndjson';
 /** Reads a file and gives what is in it, or refuses it with the line and what is wrong there; nothing is kept. */
 export function rawSightsRoutes(): Router {
   const router = Router();
-  router.post('/raw-sights', express.text({ type: LINES_OF_JSON, limit: LARGEST_UPLOAD_BYTES }), (request, response) => {
-    if (typeof request.body !== 'string')
-      throw new ProblemError('UNSUPPORTED_TYPE', msg('answers.sendTheFileAsNothingWasRead', { linesOfJson: LINES_OF_JSON }));
-    const read = readRawSights(request.body);
-    if (read.ok) response.json(read.value);
-    else sendProblem(response, new ProblemError('INVALID_FILE', rawSightsFaultWords(read.error)));
-  });
+  router.post(
+    '/raw-sights',
+    express.text({ type: LINES_OF_JSON, limit: LARGEST_UPLOAD_BYTES }),
+    (request, response) => {
+      if (typeof request.body !== 'string')
+        throw new ProblemError(
+          'UNSUPPORTED_TYPE',
+          msg('answers.sendTheFileAsNothingWasRead', { linesOfJson: LINES_OF_JSON }),
+        );
+      const read = readRawSights(request.body);
+      if (read.ok) response.json(read.value);
+      else sendProblem(response, new ProblemError('INVALID_FILE', rawSightsFaultWords(read.error)));
+    },
+  );
   return router;
 }

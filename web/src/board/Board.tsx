@@ -119,7 +119,9 @@ class SceneLayer extends Layer {
     const { extent, viewState } = frame;
     paintUnderlay(context, painter.palette, this.#underlay, frame.coordinateToPixelTransform, extent, ratio);
     const margin = 40 * viewState.resolution;
-    const view = extent ? [extent[0]! - margin, extent[1]! - margin, extent[2]! + margin, extent[3]! + margin] : [-Infinity, -Infinity, Infinity, Infinity];
+    const view = extent
+      ? [extent[0]! - margin, extent[1]! - margin, extent[2]! + margin, extent[3]! + margin]
+      : [-Infinity, -Infinity, Infinity, Infinity];
     paintScene(painter, this.scene, visibleSymbols(this.#index, view, viewState.resolution));
     performance.measure('board paint', 'board begins');
     performance.clearMarks('board begins');
@@ -131,12 +133,19 @@ class SceneLayer extends Layer {
 /** Round steps of the grid that lies under everything and of the scale bar. */
 const STEPS = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000];
 /** The smallest round number of units that is at least so many pixels long; `resolution` in metres a pixel. */
-const stepFor = (resolution: number, pixels: number, unit: Metres): number => STEPS.find((step) => (step * unit) / resolution >= pixels) ?? 2000;
+const stepFor = (resolution: number, pixels: number, unit: Metres): number =>
+  STEPS.find((step) => (step * unit) / resolution >= pixels) ?? 2000;
 
 /** Paint times stay readable for whoever measures, but do not pile up. */
 const KEPT_MEASURES = 2000;
 
-function paintGrid({ context, palette, toPixel }: Parameters<typeof paintScene>[0], frame: FrameState, width: number, height: number, unit: Metres): void {
+function paintGrid(
+  { context, palette, toPixel }: Parameters<typeof paintScene>[0],
+  frame: FrameState,
+  width: number,
+  height: number,
+  unit: Metres,
+): void {
   const step = stepFor(frame.viewState.resolution, 40, unit) * unit;
   const [e, n] = frame.viewState.center as [number, number];
   const reach = (Math.hypot(width, height) / 2) * frame.viewState.resolution;
@@ -158,7 +167,17 @@ function paintGrid({ context, palette, toPixel }: Parameters<typeof paintScene>[
 
 const NOTHING: readonly Underlay[] = [];
 
-export function Board({ scene, description, onPick, onPlace, onDrag, fitKey, fitTo, underlay = NOTHING, children }: BoardProps) {
+export function Board({
+  scene,
+  description,
+  onPick,
+  onPlace,
+  onDrag,
+  fitKey,
+  fitTo,
+  underlay = NOTHING,
+  children,
+}: BoardProps) {
   const holder = useRef<HTMLDivElement>(null);
   const parts = useRef<{ map: Map; layer: SceneLayer } | null>(null);
   const handlers = useRef({ onPick, onPlace, onDrag });
@@ -172,7 +191,14 @@ export function Board({ scene, description, onPick, onPlace, onDrag, fitKey, fit
   useEffect(() => {
     const layer = new SceneLayer(scene);
     layer.unit = unit;
-    const view = new View({ projection: SITE_GRID, center: [0, 0], resolution: 1, minResolution: 0.0005, maxResolution: 500, constrainResolution: false });
+    const view = new View({
+      projection: SITE_GRID,
+      center: [0, 0],
+      resolution: 1,
+      minResolution: 0.0005,
+      maxResolution: 500,
+      constrainResolution: false,
+    });
     const map = new Map({
       target: holder.current!,
       layers: [layer],
@@ -184,7 +210,9 @@ export function Board({ scene, description, onPick, onPlace, onDrag, fitKey, fit
     map.addInteraction(
       new PointerInteraction({
         handleDownEvent: (event) => {
-          dragged = handlers.current.onDrag ? nearestPickable(layer.scene, (point) => map.getPixelFromCoordinate([point.e, point.n]), event.pixel) : null;
+          dragged = handlers.current.onDrag
+            ? nearestPickable(layer.scene, (point) => map.getPixelFromCoordinate([point.e, point.n]), event.pixel)
+            : null;
           return dragged !== null;
         },
         handleDragEvent: ({ coordinate }) => {
@@ -200,16 +228,25 @@ export function Board({ scene, description, onPick, onPlace, onDrag, fitKey, fit
     // What is in view, for whoever measures on the drawing from outside of it.
     view.on('propertychange', () => {
       const [e, n] = view.getCenter() ?? [0, 0];
-      if (holder.current) Object.assign(holder.current.dataset, { centre: `${e} ${n}`, resolution: String(view.getResolution() ?? 1) });
+      if (holder.current)
+        Object.assign(holder.current.dataset, { centre: `${e} ${n}`, resolution: String(view.getResolution() ?? 1) });
     });
     view.on('change:resolution', () => {
       setResolution(view.getResolution() ?? 1);
     });
     map.on('singleclick', (event) => {
-      const picked = nearestPickable(layer.scene, (point) => map.getPixelFromCoordinate([point.e, point.n]), event.pixel);
+      const picked = nearestPickable(
+        layer.scene,
+        (point) => map.getPixelFromCoordinate([point.e, point.n]),
+        event.pixel,
+      );
       // Where nothing happens when a symbol is picked, it is a place like any other.
       if (picked !== null && handlers.current.onPick) handlers.current.onPick(picked);
-      else handlers.current.onPlace?.({ e: event.coordinate[0]!, n: event.coordinate[1]! }, map.getView().getResolution() ?? 1);
+      else
+        handlers.current.onPlace?.(
+          { e: event.coordinate[0]!, n: event.coordinate[1]! },
+          map.getView().getResolution() ?? 1,
+        );
     });
     const repaint = new MutationObserver(() => {
       layer.repaint();
@@ -244,7 +281,9 @@ export function Board({ scene, description, onPick, onPlace, onDrag, fitKey, fit
     if (!parts.current || !hasExtent) return;
     fit(
       parts.current.map,
-      about.current && about.current.length > 0 ? { ...EMPTY_SCENE, lines: [{ points: about.current, ink: 'ink' }] } : parts.current.layer.scene,
+      about.current && about.current.length > 0
+        ? { ...EMPTY_SCENE, lines: [{ points: about.current, ink: 'ink' }] }
+        : parts.current.layer.scene,
       parts.current.layer.underlay,
     );
   }, [fitKey, hasExtent]);
@@ -263,7 +302,10 @@ export function Board({ scene, description, onPick, onPlace, onDrag, fitKey, fit
           <span>
             {bar} {units.unit}
           </span>
-          <span className="mt-0.5 block h-2 border-x border-b border-ink2" style={{ width: (bar * unit) / resolution }} />
+          <span
+            className="mt-0.5 block h-2 border-x border-b border-ink2"
+            style={{ width: (bar * unit) / resolution }}
+          />
         </div>
         <svg width="16" height="34" viewBox="0 0 16 34" aria-label={msg('board.northIsUp')} role="img">
           <path d="M8 22V3M3 9l5-7 5 7" fill="none" stroke="currentColor" strokeWidth="1.5" />
@@ -277,10 +319,21 @@ export function Board({ scene, description, onPick, onPlace, onDrag, fitKey, fit
           [
             [msg('board.zoomIn'), '+', () => zoom(0.6)],
             [msg('board.zoomOut'), '−', () => zoom(1 / 0.6)],
-            [msg('board.showEverything'), '⤢', () => parts.current && fit(parts.current.map, parts.current.layer.scene, parts.current.layer.underlay)],
+            [
+              msg('board.showEverything'),
+              '⤢',
+              () => parts.current && fit(parts.current.map, parts.current.layer.scene, parts.current.layer.underlay),
+            ],
           ] as const
         ).map(([label, sign, act]) => (
-          <button key={label} type="button" aria-label={label} title={label} onClick={act} className="h-11 w-11 rounded-sm border border-ink bg-sheet text-lg">
+          <button
+            key={label}
+            type="button"
+            aria-label={label}
+            title={label}
+            onClick={act}
+            className="h-11 w-11 rounded-sm border border-ink bg-sheet text-lg"
+          >
             {sign}
           </button>
         ))}
@@ -298,10 +351,19 @@ function fit(map: Map, scene: Scene, underlay: readonly Underlay[]): void {
   if (!size || size[0] === 0) return;
   // Room around it, but not so much that a group of bolts gets lost in it.
   const margin = Math.min(Math.max(Math.max(extent[2] - extent[0], extent[3] - extent[1]) * 0.15, 0.2), 2);
-  map.getView().fit([extent[0] - margin, extent[1] - margin, extent[2] + margin, extent[3] + margin], { padding: [70, 70, 60, 40], size });
+  map
+    .getView()
+    .fit([extent[0] - margin, extent[1] - margin, extent[2] + margin, extent[3] + margin], {
+      padding: [70, 70, 60, 40],
+      size,
+    });
 }
 
-function nearestPickable(scene: Scene, toPixel: (point: PlanPoint) => number[] | null, pixel: readonly number[]): string | null {
+function nearestPickable(
+  scene: Scene,
+  toPixel: (point: PlanPoint) => number[] | null,
+  pixel: readonly number[],
+): string | null {
   let nearest: string | null = null;
   let shortest = PICK_RADIUS_PX;
   for (const symbol of scene.symbols) {

@@ -67,7 +67,9 @@ export function SectionDrawing({ road, station, title, at, ground = [], measured
   const [bottom, top] = [middle - room / 2 / tall, middle + room / 2 / tall];
   const step = niceStep(top - bottom);
   const marks = Array.from({ length: 16 }, (_, i) => (Math.ceil(bottom / step) + i) * step).filter((z) => z <= top);
-  const grounds = ground.flatMap(({ offset, z }) => (z === null || offset < left || offset > right ? [] : [{ offset, z }]));
+  const grounds = ground.flatMap(({ offset, z }) =>
+    z === null || offset < left || offset > right ? [] : [{ offset, z }],
+  );
   return (
     <figure className="m-0 flex h-full min-h-0 flex-col p-3" aria-labelledby={id}>
       <figcaption id={id} className="text-[15px] text-ink2">
@@ -87,12 +89,26 @@ export function SectionDrawing({ road, station, title, at, ground = [], measured
           {marks.map((z) => (
             <g key={z}>
               <line x1={MARGIN.left} x2={width - MARGIN.right} y1={y(z)} y2={y(z)} stroke="var(--rule)" />
-              <text x={MARGIN.left - 6} y={y(z) + 4} textAnchor="end" fontSize="13" fill="var(--ink2)" className="figures">
+              <text
+                x={MARGIN.left - 6}
+                y={y(z) + 4}
+                textAnchor="end"
+                fontSize="13"
+                fill="var(--ink2)"
+                className="figures"
+              >
                 {units.length(z, 2)}
               </text>
             </g>
           ))}
-          <line x1={x(0)} x2={x(0)} y1={MARGIN.top - 12} y2={height - MARGIN.bottom} stroke="var(--pencil)" strokeDasharray="14 3 2 3" />
+          <line
+            x1={x(0)}
+            x2={x(0)}
+            y1={MARGIN.top - 12}
+            y2={height - MARGIN.bottom}
+            stroke="var(--pencil)"
+            strokeDasharray="14 3 2 3"
+          />
           {grounds.length > 1 && (
             <polyline
               points={grounds.map(({ offset, z }) => `${x(offset)},${y(z)}`).join(' ')}
@@ -104,8 +120,19 @@ export function SectionDrawing({ road, station, title, at, ground = [], measured
           )}
           {designed.map(({ name, points }) => (
             <g key={`designed ${name}`}>
-              <polyline points={points.map(({ offset, z }) => `${x(offset)},${y(z)}`).join(' ')} fill="none" stroke="var(--pencil)" strokeWidth="1.5" />
-              <text x={x(points.at(-1)!.offset)} y={y(points.at(-1)!.z) - 6} textAnchor="end" fontSize="13" fill="var(--pencil)">
+              <polyline
+                points={points.map(({ offset, z }) => `${x(offset)},${y(z)}`).join(' ')}
+                fill="none"
+                stroke="var(--pencil)"
+                strokeWidth="1.5"
+              />
+              <text
+                x={x(points.at(-1)!.offset)}
+                y={y(points.at(-1)!.z) - 6}
+                textAnchor="end"
+                fontSize="13"
+                fill="var(--pencil)"
+              >
                 {name}
               </text>
             </g>
@@ -113,12 +140,26 @@ export function SectionDrawing({ road, station, title, at, ground = [], measured
           {strings.map(({ name, from, offset, z }) => {
             const base = from === null ? undefined : byName.get(from);
             return base && z !== null && base.z !== null ? (
-              <line key={name} x1={x(base.offset)} y1={y(base.z)} x2={x(offset)} y2={y(z)} stroke="var(--pencil)" strokeWidth="2" />
+              <line
+                key={name}
+                x1={x(base.offset)}
+                y1={y(base.z)}
+                x2={x(offset)}
+                y2={y(z)}
+                stroke="var(--pencil)"
+                strokeWidth="2"
+              />
             ) : null;
           })}
           {strings.map(({ name, offset, z }) =>
             z === null ? null : (
-              <circle key={name} cx={x(offset)} cy={y(z)} r={name === chosen ? 6 : 3} fill={name === chosen ? 'var(--spruce)' : 'var(--pencil)'} />
+              <circle
+                key={name}
+                cx={x(offset)}
+                cy={y(z)}
+                r={name === chosen ? 6 : 3}
+                fill={name === chosen ? 'var(--spruce)' : 'var(--pencil)'}
+              />
             ),
           )}
           {placedLabels(strings, chosen, x, width).map(({ name, at: centre, row }) => (
@@ -154,8 +195,24 @@ export function SectionDrawing({ road, station, title, at, ground = [], measured
                 stroke="var(--spruce)"
                 strokeWidth="1.5"
               />
-              {at.z !== null && <circle cx={x(at.offset)} cy={y(at.z)} r="7" fill="var(--spruce)" stroke="var(--sheet)" strokeWidth="2" />}
-              <text x={x(at.offset)} y={MARGIN.top - 23} textAnchor="middle" fontSize="14" fontWeight="600" fill="var(--spruce)">
+              {at.z !== null && (
+                <circle
+                  cx={x(at.offset)}
+                  cy={y(at.z)}
+                  r="7"
+                  fill="var(--spruce)"
+                  stroke="var(--sheet)"
+                  strokeWidth="2"
+                />
+              )}
+              <text
+                x={x(at.offset)}
+                y={MARGIN.top - 23}
+                textAnchor="middle"
+                fontSize="14"
+                fontWeight="600"
+                fill="var(--spruce)"
+              >
                 {at.name}
               </text>
             </g>
@@ -173,7 +230,12 @@ export function SectionDrawing({ road, station, title, at, ground = [], measured
 }
 
 /** Names under the section, each in the first row where it has room; the chosen one first, and those without room left away. */
-function placedLabels(strings: ReturnType<typeof crossSection>, chosen: string | null, x: (offset: number) => number, width: number) {
+function placedLabels(
+  strings: ReturnType<typeof crossSection>,
+  chosen: string | null,
+  x: (offset: number) => number,
+  width: number,
+) {
   const rows: [number, number][][] = Array.from({ length: LABEL_ROWS }, () => []);
   const inTurn = [...strings].sort((a, b) => Number(b.name === chosen) - Number(a.name === chosen));
   return inTurn.flatMap(({ name, offset }) => {

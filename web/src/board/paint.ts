@@ -1,6 +1,15 @@
 /** Paints a scene on a canvas. `toPixel` places site metres; sizes are CSS pixels. */
 import type { PlanPoint } from '@idle-marker/core';
-import type { Ink, Scene, SceneEllipse, SceneInstrument, SceneLine, SceneShade, SceneSymbol, SymbolName } from './scene.ts';
+import type {
+  Ink,
+  Scene,
+  SceneEllipse,
+  SceneInstrument,
+  SceneLine,
+  SceneShade,
+  SceneSymbol,
+  SymbolName,
+} from './scene.ts';
 import { SYMBOLS, type PathStep } from './symbols.ts';
 import type { Visible } from './visible.ts';
 
@@ -29,10 +38,15 @@ export function paintScene(painter: Painter, whole: Scene, visible: Visible): vo
   for (const each of scene.arrows) paintArrow(painter, each.from, each.to, painter.palette[each.ink]);
   const huddled = visible.crowded ? new Set<SceneSymbol>() : huddledMarks(painter, scene.symbols);
   if (visible.crowded) paintCrowd(painter, scene.symbols);
-  else for (const each of scene.symbols) paintSymbol(painter, each, huddled.has(each) ? HUDDLED_RADIUS_PX : SYMBOL_RADIUS_PX);
+  else
+    for (const each of scene.symbols)
+      paintSymbol(painter, each, huddled.has(each) ? HUDDLED_RADIUS_PX : SYMBOL_RADIUS_PX);
   for (const each of scene.instruments) paintInstrument(painter, each);
   paintTexts(painter, scene.texts);
-  paintLabels(painter, { ...scene, symbols: scene.symbols.filter((each) => each.chosen || !(visible.crowded || huddled.has(each))) });
+  paintLabels(painter, {
+    ...scene,
+    symbols: scene.symbols.filter((each) => each.chosen || !(visible.crowded || huddled.has(each))),
+  });
 }
 
 /** Stakes nearer to each other than this are drawn small and without names: large ones would only be a blot. */
@@ -44,7 +58,9 @@ function huddledMarks({ toPixel }: Painter, symbols: readonly SceneSymbol[]): Re
   const marks = symbols.filter((each) => MARKS.has(each.symbol)).map((each) => ({ each, at: toPixel(each.at) }));
   const huddled = new Set<SceneSymbol>();
   for (const { each, at } of marks) {
-    const near = marks.filter((other) => Math.abs(other.at[0] - at[0]) < HUDDLE_PX && Math.abs(other.at[1] - at[1]) < HUDDLE_PX);
+    const near = marks.filter(
+      (other) => Math.abs(other.at[0] - at[0]) < HUDDLE_PX && Math.abs(other.at[1] - at[1]) < HUDDLE_PX,
+    );
     // Two hubs of one corner stand close; three in one place are a huddle.
     if (near.length > 2 && !each.chosen) huddled.add(each);
   }
@@ -76,7 +92,10 @@ function paintCrowd(painter: Painter, symbols: readonly SceneSymbol[]): void {
   for (const each of symbols) if (each.chosen) paintSymbol(painter, each);
 }
 
-function paintLine({ context, palette, toPixel }: Painter, { points, ink, closed, dash, filled, width }: SceneLine): void {
+function paintLine(
+  { context, palette, toPixel }: Painter,
+  { points, ink, closed, dash, filled, width }: SceneLine,
+): void {
   if (points.length < 2) return;
   context.beginPath();
   points.forEach((point, i) => {
@@ -117,11 +136,22 @@ function paintShades({ context, palette, toPixel }: Painter, shades: readonly Sc
   }
 }
 
-function paintEllipse({ context, palette, toPixel, scale, rotation }: Painter, { at, a, b, azimuth }: SceneEllipse): void {
+function paintEllipse(
+  { context, palette, toPixel, scale, rotation }: Painter,
+  { at, a, b, azimuth }: SceneEllipse,
+): void {
   const [x, y] = toPixel(at);
   context.beginPath();
   // Azimuths run clockwise from up, canvas angles clockwise from right.
-  context.ellipse(x, y, Math.max(a * scale, 2), Math.max(b * scale, 2), azimuth - Math.PI / 2 + rotation, 0, 2 * Math.PI);
+  context.ellipse(
+    x,
+    y,
+    Math.max(a * scale, 2),
+    Math.max(b * scale, 2),
+    azimuth - Math.PI / 2 + rotation,
+    0,
+    2 * Math.PI,
+  );
   context.globalAlpha = 0.25;
   context.fillStyle = palette.spruce;
   context.fill();
@@ -153,7 +183,13 @@ function paintArrow({ context, toPixel }: Painter, from: PlanPoint, to: PlanPoin
   context.fill();
 }
 
-function trace(context: CanvasRenderingContext2D, path: readonly PathStep[], x: number, y: number, radius: number): void {
+function trace(
+  context: CanvasRenderingContext2D,
+  path: readonly PathStep[],
+  x: number,
+  y: number,
+  radius: number,
+): void {
   context.beginPath();
   for (const step of path) {
     if (step.to === 'close') context.closePath();
@@ -251,7 +287,15 @@ function paintInstrument({ context, palette, toPixel, rotation }: Painter, { at,
   context.fill();
 }
 
-function paintText({ context, palette, toPixel }: Painter, at: PlanPoint, text: string, colour: string, align: CanvasTextAlign, dx = 0, dy = 0): void {
+function paintText(
+  { context, palette, toPixel }: Painter,
+  at: PlanPoint,
+  text: string,
+  colour: string,
+  align: CanvasTextAlign,
+  dx = 0,
+  dy = 0,
+): void {
   const [x, y] = toPixel(at);
   context.font = LABEL_FONT;
   context.textAlign = align;
@@ -284,7 +328,8 @@ function paintTexts(painter: Painter, texts: Scene['texts']): void {
   }
 }
 
-const overlaps = (a: Box, b: Box): boolean => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
+const overlaps = (a: Box, b: Box): boolean =>
+  a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
 
 /** Labels try four sides and stay away when none is free, so that no two lie over each other; chosen ones come first. */
 function paintLabels(painter: Painter, scene: Scene): void {
@@ -292,7 +337,8 @@ function paintLabels(painter: Painter, scene: Scene): void {
   const taken: Box[] = scene.symbols.map((each) => boxAbout(toPixel(each.at), SYMBOL_RADIUS_PX, SYMBOL_RADIUS_PX));
   const labelled: { at: PlanPoint; label: string; ink: Ink; chosen: boolean }[] = [];
   for (const { at, label } of scene.instruments) labelled.push({ at, label, ink: 'ink', chosen: true });
-  for (const { at, label, ink = 'ink', chosen = false } of scene.symbols) if (label !== undefined) labelled.push({ at, label, ink, chosen });
+  for (const { at, label, ink = 'ink', chosen = false } of scene.symbols)
+    if (label !== undefined) labelled.push({ at, label, ink, chosen });
   labelled.sort((a, b) => Number(b.chosen) - Number(a.chosen));
   context.font = LABEL_FONT;
   for (const { at, label, ink, chosen } of labelled) {

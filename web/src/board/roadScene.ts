@@ -46,7 +46,8 @@ function ticks(road: Road, interval: Metres) {
   const limits = [alignment.startStation, ...alignment.equations.map(({ at }) => at), alignment.endStation];
   limits.slice(0, -1).forEach((from, i) => {
     const equation = alignment.equations[i - 1];
-    const displayedAt = (station: Metres) => (equation ? equation.ahead + equation.counts * (station - equation.at) : station);
+    const displayedAt = (station: Metres) =>
+      equation ? equation.ahead + equation.counts * (station - equation.at) : station;
     const [a, b] = [displayedAt(from), displayedAt(limits[i + 1]!)];
     for (let k = Math.ceil(Math.min(a, b) / interval - 1e-9); k * interval <= Math.max(a, b) + 1e-9; k++) {
       const found = stationsShown(alignment, k * interval).find((each) => each.region === i);
@@ -63,7 +64,12 @@ export function roadScene(road: Road, style: StationStyle, look: 'active' | 'oth
   const { alignment, shift } = road;
   const stations = drawnStations(road);
   const isActive = look === 'active';
-  const centre: SceneLine = { points: stringLine(road, 'centreline', stations), ink: 'pencil', dash: [14, 3, 2, 3], width: isActive ? 2 : 1 };
+  const centre: SceneLine = {
+    points: stringLine(road, 'centreline', stations),
+    ink: 'pencil',
+    dash: [14, 3, 2, 3],
+    width: isActive ? 2 : 1,
+  };
   if (!isActive) return { lines: [centre], texts: [nameOf(road)] };
   const strings = road.template.names
     .filter((name) => name !== 'centreline' && !name.endsWith('.flowLine'))
@@ -82,11 +88,23 @@ export function roadScene(road: Road, style: StationStyle, look: 'active' | 'oth
     ...equationJumps(alignment).flatMap(({ at: station, back, ahead }) => {
       const at = across(station, -2 * LABEL, -2 * LABEL)[0];
       return at
-        ? [{ at, text: msg('board.backAhead', { station: stationText(back, style, 2), station2: stationText(ahead, style, 2) }), ink: 'ochre' as const }]
+        ? [
+            {
+              at,
+              text: msg('board.backAhead', {
+                station: stationText(back, style, 2),
+                station2: stationText(ahead, style, 2),
+              }),
+              ink: 'ochre' as const,
+            },
+          ]
         : [];
     }),
     ...round
-      .filter(({ displayed }) => Math.round(lengthFromMetres(displayed, style.unit)) % (style.unit === 'metre' ? 40 : 100) === 0)
+      .filter(
+        ({ displayed }) =>
+          Math.round(lengthFromMetres(displayed, style.unit)) % (style.unit === 'metre' ? 40 : 100) === 0,
+      )
       .flatMap(({ station, displayed }) => {
         const at = across(station, -LABEL, -LABEL)[0];
         return at ? [{ at, text: shortStation(displayed, style), ink: 'ink2' as const }] : [];
@@ -101,8 +119,16 @@ export function roadScene(road: Road, style: StationStyle, look: 'active' | 'oth
       centre,
       ...strings,
       ...round.map(({ station }): SceneLine => ({ points: across(station, -TICK, TICK), ink: 'ink2', width: 1 })),
-      ...special.map(({ station }): SceneLine => ({ points: across(station, -TICK, 2 * TICK), ink: 'pencil', width: 1.5 })),
-      ...alignment.equations.map(({ at }): SceneLine => ({ points: across(at, -2 * LABEL, 2 * TICK), ink: 'ochre', width: 2 })),
+      ...special.map(({ station }): SceneLine => ({
+        points: across(station, -TICK, 2 * TICK),
+        ink: 'pencil',
+        width: 1.5,
+      })),
+      ...alignment.equations.map(({ at }): SceneLine => ({
+        points: across(at, -2 * LABEL, 2 * TICK),
+        ink: 'ochre',
+        width: 2,
+      })),
     ],
     texts,
   };

@@ -90,7 +90,15 @@ export interface Scene {
   readonly shades: readonly SceneShade[];
 }
 
-export const EMPTY_SCENE: Scene = { lines: [], symbols: [], arrows: [], ellipses: [], instruments: [], texts: [], shades: [] };
+export const EMPTY_SCENE: Scene = {
+  lines: [],
+  symbols: [],
+  arrows: [],
+  ellipses: [],
+  instruments: [],
+  texts: [],
+  shades: [],
+};
 
 export const joinScenes = (...scenes: readonly Partial<Scene>[]): Scene => ({
   lines: scenes.flatMap((scene) => scene.lines ?? []),
@@ -104,7 +112,11 @@ export const joinScenes = (...scenes: readonly Partial<Scene>[]): Scene => ({
 
 /** Everything that has a place, for fitting the view. */
 export function sceneExtent(scene: Scene): readonly [number, number, number, number] | null {
-  const points = [...scene.symbols.map((each) => each.at), ...scene.instruments.map((each) => each.at), ...scene.lines.flatMap((each) => each.points)];
+  const points = [
+    ...scene.symbols.map((each) => each.at),
+    ...scene.instruments.map((each) => each.at),
+    ...scene.lines.flatMap((each) => each.points),
+  ];
   if (points.length === 0) return null;
   // Not Math.min(...list): a list of thousands is too long for a call.
   const extent: [number, number, number, number] = [Infinity, Infinity, -Infinity, -Infinity];

@@ -36,7 +36,9 @@ export function controlScene(control: readonly ControlMark[], chosen: string | n
 
 export const outlineScene = (packages: readonly Fact<'package'>[]): Partial<Scene> => ({
   lines: packages.flatMap((each) =>
-    each.body.items.flatMap(shapesOf).map(({ closed, points }) => ({ points, ink: 'pencil' as const, closed, filled: closed })),
+    each.body.items
+      .flatMap(shapesOf)
+      .map(({ closed, points }) => ({ points, ink: 'pencil' as const, closed, filled: closed })),
   ),
 });
 

@@ -22,7 +22,12 @@ export interface Underlay {
 const WIDTH_PX = 1;
 
 /** The path of a tile; `places` are metres from `origin`, `starts` tell where each of its lines begins. */
-export function underlayTile(layer: string, origin: PlanPoint, places: Float32Array, starts: Uint32Array): UnderlayTile {
+export function underlayTile(
+  layer: string,
+  origin: PlanPoint,
+  places: Float32Array,
+  starts: Uint32Array,
+): UnderlayTile {
   const path = new Path2D();
   const extent: [number, number, number, number] = [Infinity, Infinity, -Infinity, -Infinity];
   for (let line = 0; line + 1 < starts.length; line++) {
@@ -36,7 +41,12 @@ export function underlayTile(layer: string, origin: PlanPoint, places: Float32Ar
       extent[3] = Math.max(extent[3], y);
     }
   }
-  return { layer, origin, path, extent: [extent[0] + origin.e, extent[1] + origin.n, extent[2] + origin.e, extent[3] + origin.n] };
+  return {
+    layer,
+    origin,
+    path,
+    extent: [extent[0] + origin.e, extent[1] + origin.n, extent[2] + origin.e, extent[3] + origin.n],
+  };
 }
 
 export function underlayExtent(underlays: readonly Underlay[]): Extent | null {
@@ -66,8 +76,16 @@ export function paintUnderlay(
   for (const { tiles, ink } of underlays) {
     context.strokeStyle = palette[ink];
     for (const { origin, path, extent } of tiles) {
-      if (view && (extent[2] < view[0]! || extent[0] > view[2]! || extent[3] < view[1]! || extent[1] > view[3]!)) continue;
-      context.setTransform(ratio * a, ratio * b, ratio * c, ratio * d, ratio * (e + a * origin.e + c * origin.n), ratio * (f + b * origin.e + d * origin.n));
+      if (view && (extent[2] < view[0]! || extent[0] > view[2]! || extent[3] < view[1]! || extent[1] > view[3]!))
+        continue;
+      context.setTransform(
+        ratio * a,
+        ratio * b,
+        ratio * c,
+        ratio * d,
+        ratio * (e + a * origin.e + c * origin.n),
+        ratio * (f + b * origin.e + d * origin.n),
+      );
       context.lineWidth = WIDTH_PX / Math.hypot(a, b);
       context.stroke(path);
     }

@@ -24,11 +24,13 @@ export type BesideKind = keyof typeof KINDS;
 /** Not sent yet, for when the browser has no room for them or takes them away. */
 const unsent = new Map<string, Beside>();
 
-export const besideAddress = (site: string, kind: BesideKind, id: string): string => `/api/v1/sites/${site}/${kind}/${id}`;
+export const besideAddress = (site: string, kind: BesideKind, id: string): string =>
+  `/api/v1/sites/${site}/${kind}/${id}`;
 const waitingKey = (site: string, kind: BesideKind): string => `${KINDS[kind].waiting} ${site}`;
 const bytesKey = (kind: BesideKind, id: string): string => `${KINDS[kind].key} ${id}`;
 
-const waitingOf = async (site: string, kind: BesideKind): Promise<string[]> => (await readSetting<string[]>(waitingKey(site, kind))) ?? [];
+const waitingOf = async (site: string, kind: BesideKind): Promise<string[]> =>
+  (await readSetting<string[]>(waitingKey(site, kind))) ?? [];
 
 /** Keeps bytes here, and sends them. Gives what keeps them from the server, null once they are there. */
 export async function keepBeside(site: string, kind: BesideKind, id: string, beside: Beside): Promise<string | null> {
@@ -49,7 +51,11 @@ export async function sendBeside(site: string, kind: BesideKind): Promise<string
     const beside = await besideHere(kind, id);
     if (beside) {
       try {
-        await ask(besideAddress(site, kind, id), about(id), { method: 'PUT', headers: { 'Content-Type': beside.mediaType }, body: beside.bytes });
+        await ask(besideAddress(site, kind, id), about(id), {
+          method: 'PUT',
+          headers: { 'Content-Type': beside.mediaType },
+          body: beside.bytes,
+        });
       } catch (error) {
         return troubleOf(error, msg('data.theWaitsInThisBrowserAndGoes', { name }));
       }

@@ -11,7 +11,9 @@ const EVERY_MS = 10 * 60_000;
 const NOISE_MS = 2000;
 
 const isClock: IsAnswer<{ readonly now: string; readonly fixed: boolean }> = ({ now: told, fixed }) =>
-  typeof told === 'string' && !Number.isNaN(Date.parse(told)) && typeof fixed === 'boolean' ? { now: told, fixed } : null;
+  typeof told === 'string' && !Number.isNaN(Date.parse(told)) && typeof fixed === 'boolean'
+    ? { now: told, fixed }
+    : null;
 
 let offsetMs = Number(localStorage.getItem(KEPT) ?? 0) || 0;
 let isFixed = false;

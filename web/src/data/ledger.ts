@@ -2,7 +2,14 @@
  * The facts of the open site in memory, and their traffic with the server. Facts made here show at once and go out
  * in the order they were made; the server may be away as long as it likes.
  */
-import { instantOf, LARGEST_BODY_BYTES, MOST_FACTS_AT_ONCE, type AnyFact, type Problem, type StoredFact } from '@idle-marker/contract';
+import {
+  instantOf,
+  LARGEST_BODY_BYTES,
+  MOST_FACTS_AT_ONCE,
+  type AnyFact,
+  type Problem,
+  type StoredFact,
+} from '@idle-marker/contract';
 import { stampAfter, now } from './clock.ts';
 import { answered, ask, AwayError, readAs, RefusedError, sending, type IsAnswer } from './server.ts';
 import { nextTurn } from '../ui/turns.ts';
@@ -88,7 +95,8 @@ function take(facts: readonly AnyFact[]): void {
   for (const fact of facts) if (!known.has(fact.id) || isStored(fact)) known.set(fact.id, fact);
   if (fresh.length === 0) return;
   if (!isLatest) latest = null;
-  for (const fact of isLatest ? fresh : known.values()) if (latest === null || Date.parse(instantOf(fact)) > Date.parse(latest)) latest = instantOf(fact);
+  for (const fact of isLatest ? fresh : known.values())
+    if (latest === null || Date.parse(instantOf(fact)) > Date.parse(latest)) latest = instantOf(fact);
   show();
 }
 
@@ -190,7 +198,8 @@ async function keepAgain(): Promise<void> {
   if (held.size > 0 && (emptied || state.unkept !== null))
     await storage.repost([...held.values()].map((entry) => ({ ...entry, refused: null }))).catch(() => undefined);
   const { site } = state;
-  if (emptied && site !== null) await storage.keepFacts(site, [...known.values()].filter(isStored), cursor).catch(() => undefined);
+  if (emptied && site !== null)
+    await storage.keepFacts(site, [...known.values()].filter(isStored), cursor).catch(() => undefined);
   await countWaiting();
 }
 
@@ -205,16 +214,28 @@ const FOR_GOOD: ReadonlySet<string> = new Set([
   'BODY_TOO_LARGE',
 ]);
 
-type Outcome = { readonly id: string; readonly written: boolean } | { readonly id: string | null; readonly problem: Problem };
+type Outcome =
+  { readonly id: string; readonly written: boolean } | { readonly id: string | null; readonly problem: Problem };
 const isOutcome = (value: unknown, id: string): value is Outcome => {
-  const { id: of, written, problem } = value as { readonly id?: unknown; readonly written?: unknown; readonly problem?: Partial<Problem> };
-  return of === id && (typeof written === 'boolean' || (typeof problem?.code === 'string' && typeof problem.detail === 'string'));
+  const {
+    id: of,
+    written,
+    problem,
+  } = value as { readonly id?: unknown; readonly written?: unknown; readonly problem?: Partial<Problem> };
+  return (
+    of === id &&
+    (typeof written === 'boolean' || (typeof problem?.code === 'string' && typeof problem.detail === 'string'))
+  );
 };
 /** What came of each of the facts, and of no others. */
 const outcomesOf =
   (facts: readonly AnyFact[]): IsAnswer<readonly Outcome[]> =>
   ({ results }) =>
-    Array.isArray(results) && results.length === facts.length && results.every((each, i) => isOutcome(each, facts[i]!.id)) ? results : null;
+    Array.isArray(results) &&
+    results.length === facts.length &&
+    results.every((each, i) => isOutcome(each, facts[i]!.id))
+      ? results
+      : null;
 
 type Entry = Awaited<ReturnType<typeof queue>>[number];
 
@@ -245,7 +266,11 @@ async function sendWaiting(): Promise<boolean> {
   for (const batch of inBatches(open)) {
     const facts = batch.map(({ fact }) => bare(fact));
     try {
-      const outcomes = await ask(`/api/v1/sites/${batch[0]!.site}/facts`, outcomesOf(facts), sending('POST', { facts }));
+      const outcomes = await ask(
+        `/api/v1/sites/${batch[0]!.site}/facts`,
+        outcomesOf(facts),
+        sending('POST', { facts }),
+      );
       const taken = batch.filter((_, i) => !('problem' in outcomes[i]!));
       for (const { fact } of taken) stuck.delete(fact.id);
       await settle(taken);
@@ -274,7 +299,8 @@ async function failed(entry: Entry, { code, detail }: Problem): Promise<void> {
 }
 
 /** As it was made: what the server has put beside it is not sent back. */
-const bare = ({ id, type, at, device, seq, by, body }: AnyFact): AnyFact => ({ id, type, at, device, seq, by, body }) as AnyFact;
+const bare = ({ id, type, at, device, seq, by, body }: AnyFact): AnyFact =>
+  ({ id, type, at, device, seq, by, body }) as AnyFact;
 
 async function settle(entries: readonly Entry[]): Promise<void> {
   for (const { fact } of entries) held.delete(fact.id);
@@ -300,7 +326,8 @@ interface Page {
   /** Which ledger of this site answers; another one means that the server's data was exchanged. */
   readonly ledger: string | null;
 }
-const isPage: IsAnswer<Page> = (document) => (Array.isArray(document['facts']) && Number.isInteger(document['cursor']) ? (document as unknown as Page) : null);
+const isPage: IsAnswer<Page> = (document) =>
+  Array.isArray(document['facts']) && Number.isInteger(document['cursor']) ? (document as unknown as Page) : null;
 
 const NOTHING: Page = { facts: [], cursor: 0, more: false, ledger: null };
 
@@ -406,7 +433,9 @@ export interface Said {
 export async function say(site: string, by: string, facts: readonly Said[]): Promise<AnyFact[]> {
   const at = stampAfter(state.site === site ? latest : null);
   const unstamped = facts.map(({ type, body, id }) => ({ id: id ?? newId(), type, at, by, body }));
-  const stamped = await storage.post(site, unstamped).catch(() => unstamped.map((fact) => ({ ...fact, ...storage.ownStamp() }) as AnyFact));
+  const stamped = await storage
+    .post(site, unstamped)
+    .catch(() => unstamped.map((fact) => ({ ...fact, ...storage.ownStamp() }) as AnyFact));
   for (const fact of stamped) held.set(fact.id, { site, fact });
   if (state.site === site) take(stamped);
   await countWaiting();

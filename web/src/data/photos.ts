@@ -27,7 +27,8 @@ export async function shrink(file: Blob): Promise<Photo> {
 }
 
 /** Keeps a photo here, and sends it. Gives what keeps it from the server, null once it is there. */
-export const keepPhoto = (site: string, id: string, photo: Photo): Promise<string | null> => keepBeside(site, 'images', id, photo);
+export const keepPhoto = (site: string, id: string, photo: Photo): Promise<string | null> =>
+  keepBeside(site, 'images', id, photo);
 
 /** Sends what waits; the first refusal or a server that is away ends it. */
 export const sendPhotos = (site: string): Promise<string | null> => sendBeside(site, 'images');
@@ -35,5 +36,7 @@ export const sendPhotos = (site: string): Promise<string | null> => sendBeside(s
 /** Where a photo is shown from: this browser while it waits, else the server. */
 export async function photoAddress(site: string, id: string): Promise<string> {
   const waiting = await besideHere('images', id);
-  return waiting ? URL.createObjectURL(new Blob([waiting.bytes], { type: waiting.mediaType })) : besideAddress(site, 'images', id);
+  return waiting
+    ? URL.createObjectURL(new Blob([waiting.bytes], { type: waiting.mediaType }))
+    : besideAddress(site, 'images', id);
 }

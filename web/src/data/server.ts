@@ -28,8 +28,10 @@ type Document = Readonly<Record<string, unknown>>;
 /** Whether an answer is the one that was asked for. */
 export type IsAnswer<T> = (document: Document) => T | null;
 
-const isDocument = (value: unknown): value is Document => typeof value === 'object' && value !== null && !Array.isArray(value);
-const isProblem = (value: Document): boolean => typeof value['code'] === 'string' && typeof value['detail'] === 'string' && typeof value['status'] === 'number';
+const isDocument = (value: unknown): value is Document =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+const isProblem = (value: Document): boolean =>
+  typeof value['code'] === 'string' && typeof value['detail'] === 'string' && typeof value['status'] === 'number';
 
 /** Asks, and gives the answer as `read` makes it out. Throws `RefusedError` for a refusal of the server, `AwayError` for no answer of its own. */
 export async function ask<T>(address: string, read: IsAnswer<T>, init?: RequestInit): Promise<T> {
@@ -93,6 +95,8 @@ export const sending = (method: 'POST' | 'PUT', body: unknown): RequestInit => (
 export function troubleOf(error: unknown, then: string): string {
   if (error instanceof RefusedError) return error.problem.detail;
   if (error instanceof AwayError)
-    return error.why === 'stranger' ? msg('data.somethingElseThanTheServerAnswersSuch', { then }) : msg('data.theServerDoesNotAnswer', { then });
+    return error.why === 'stranger'
+      ? msg('data.somethingElseThanTheServerAnswersSuch', { then })
+      : msg('data.theServerDoesNotAnswer', { then });
   throw error;
 }

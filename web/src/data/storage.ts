@@ -61,7 +61,10 @@ type Upgrade = IDBPTransaction<unknown, string[], 'versionchange'>;
 /** The first form kept each fact by itself. */
 async function fromSingleFacts(db: IDBPDatabase, transaction: Upgrade): Promise<void> {
   const bySite = new Map<string, StoredFact[]>();
-  for (const { site, fact } of (await transaction.objectStore('facts').getAll()) as { site: string; fact: StoredFact }[]) {
+  for (const { site, fact } of (await transaction.objectStore('facts').getAll()) as {
+    site: string;
+    fact: StoredFact;
+  }[]) {
     const facts = bySite.get(site) ?? [];
     facts.push(fact);
     bySite.set(site, facts);
@@ -76,9 +79,16 @@ async function fromSingleFacts(db: IDBPDatabase, transaction: Upgrade): Promise<
 /** Taken apart again between two frames. */
 const FACTS_A_PAGE = 1000;
 
-function pagesOf(site: string, facts: readonly StoredFact[], cursor: number): [key: [string, number, number], page: string][] {
+function pagesOf(
+  site: string,
+  facts: readonly StoredFact[],
+  cursor: number,
+): [key: [string, number, number], page: string][] {
   const count = Math.ceil(facts.length / FACTS_A_PAGE);
-  return Array.from({ length: count }, (_, i) => [[site, cursor, i], JSON.stringify(facts.slice(i * FACTS_A_PAGE, (i + 1) * FACTS_A_PAGE))]);
+  return Array.from({ length: count }, (_, i) => [
+    [site, cursor, i],
+    JSON.stringify(facts.slice(i * FACTS_A_PAGE, (i + 1) * FACTS_A_PAGE)),
+  ]);
 }
 
 const pagesOfSite = (site: string): IDBKeyRange => IDBKeyRange.bound([site], [site, []]);
@@ -143,7 +153,8 @@ export async function keptFacts(site: string): Promise<StoredFact[]> {
       const { store } = db.transaction('pages');
       const here = await store.getAllKeys(pagesOfSite(site));
       const found: StoredFact[] = [];
-      for (const key of here) for (const fact of JSON.parse((await store.get(key)) ?? '[]') as StoredFact[]) found.push(fact);
+      for (const key of here)
+        for (const fact of JSON.parse((await store.get(key)) ?? '[]') as StoredFact[]) found.push(fact);
       return { facts: found, keys: here };
     },
     { facts: [], keys: [] },
@@ -152,13 +163,21 @@ export async function keptFacts(site: string): Promise<StoredFact[]> {
   return facts;
 }
 
-async function putTogether(site: string, facts: readonly StoredFact[], keys: readonly [string, number, number][]): Promise<void> {
+async function putTogether(
+  site: string,
+  facts: readonly StoredFact[],
+  keys: readonly [string, number, number][],
+): Promise<void> {
   const unique = [...new Map(facts.map((fact) => [fact.id, fact])).values()];
   const last = Math.max(...keys.map(([, cursor]) => cursor));
   await writing((db) => {
     const transaction = db.transaction('pages', 'readwrite');
     const requests = keys.map((key) => transaction.store.delete(key));
-    return Promise.all([...requests, ...pagesOf(site, unique, last).map(([key, page]) => transaction.store.put(page, key)), transaction.done]);
+    return Promise.all([
+      ...requests,
+      ...pagesOf(site, unique, last).map(([key, page]) => transaction.store.put(page, key)),
+      transaction.done,
+    ]);
   });
 }
 
@@ -201,7 +220,10 @@ const nameOfDevice = (kind: string): string =>
   `${kind} ${[...crypto.getRandomValues(new Uint8Array(4))].map((byte) => byte.toString(16).padStart(2, '0')).join('')}`;
 
 /** Name of this browser as a device; made on first use. */
-async function deviceName(store: { get: (key: string) => Promise<unknown>; put: (value: unknown, key: string) => Promise<unknown> }): Promise<string> {
+async function deviceName(store: {
+  get: (key: string) => Promise<unknown>;
+  put: (value: unknown, key: string) => Promise<unknown>;
+}): Promise<string> {
   const known = (await store.get('device')) as string | undefined;
   if (known) return known;
   const made = nameOfDevice('browser');
@@ -250,7 +272,10 @@ export async function repost(entries: readonly Omit<Waiting, 'key'>[]): Promise<
   await writing(async (db) => {
     const transaction = db.transaction('outbox', 'readwrite');
     const there = new Set((await transaction.store.getAll()).map((entry) => entry.fact.id));
-    await Promise.all([...entries.filter(({ fact }) => !there.has(fact.id)).map((entry) => transaction.store.add(entry)), transaction.done]);
+    await Promise.all([
+      ...entries.filter(({ fact }) => !there.has(fact.id)).map((entry) => transaction.store.add(entry)),
+      transaction.done,
+    ]);
   });
 }
 
@@ -305,7 +330,8 @@ export async function writeSetting(key: string, value: unknown): Promise<void> {
 }
 
 /** Bytes are kept by the browser or not at all: a page has no room for all of them. */
-export const readBytes = <T>(key: string): Promise<T | undefined> => reading((db) => db.get('settings', `user ${key}`), undefined) as Promise<T | undefined>;
+export const readBytes = <T>(key: string): Promise<T | undefined> =>
+  reading((db) => db.get('settings', `user ${key}`), undefined) as Promise<T | undefined>;
 
 export async function writeBytes(key: string, value: unknown): Promise<void> {
   await writing((db) => db.put('settings', value, `user ${key}`));

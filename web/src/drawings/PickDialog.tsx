@@ -51,13 +51,24 @@ export function PickDialog({ drawing, rule, onClose, onTake }: PickDialogProps) 
       } else {
         const at = found.kind === 'point' ? found.at : found.centre;
         setWhole(null);
-        setPicked([...picked, { name: nameAfter(picked, stem), e: at.e, n: at.n, kind: found.kind === 'point' ? 'point' : 'centre' }]);
+        setPicked([
+          ...picked,
+          { name: nameAfter(picked, stem), e: at.e, n: at.n, kind: found.kind === 'point' ? 'point' : 'centre' },
+        ]);
       }
       return;
     }
-    const snap = await askDrawing('snap', { key: drawing.id, point, radius, from: picked.at(-1) ?? null, wanted: [...snaps], hidden });
+    const snap = await askDrawing('snap', {
+      key: drawing.id,
+      point,
+      radius,
+      from: picked.at(-1) ?? null,
+      wanted: [...snaps],
+      hidden,
+    });
     if (!snap) return setSaid(msg('drawings.nothingToSnapToIsThereTouch'));
-    if (picked.some((each) => planDistance(each, snap) < 0.0005)) return setSaid(msg('drawings.thatPlaceIsPickedAlready'));
+    if (picked.some((each) => planDistance(each, snap) < 0.0005))
+      return setSaid(msg('drawings.thatPlaceIsPickedAlready'));
     setSaid(null);
     setWhole(null);
     setPicked([...picked, { name: nameAfter(picked, stem), e: snap.e, n: snap.n, kind: SNAPPED[snap.kind] }]);
@@ -66,14 +77,33 @@ export function PickDialog({ drawing, rule, onClose, onTake }: PickDialogProps) 
     () =>
       joinScenes(outlineScene(state.packages), controlScene(state.control, null), {
         lines: whole && picked.length > 1 ? [{ points: picked, ink: 'spruce', closed: whole.closed, width: 2.5 }] : [],
-        symbols: picked.map((each): SceneSymbol => ({ id: each.name, at: each, symbol: 'toSet', label: each.name, ink: 'spruce', pickable: false })),
+        symbols: picked.map((each): SceneSymbol => ({
+          id: each.name,
+          at: each,
+          symbol: 'toSet',
+          label: each.name,
+          ink: 'spruce',
+          pickable: false,
+        })),
       }),
     [state.packages, state.control, picked, whole],
   );
   const take = () => {
-    const corners = picked.map(({ name, e, n, z, bulge }) => ({ name, e, n, ...(z === undefined || z === null ? {} : { z }), ...(bulge ? { bulge } : {}) }));
+    const corners = picked.map(({ name, e, n, z, bulge }) => ({
+      name,
+      e,
+      n,
+      ...(z === undefined || z === null ? {} : { z }),
+      ...(bulge ? { bulge } : {}),
+    }));
     const hasArcs = corners.some((corner) => 'bulge' in corner);
-    const taken = whole ? (whole.closed && !hasArcs && rule !== 'along' ? 'outline' : 'along') : rule === 'outline' && corners.length < 3 ? 'points' : rule;
+    const taken = whole
+      ? whole.closed && !hasArcs && rule !== 'along'
+        ? 'outline'
+        : 'along'
+      : rule === 'outline' && corners.length < 3
+        ? 'points'
+        : rule;
     onTake({ name: whole?.layer ?? drawing.body.name, corners, rule: taken, isGrid: false });
   };
   return (
@@ -86,10 +116,17 @@ export function PickDialog({ drawing, rule, onClose, onTake }: PickDialogProps) 
         <>
           <span className="mr-auto text-ink2">
             {whole
-              ? msg('drawings.cornersOfAOn', { picked: picked.length, closed: whole.closed ? 'ring' : 'line', layer: whole.layer })
+              ? msg('drawings.cornersOfAOn', {
+                  picked: picked.length,
+                  closed: whole.closed ? 'ring' : 'line',
+                  layer: whole.layer,
+                })
               : msg('drawings.points', { picked: picked.length })}
           </span>
-          <Button disabled={picked.length === 0} onClick={() => (whole ? (setPicked([]), setWhole(null)) : setPicked(picked.slice(0, -1)))}>
+          <Button
+            disabled={picked.length === 0}
+            onClick={() => (whole ? (setPicked([]), setWhole(null)) : setPicked(picked.slice(0, -1)))}
+          >
             {whole ? msg('drawings.anotherOne') : msg('drawings.takeTheLastBack')}
           </Button>
           <Button onClick={onClose}>{msg('common.cancel')}</Button>
@@ -148,7 +185,8 @@ export function PickDialog({ drawing, rule, onClose, onTake }: PickDialogProps) 
       <ol className="figures max-h-40 overflow-auto text-[14px]" tabIndex={0} aria-label={msg('drawings.pickedPlaces')}>
         {picked.map((each) => (
           <li key={each.name}>
-            <strong>{each.name}</strong> {units.axes.map((axis) => `${axis === 'e' ? 'E' : 'N'} ${units.length(each[axis])}`).join('  ')}{' '}
+            <strong>{each.name}</strong>{' '}
+            {units.axes.map((axis) => `${axis === 'e' ? 'E' : 'N'} ${units.length(each[axis])}`).join('  ')}{' '}
             <span className="text-ink2">{each.kind}</span>
           </li>
         ))}

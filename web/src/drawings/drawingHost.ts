@@ -21,7 +21,9 @@ interface Questions {
       readonly unit: DrawingUnit | null;
       readonly similarity: Similarity | null;
     };
-    answer: { readonly ok: true; readonly value: DrawingSummary; readonly digest: string } | { readonly ok: false; readonly error: DrawingError };
+    answer:
+      | { readonly ok: true; readonly value: DrawingSummary; readonly digest: string }
+      | { readonly ok: false; readonly error: DrawingError };
   };
   close: { ask: { readonly key: string }; answer: null };
   lines: { ask: { readonly key: string }; answer: LayerLines[] };
@@ -42,14 +44,32 @@ interface Questions {
     };
     answer: Snap | null;
   };
-  touched: { ask: { readonly key: string; readonly point: PlanPoint; readonly radius: Metres; readonly hidden: readonly string[] }; answer: Touched | null };
-  compare: { ask: { readonly key: string; readonly after: string; readonly corners: readonly PlanPoint[]; readonly most: number }; answer: ComparedDrawings };
+  touched: {
+    ask: {
+      readonly key: string;
+      readonly point: PlanPoint;
+      readonly radius: Metres;
+      readonly hidden: readonly string[];
+    };
+    answer: Touched | null;
+  };
+  compare: {
+    ask: {
+      readonly key: string;
+      readonly after: string;
+      readonly corners: readonly PlanPoint[];
+      readonly most: number;
+    };
+    answer: ComparedDrawings;
+  };
 }
 
 export type Question = keyof Questions;
 export type AskOf<Q extends Question> = Questions[Q]['ask'];
 export type AnswerOf<Q extends Question> = Questions[Q]['answer'];
-export type DrawingAsk = { [Q in Question]: { readonly id: number; readonly question: Q; readonly ask: AskOf<Q> } }[Question];
+export type DrawingAsk = {
+  [Q in Question]: { readonly id: number; readonly question: Q; readonly ask: AskOf<Q> };
+}[Question];
 export type DrawingTold =
   | { readonly id: number; readonly progress: { readonly done: number; readonly total: number } }
   | { readonly id: number; readonly answer: AnswerOf<Question> }
@@ -64,9 +84,14 @@ export function answerDrawing(asked: DrawingAsk, tell: Tell): void {
   const { id } = asked;
   if (asked.question === 'open') {
     const { key, bytes, siteUnit, unit, similarity } = asked.ask;
-    const read = OpenDrawing.read(bytes, siteUnit, unit, similarity, (done, total) => tell({ id, progress: { done, total } }));
+    const read = OpenDrawing.read(bytes, siteUnit, unit, similarity, (done, total) =>
+      tell({ id, progress: { done, total } }),
+    );
     if (read.ok) open.set(key, read.value);
-    tell({ id, answer: read.ok ? { ok: true, value: read.value.summary(siteUnit), digest: digestOfBytes(bytes) } : read });
+    tell({
+      id,
+      answer: read.ok ? { ok: true, value: read.value.summary(siteUnit), digest: digestOfBytes(bytes) } : read,
+    });
     return;
   }
   if (asked.question === 'close') {

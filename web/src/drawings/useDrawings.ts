@@ -22,7 +22,11 @@ export interface ShownDrawing {
 }
 
 export const similarityOf = (placing: FactBody<'drawing'>['placing']): Similarity | null =>
-  placing && { scale: placing.scale, rotation: placing.rotationDeg * RADIANS_PER_DEGREE, shift: { e: placing.shiftE, n: placing.shiftN } };
+  placing && {
+    scale: placing.scale,
+    rotation: placing.rotationDeg * RADIANS_PER_DEGREE,
+    shift: { e: placing.shiftE, n: placing.shiftN },
+  };
 
 /** By id of the revision; an entry of an older worker is read again. */
 let known: ReadonlyMap<string, { readonly age: number; readonly state: ShownDrawing['state'] }> = new Map();
@@ -37,7 +41,11 @@ const subscribe = (listener: () => void) => {
 };
 
 /** Reads a drawing once more that failed or was cancelled. */
-export async function readAgain(site: string, fact: DrawingFact, siteUnit: FactBody<'site'>['lengthUnit']): Promise<void> {
+export async function readAgain(
+  site: string,
+  fact: DrawingFact,
+  siteUnit: FactBody<'site'>['lengthUnit'],
+): Promise<void> {
   const rest = new Map(known);
   rest.delete(fact.id);
   known = rest;
@@ -45,7 +53,11 @@ export async function readAgain(site: string, fact: DrawingFact, siteUnit: FactB
 }
 
 /** Opens a revision in the worker and gets what is painted of it. */
-export async function openRevision(site: string, fact: DrawingFact, siteUnit: FactBody<'site'>['lengthUnit']): Promise<void> {
+export async function openRevision(
+  site: string,
+  fact: DrawingFact,
+  siteUnit: FactBody<'site'>['lengthUnit'],
+): Promise<void> {
   const found = known.get(fact.id);
   // What failed or was cancelled waits for somebody to ask again.
   if (found && found.age === drawingWorkerAge()) return;
@@ -54,8 +66,10 @@ export async function openRevision(site: string, fact: DrawingFact, siteUnit: Fa
   const bytes = await sourceBytes(site, fact.body.file);
   if (!bytes) return failed(msg('drawings.itsFileIsNeitherInThisBrowser'));
   const { unit, placing } = fact.body;
-  const opened = await askDrawing('open', { key: fact.id, bytes, siteUnit, unit, similarity: similarityOf(placing) }, (done, total) =>
-    tell(fact.id, { status: 'reading', share: done / total }),
+  const opened = await askDrawing(
+    'open',
+    { key: fact.id, bytes, siteUnit, unit, similarity: similarityOf(placing) },
+    (done, total) => tell(fact.id, { status: 'reading', share: done / total }),
   );
   if (opened && !opened.ok) return failed(drawingWords(opened.error));
   const lines = opened && (await askDrawing('lines', { key: fact.id }));
@@ -72,7 +86,10 @@ export function useDrawings(): readonly ShownDrawing[] {
   useEffect(() => {
     for (const fact of drawings) void openRevision(id, fact, siteUnit);
   }, [id, drawings, siteUnit, age]);
-  return useMemo(() => drawings.map((fact) => ({ fact, state: shown.get(fact.id)?.state ?? { status: 'reading', share: 0 } })), [drawings, shown]);
+  return useMemo(
+    () => drawings.map((fact) => ({ fact, state: shown.get(fact.id)?.state ?? { status: 'reading', share: 0 } })),
+    [drawings, shown],
+  );
 }
 
 /** What lies under the plan: the layers of all drawings that are switched on. */
@@ -83,7 +100,9 @@ export function useUnderlay(): readonly Underlay[] {
       drawings.flatMap(({ fact, state }): Underlay[] => {
         if (state.status !== 'open') return [];
         const hidden = new Set(fact.body.hidden);
-        return [{ tiles: state.tiles.filter(({ layer }) => !hidden.has(layer)), extent: state.summary.extent, ink: 'pencil' }];
+        return [
+          { tiles: state.tiles.filter(({ layer }) => !hidden.has(layer)), extent: state.summary.extent, ink: 'pencil' },
+        ];
       }),
     [drawings],
   );

@@ -31,7 +31,13 @@ export function useSurfaces(): readonly OpenSurface[] {
           ? []
           : state.summary.surfaces.map((summary): OpenSurface => {
               const choice = { drawing: fact.body.drawing, name: summary.name };
-              return { ...choice, id: surfaceId(choice), revision: fact.id, label: msg('drawings.of', { name: summary.name, name2: fact.body.name }), summary };
+              return {
+                ...choice,
+                id: surfaceId(choice),
+                revision: fact.id,
+                label: msg('drawings.of', { name: summary.name, name2: fact.body.name }),
+                summary,
+              };
             }),
       ),
     [drawings],
@@ -46,7 +52,10 @@ export const heightsOf = (surface: OpenSurface, places: readonly PlanPoint[]): P
  * The height of a surface under a place that moves; null until it is known, and a height of null off the surface. One question
  * at a time: places that come while it is answered are left out but for the last.
  */
-export function useHeightUnder(surface: OpenSurface | null, place: PlanPoint | null): { readonly z: Metres | null } | null {
+export function useHeightUnder(
+  surface: OpenSurface | null,
+  place: PlanPoint | null,
+): { readonly z: Metres | null } | null {
   const [found, setFound] = useState<{ readonly surface: OpenSurface; readonly z: Metres | null } | null>(null);
   const asking = useRef(false);
   const latest = useRef(place);

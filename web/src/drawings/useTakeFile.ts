@@ -46,7 +46,8 @@ export interface TakeFile {
   ): KeptFile;
 }
 
-const placeText = (unit: DrawingUnit, similarity: Similarity | null): string => JSON.stringify([unit.metres, similarity]);
+const placeText = (unit: DrawingUnit, similarity: Similarity | null): string =>
+  JSON.stringify([unit.metres, similarity]);
 
 export function useTakeFile(): TakeFile {
   const { id, state } = useSite();
@@ -57,10 +58,18 @@ export function useTakeFile(): TakeFile {
   const placed = useRef(new Map<string, string>());
 
   const open = useCallback(
-    async (key: string, fileName: string, bytes: Uint8Array, unit: DrawingUnit | null, similarity: Similarity | null): Promise<ReadFile | null> => {
+    async (
+      key: string,
+      fileName: string,
+      bytes: Uint8Array,
+      unit: DrawingUnit | null,
+      similarity: Similarity | null,
+    ): Promise<ReadFile | null> => {
       setReading({ fileName, share: 0 });
       setFault(null);
-      const opened = await askDrawing('open', { key, bytes, siteUnit, unit, similarity }, (done, total) => setReading({ fileName, share: done / total }));
+      const opened = await askDrawing('open', { key, bytes, siteUnit, unit, similarity }, (done, total) =>
+        setReading({ fileName, share: done / total }),
+      );
       setReading(null);
       if (!opened) return null;
       if (!opened.ok) {
@@ -77,7 +86,12 @@ export function useTakeFile(): TakeFile {
     async (file, unit = null, similarity = null) => {
       setFault(null);
       if (file.size > LARGEST_DRAWING_BYTES) {
-        setFault(msg('drawings.isOverMbTakeOutWhatIs', { name: file.name, largestDrawingBytes: LARGEST_DRAWING_BYTES / 1024 / 1024 }));
+        setFault(
+          msg('drawings.isOverMbTakeOutWhatIs', {
+            name: file.name,
+            largestDrawingBytes: LARGEST_DRAWING_BYTES / 1024 / 1024,
+          }),
+        );
         return null;
       }
       const bytes = new Uint8Array(await file.arrayBuffer());
@@ -88,7 +102,9 @@ export function useTakeFile(): TakeFile {
 
   const place = useCallback<TakeFile['place']>(
     async (one, unit, similarity) =>
-      (placed.current.get(one.key) === placeText(unit, similarity) ? one : await open(one.key, one.fileName, one.bytes, unit, similarity)) ?? one,
+      (placed.current.get(one.key) === placeText(unit, similarity)
+        ? one
+        : await open(one.key, one.fileName, one.bytes, unit, similarity)) ?? one,
     [open],
   );
 

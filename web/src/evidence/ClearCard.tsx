@@ -8,7 +8,13 @@ import { LINK } from '../ui/link.ts';
 const SHOWN = 6;
 
 /** The shortest way to clear what is in doubt or unproven: what to sight or to set next, and why. */
-export function ClearCard({ onResight, tone = 'brick' }: { onResight?: (mark: string) => void; readonly tone?: 'brick' | 'ochre' }) {
+export function ClearCard({
+  onResight,
+  tone = 'brick',
+}: {
+  onResight?: (mark: string) => void;
+  readonly tone?: 'brick' | 'ochre';
+}) {
   const { id, state, trust } = useSite();
   const { propose } = trust;
   if (propose.length === 0) return null;
@@ -25,10 +31,18 @@ export function ClearCard({ onResight, tone = 'brick' }: { onResight?: (mark: st
         {propose.slice(0, SHOWN).map((each) => {
           const mark = markOf(each);
           return (
-            <li key={`${each.action} ${each.solution} ${each.mark ?? ''}`} className="flex flex-wrap items-center justify-between gap-x-3">
-              <span className="py-1.5">{clearWords(each, mark?.body.name ?? null, stationOf(each), unprovenOf(each))}</span>
+            <li
+              key={`${each.action} ${each.solution} ${each.mark ?? ''}`}
+              className="flex flex-wrap items-center justify-between gap-x-3"
+            >
+              <span className="py-1.5">
+                {clearWords(each, mark?.body.name ?? null, stationOf(each), unprovenOf(each))}
+              </span>
               {each.action === 'setAgain' && mark && (
-                <Link className={LINK} to={`/sites/${id}/mark?package=${mark.body.package}&mark=${encodeURIComponent(mark.body.key)}`}>
+                <Link
+                  className={LINK}
+                  to={`/sites/${id}/mark?package=${mark.body.package}&mark=${encodeURIComponent(mark.body.key)}`}
+                >
                   {msg('common.setItAgain')}
                 </Link>
               )}
@@ -41,7 +55,9 @@ export function ClearCard({ onResight, tone = 'brick' }: { onResight?: (mark: st
           );
         })}
       </ol>
-      {propose.length > SHOWN && <p className="text-ink2">{msg('evidence.andMoreAfterThese', { propose: propose.length - SHOWN })}</p>}
+      {propose.length > SHOWN && (
+        <p className="text-ink2">{msg('evidence.andMoreAfterThese', { propose: propose.length - SHOWN })}</p>
+      )}
     </section>
   );
 }

@@ -46,8 +46,18 @@ const SPOT_HINT: Partial<Record<Body['kind'], string>> = {
 
 /** Adds a mark, or writes a new revision of one; the older ones stay readable. */
 export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClose(): void }) {
-  const [meant, setMeant] = useState<{ readonly mark: ControlMark | null; readonly place: GivenPlace | null }>({ mark, place: null });
-  return <ControlForm key={meant.mark?.id ?? ''} {...meant} onMeant={(known, place) => setMeant({ mark: known, place })} onClose={onClose} />;
+  const [meant, setMeant] = useState<{ readonly mark: ControlMark | null; readonly place: GivenPlace | null }>({
+    mark,
+    place: null,
+  });
+  return (
+    <ControlForm
+      key={meant.mark?.id ?? ''}
+      {...meant}
+      onMeant={(known, place) => setMeant({ mark: known, place })}
+      onClose={onClose}
+    />
+  );
 }
 
 interface ControlFormProps {
@@ -97,7 +107,9 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
     place.e !== null && place.n !== null
       ? others.find(
           (each) =>
-            each.revision.body.e !== null && planDistance({ e: place.e!, n: place.n! }, { e: each.revision.body.e, n: each.revision.body.n! }) < TWIN_DISTANCE,
+            each.revision.body.e !== null &&
+            planDistance({ e: place.e!, n: place.n! }, { e: each.revision.body.e, n: each.revision.body.n! }) <
+              TWIN_DISTANCE,
         )
       : undefined;
   const notNumber = ({ text }: Draft<number>, value: number | null) =>
@@ -106,21 +118,37 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
     name,
     others.map((each) => each.revision.body.name),
   );
-  const known = mark === null && alike !== null ? (others.find((each) => each.revision.body.name === alike) ?? null) : null;
+  const known =
+    mark === null && alike !== null ? (others.find((each) => each.revision.body.name === alike) ?? null) : null;
   const errors = {
     name:
       name.trim() === ''
         ? msg('evidence.giveTheMarkItsName')
         : alike !== null
-          ? msg('evidence.isOnTheListAlready', { alike, alike2: alike === name.trim() ? '' : msg('evidence.twoNamesThatLookAlikeGetMixed') })
+          ? msg('evidence.isOnTheListAlready', {
+              alike,
+              alike2: alike === name.trim() ? '' : msg('evidence.twoNamesThatLookAlikeGetMixed'),
+            })
           : null,
-    e: notNumber(places.e, place.e) ?? (place.e === null && place.n !== null ? msg('evidence.giveBothCoordinatesOrNeither') : null),
-    n: notNumber(places.n, place.n) ?? (place.n === null && place.e !== null ? msg('evidence.giveBothCoordinatesOrNeither') : null),
-    z: notNumber(places.z, place.z) ?? (place.z === null && place.e === null ? msg('evidence.giveAPlaceAHeightOrBoth') : null),
+    e:
+      notNumber(places.e, place.e) ??
+      (place.e === null && place.n !== null ? msg('evidence.giveBothCoordinatesOrNeither') : null),
+    n:
+      notNumber(places.n, place.n) ??
+      (place.n === null && place.e !== null ? msg('evidence.giveBothCoordinatesOrNeither') : null),
+    z:
+      notNumber(places.z, place.z) ??
+      (place.z === null && place.e === null ? msg('evidence.giveAPlaceAHeightOrBoth') : null),
     source: mark && source.trim() === '' ? msg('evidence.sayWhereTheNewFiguresComeFrom') : null,
     rating: rating !== 'kind' && ratingReason.trim() === '' ? msg('evidence.sayWhyItIsRatedOtherwiseThan') : null,
-    sdH: place.e !== null && !(Number(sdH) >= 0 && Number(sdH) <= 10_000 && sdH.trim() !== '') ? msg('common.giveMillimetres0OrMore') : null,
-    sdZ: place.z !== null && !(Number(sdZ) >= 0 && Number(sdZ) <= 10_000 && sdZ.trim() !== '') ? msg('common.giveMillimetres0OrMore') : null,
+    sdH:
+      place.e !== null && !(Number(sdH) >= 0 && Number(sdH) <= 10_000 && sdH.trim() !== '')
+        ? msg('common.giveMillimetres0OrMore')
+        : null,
+    sdZ:
+      place.z !== null && !(Number(sdZ) >= 0 && Number(sdZ) <= 10_000 && sdZ.trim() !== '')
+        ? msg('common.giveMillimetres0OrMore')
+        : null,
   };
   const faulty = Object.values(errors).some((error) => error !== null);
   const shown = (error: string | null, touched: boolean) => (tried || touched ? error : null);
@@ -154,7 +182,10 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
       supersedes: mark?.revision.id ?? null,
     };
     // Nothing was changed: there is no source to be asked for.
-    const asBefore = before && source.trim() === '' ? sameAsBefore(state, { type: 'control', body: { ...body, source: before.source } }) : null;
+    const asBefore =
+      before && source.trim() === ''
+        ? sameAsBefore(state, { type: 'control', body: { ...body, source: before.source } })
+        : null;
     if (asBefore) {
       onClose();
       return;
@@ -245,7 +276,10 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
         <Tick label={msg('evidence.usableInPlan')} checked={usePlan} onChange={setUsePlan} />
         <Tick label={msg('evidence.usableInHeight')} checked={useHeight} onChange={setUseHeight} />
         <Tick label={msg('common.keptForProofs')} checked={forProof} onChange={setForProof} />
-        <details className="sm:col-span-3" open={mark !== null && Boolean(spot || setBy || useBefore || validFor || retired)}>
+        <details
+          className="sm:col-span-3"
+          open={mark !== null && Boolean(spot || setBy || useBefore || validFor || retired)}
+        >
           <summary className="min-h-11 cursor-pointer py-2 font-semibold">{msg('evidence.moreAboutTheMark')}</summary>
           <div className="grid gap-3 sm:grid-cols-3">
             <Field
@@ -262,8 +296,18 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
               placeholder={msg('evidence.labelOnTheKerb')}
               onChange={(event) => setHeightSource(event.target.value)}
             />
-            <Field label={msg('common.setBy')} value={setBy} maxLength={120} onChange={(event) => setSetBy(event.target.value)} />
-            <Field label={msg('evidence.setOn')} type="date" value={setOn} onChange={(event) => setSetOn(event.target.value)} />
+            <Field
+              label={msg('common.setBy')}
+              value={setBy}
+              maxLength={120}
+              onChange={(event) => setSetBy(event.target.value)}
+            />
+            <Field
+              label={msg('evidence.setOn')}
+              type="date"
+              value={setOn}
+              onChange={(event) => setSetOn(event.target.value)}
+            />
             <Choice
               label={msg('common.firmness')}
               value={rating}
@@ -284,9 +328,19 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
                 error={shown(errors.rating, false)}
               />
             )}
-            <Field label={msg('evidence.useBeforeIfItWillNotLast')} type="date" value={useBefore} onChange={(event) => setUseBefore(event.target.value)} />
+            <Field
+              label={msg('evidence.useBeforeIfItWillNotLast')}
+              type="date"
+              value={useBefore}
+              onChange={(event) => setUseBefore(event.target.value)}
+            />
             {kind === 'tag' && (
-              <Field label={msg('evidence.validForWhichPart')} value={validFor} maxLength={200} onChange={(event) => setValidFor(event.target.value)} />
+              <Field
+                label={msg('evidence.validForWhichPart')}
+                value={validFor}
+                maxLength={200}
+                onChange={(event) => setValidFor(event.target.value)}
+              />
             )}
             <Field
               label={kind === 'tag' ? msg('evidence.takenAwayWhenWhereTo') : msg('evidence.retiredBecause')}
@@ -295,7 +349,13 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
               onChange={(event) => setRetired(event.target.value)}
               help={retired.trim() === '' ? undefined : msg('evidence.itStaysInTheBookAndIn')}
             />
-            <Field className="sm:col-span-3" label={msg('common.note')} value={note} maxLength={2000} onChange={(event) => setNote(event.target.value)} />
+            <Field
+              className="sm:col-span-3"
+              label={msg('common.note')}
+              value={note}
+              maxLength={2000}
+              onChange={(event) => setNote(event.target.value)}
+            />
           </div>
         </details>
       </form>
@@ -312,7 +372,9 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
         />
       )}
       {twin && twin !== known && (
-        <p className="mt-3 border-l-4 border-ochre pl-3">{msg('evidence.lessThan1MFromProbablyOne', { name: twin.revision.body.name })}</p>
+        <p className="mt-3 border-l-4 border-ochre pl-3">
+          {msg('evidence.lessThan1MFromProbablyOne', { name: twin.revision.body.name })}
+        </p>
       )}
       {mark && mark.revisions.length > 0 && (
         <section className="mt-4">
@@ -320,7 +382,8 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
           <ul className="figures text-[14px] text-ink2">
             {mark.revisions.map((revision, i) => (
               <li key={revision.id}>
-                r{mark.revisions.length - i}, {dayAndTime(revision.at)}: {units.axes.map((which) => units.length(revision.body[which])).join(', ')},{' '}
+                r{mark.revisions.length - i}, {dayAndTime(revision.at)}:{' '}
+                {units.axes.map((which) => units.length(revision.body[which])).join(', ')},{' '}
                 {units.length(revision.body.z)} · {revision.body.condition} · {revision.body.source}
               </li>
             ))}

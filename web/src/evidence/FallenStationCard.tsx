@@ -11,9 +11,16 @@ export function FallenStationCard({ fallen, onSightMore }: { readonly fallen: Fa
   const naming = useNaming();
   const stands = inForce?.fact.id === fallen.solution.fact.id;
   const again = fallen.again.map((mark) => mark.body.name);
-  const { title, text, todo } = fallenWords({ station: fallen.solution.fact.body.name, worst: fallen.worst, set: fallen.set, again, inForce: stands }, naming);
+  const { title, text, todo } = fallenWords(
+    { station: fallen.solution.fact.body.name, worst: fallen.worst, set: fallen.set, again, inForce: stands },
+    naming,
+  );
   return (
-    <Card tone="ochre" title={title} actions={onSightMore && stands && <Button onClick={onSightMore}>{msg('common.sightMoreMarks')}</Button>}>
+    <Card
+      tone="ochre"
+      title={title}
+      actions={onSightMore && stands && <Button onClick={onSightMore}>{msg('common.sightMoreMarks')}</Button>}
+    >
       <p>{text}</p>
       <p className="mt-1 font-semibold">{todo}</p>
     </Card>

@@ -18,14 +18,21 @@ export function FoundMovedDialog({ mark, onClose }: { readonly mark: ControlMark
   const [reason, setReason] = useState('');
   const [tried, setTried] = useState(false);
   const { name } = mark.revision.body;
-  const effects = useMemo(() => (plan || height ? effectsOfMove(state, mark.revision, { plan, height }) : []), [state, mark, plan, height]);
+  const effects = useMemo(
+    () => (plan || height ? effectsOfMove(state, mark.revision, { plan, height }) : []),
+    [state, mark, plan, height],
+  );
   const rows = effects.map((effect) => {
     const set = [...state.marks.values()].find((each) => each.id === effect.mark)!.body;
     const asked = classOf(state, set.class);
     return { effect, name: set.name, ...effectWords(effect, { plan, height }, asked, units.lengthUnit) };
   });
   const stations = state.accepted.filter(
-    (each) => !each.withdrawn && supportingUses(each.fact, each.occupation).some((use) => use.revision === mark.revision.id && (use.plan || use.height)),
+    (each) =>
+      !each.withdrawn &&
+      supportingUses(each.fact, each.occupation).some(
+        (use) => use.revision === mark.revision.id && (use.plan || use.height),
+      ),
   );
   const keep = async () => {
     setTried(true);
@@ -67,15 +74,23 @@ export function FoundMovedDialog({ mark, onClose }: { readonly mark: ControlMark
       <p>
         {stations.length === 0
           ? msg('evidence.noAcceptedStationUsedItItIs')
-          : msg('evidence.usedItEachIsComputedAgainWithout', { stations: stations.map((each) => each.fact.body.name).join(', ') })}
+          : msg('evidence.usedItEachIsComputedAgainWithout', {
+              stations: stations.map((each) => each.fact.body.name).join(', '),
+            })}
       </p>
       <div className="mt-2 flex gap-6">
         <Tick label={msg('evidence.inPlan')} checked={plan} onChange={setPlan} />
         <Tick label={msg('evidence.inHeight')} checked={height} onChange={setHeight} />
       </div>
-      {tried && !plan && !height && <p className="font-medium text-brick">{msg('evidence.sayInWhichPartItHasMoved')}</p>}
+      {tried && !plan && !height && (
+        <p className="font-medium text-brick">{msg('evidence.sayInWhichPartItHasMoved')}</p>
+      )}
       {rows.length > 0 && (
-        <ul className="mt-2 max-h-60 overflow-y-auto border-y border-rule py-1" aria-label={msg('common.marksConcerned')} tabIndex={0}>
+        <ul
+          className="mt-2 max-h-60 overflow-y-auto border-y border-rule py-1"
+          aria-label={msg('common.marksConcerned')}
+          tabIndex={0}
+        >
           {rows.slice(0, SHOWN).map((row) => (
             <li key={row.effect.mark} className="flex justify-between gap-4 py-0.5">
               <strong className="whitespace-nowrap">{row.name}</strong>

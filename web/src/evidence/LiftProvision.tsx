@@ -15,7 +15,12 @@ export function LiftProvision({ solution }: { readonly solution: AcceptedSolutio
   const accept = () =>
     say({
       type: 'decision',
-      body: { solution: solution.fact.id, verdict: 'accepted', reason, judged: judgedBody(lifted.judgement, lifted.asked) },
+      body: {
+        solution: solution.fact.id,
+        verdict: 'accepted',
+        reason,
+        judged: judgedBody(lifted.judgement, lifted.asked),
+      },
     });
   return (
     <Card
@@ -28,7 +33,10 @@ export function LiftProvision({ solution }: { readonly solution: AcceptedSolutio
       }
     >
       {text}
-      {!allowed && msg('evidence.hereAStationIsAcceptedBy', { allowedRoles: allowedRoles(state.settings.mayAccept?.accepted ?? []) })}
+      {!allowed &&
+        msg('evidence.hereAStationIsAcceptedBy', {
+          allowedRoles: allowedRoles(state.settings.mayAccept?.accepted ?? []),
+        })}
     </Card>
   );
 }

@@ -20,14 +20,28 @@ const round = (value: unknown): number | null => (typeof value === 'number' ? Nu
 export function ProofChart({ proofs, classId }: { proofs: readonly Fact<'proof'>[]; classId: string }) {
   const asked = classOf(useSite().state, classId);
   const points = proofs
-    .map((proof): Point => ({ at: Date.parse(proof.at), plan: round(proof.body.result['horizontalMm']), height: round(proof.body.result['dZMm']) }))
+    .map((proof): Point => ({
+      at: Date.parse(proof.at),
+      plan: round(proof.body.result['horizontalMm']),
+      height: round(proof.body.result['dZMm']),
+    }))
     .filter((point) => point.plan !== null || point.height !== null);
   if (points.length === 0) return null;
   return (
     <>
-      <Plot points={points} part="plan" limit={asked.plan * PER_METRE} words={msg('evidence.proofsOffInPlanMmTheDashed')} />
+      <Plot
+        points={points}
+        part="plan"
+        limit={asked.plan * PER_METRE}
+        words={msg('evidence.proofsOffInPlanMmTheDashed')}
+      />
       {points.some((point) => point.height !== null) && (
-        <Plot points={points} part="height" limit={asked.height * PER_METRE} words={msg('evidence.proofsOffInHeightMmPlusIs')} />
+        <Plot
+          points={points}
+          part="height"
+          limit={asked.height * PER_METRE}
+          words={msg('evidence.proofsOffInHeightMmPlusIs')}
+        />
       )}
     </>
   );
@@ -61,7 +75,12 @@ function Plot({ points, part, limit, words }: PlotProps) {
               tick={{ fontSize: 12, fill: 'var(--ink2)' }}
               stroke="var(--ink2)"
             />
-            <YAxis domain={[part === 'plan' ? 0 : -edge, edge]} tick={{ fontSize: 12, fill: 'var(--ink2)' }} stroke="var(--ink2)" width={58} />
+            <YAxis
+              domain={[part === 'plan' ? 0 : -edge, edge]}
+              tick={{ fontSize: 12, fill: 'var(--ink2)' }}
+              stroke="var(--ink2)"
+              width={58}
+            />
             <Tooltip
               labelFormatter={(at) => label(Number(at))}
               formatter={(value) => [msg('common.mm', { value: String(value) }), msg('evidence.offIn', { part })]}
@@ -70,7 +89,14 @@ function Plot({ points, part, limit, words }: PlotProps) {
             {limits.map((y) => (
               <ReferenceLine key={y} y={y} stroke="var(--brick)" strokeDasharray="5 4" />
             ))}
-            <Line dataKey={part} stroke="var(--ink)" strokeWidth={1.5} connectNulls dot={{ r: 4, fill: 'var(--ink)' }} isAnimationActive={false} />
+            <Line
+              dataKey={part}
+              stroke="var(--ink)"
+              strokeWidth={1.5}
+              connectNulls
+              dot={{ r: 4, fill: 'var(--ink)' }}
+              isAnimationActive={false}
+            />
           </LineChart>
         </ResponsiveContainer>
       </div>

@@ -20,7 +20,10 @@ export function SetTwiceCard({ twice }: { readonly twice: SetTwice }) {
     <>
       <Card
         tone={differ ? 'brick' : 'ochre'}
-        title={msg('evidence.wasSet', { name, marks: marks.length === 2 ? 'twice' : msg('evidence.times', { marks: marks.length }) })}
+        title={msg('evidence.wasSet', {
+          name,
+          marks: marks.length === 2 ? 'twice' : msg('evidence.times', { marks: marks.length }),
+        })}
         actions={<Button onClick={() => setDeciding(true)}>{msg('common.sayWhichStands')}</Button>}
       >
         {msg('evidence.theyAreApartTheLaterOneIs', {
@@ -43,12 +46,21 @@ function WhichStands({ twice, onClose }: { readonly twice: SetTwice; onClose(): 
     onClose();
   };
   return (
-    <Dialog open onClose={onClose} title={msg('evidence.whichStands', { name: twice.name })} foot={<Button onClick={onClose}>{msg('common.notNow')}</Button>}>
+    <Dialog
+      open
+      onClose={onClose}
+      title={msg('evidence.whichStands', { name: twice.name })}
+      foot={<Button onClick={onClose}>{msg('common.notNow')}</Button>}
+    >
       <p>{msg('evidence.lookAtTheGroundFirstPullWhat')}</p>
       {twice.marks.map((mark, i) => {
         const { body } = mark;
         return (
-          <section key={mark.id} className="mt-3 border border-ink2 p-3" aria-label={msg('evidence.setBy', { memberName: memberName(state, mark.by) })}>
+          <section
+            key={mark.id}
+            className="mt-3 border border-ink2 p-3"
+            aria-label={msg('evidence.setBy', { memberName: memberName(state, mark.by) })}
+          >
             <p className="font-semibold">
               {memberName(state, mark.by)}, {dayAndTime(mark.at)}
               {i === twice.marks.length - 1 && msg('common.inForce')}

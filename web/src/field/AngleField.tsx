@@ -29,11 +29,21 @@ export function AngleField({ value, onChange, error, help, ...rest }: AngleField
         help={echo === null ? help : <span className="figures">{`= ${echo}${help ? ` · ${help}` : ''}`}</span>}
       />
       {meant && (
-        <div className="border-l-4 border-ochre pl-3" role="group" aria-label={msg('common.whatMeans', { value: value.trim() })}>
+        <div
+          className="border-l-4 border-ochre pl-3"
+          role="group"
+          aria-label={msg('common.whatMeans', { value: value.trim() })}
+        >
           <p className="text-[14px] font-medium">{msg('field.degreesMinutesAndSecondsOrDecimal')}</p>
           <div className="mt-1 flex flex-wrap gap-2">
-            <Button onClick={() => onChange(units.angle(meant.packed, value.trim().split(/[.,]/)[1]!.length > 4 ? 1 : 0))}>{units.angle(meant.packed)}</Button>
-            <Button onClick={() => onChange(`${value.trim().replace(',', '.')}°`)}>{`${value.trim()}° = ${units.angle(meant.decimal)}`}</Button>
+            <Button
+              onClick={() => onChange(units.angle(meant.packed, value.trim().split(/[.,]/)[1]!.length > 4 ? 1 : 0))}
+            >
+              {units.angle(meant.packed)}
+            </Button>
+            <Button
+              onClick={() => onChange(`${value.trim().replace(',', '.')}°`)}
+            >{`${value.trim()}° = ${units.angle(meant.decimal)}`}</Button>
           </div>
         </div>
       )}

@@ -14,7 +14,8 @@ export const written = <T>(exact: T, text: string): Draft<T> => ({ text, exact }
 export const typed = (text: string): Draft<never> => ({ text });
 
 /** The exact value where there is one, else what the text reads as. */
-export const valueOf = <T>(draft: Draft<T>, read: (text: string) => T): T => ('exact' in draft ? draft.exact : read(draft.text));
+export const valueOf = <T>(draft: Draft<T>, read: (text: string) => T): T =>
+  'exact' in draft ? draft.exact : read(draft.text);
 
 interface LengthTexts {
   edit(metres: number | null): string;
@@ -26,4 +27,5 @@ export const lengthDraft = (metres: number | null | undefined, units: LengthText
   metres === null || metres === undefined ? typed('') : written(metres, units.edit(metres));
 
 /** Metres; null for what is no length. */
-export const lengthOf = (draft: Draft<number | null>, units: LengthTexts): number | null => valueOf<number | null>(draft, units.readLength);
+export const lengthOf = (draft: Draft<number | null>, units: LengthTexts): number | null =>
+  valueOf<number | null>(draft, units.readLength);

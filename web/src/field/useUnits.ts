@@ -1,5 +1,14 @@
 import { createContext, useContext } from 'react';
-import { formatAngle, formatLength, lengthFromMetres, parseAngle, parseLength, sexagesimalOrDecimal, type AngleUnit, type LengthUnit } from '@idle-marker/core';
+import {
+  formatAngle,
+  formatLength,
+  lengthFromMetres,
+  parseAngle,
+  parseLength,
+  sexagesimalOrDecimal,
+  type AngleUnit,
+  type LengthUnit,
+} from '@idle-marker/core';
 import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
 
 /** How this site writes and reads lengths and angles. */
@@ -27,8 +36,10 @@ export function unitsOf(settings: { lengthUnit: LengthUnit; angleUnit: AngleUnit
     angleUnit,
     unit: UNIT_ABBREVIATION[lengthUnit],
     axes: settings.axisOrder === 'EN' ? ['e', 'n'] : ['n', 'e'],
-    length: (metres, decimals = LENGTH_DECIMALS) => (metres === null ? NONE : formatLength(metres, lengthUnit, decimals)),
-    angle: (radians, decimals = angleUnit === 'dms' ? 0 : 4) => (radians === null ? NONE : formatAngle(radians, angleUnit, decimals)),
+    length: (metres, decimals = LENGTH_DECIMALS) =>
+      metres === null ? NONE : formatLength(metres, lengthUnit, decimals),
+    angle: (radians, decimals = angleUnit === 'dms' ? 0 : 4) =>
+      radians === null ? NONE : formatAngle(radians, angleUnit, decimals),
     edit: (metres) => (metres === null ? '' : String(Number(lengthFromMetres(metres, lengthUnit).toFixed(4)))),
     readLength: (text) => parseLength(text, lengthUnit),
     // What could be meant in two ways is asked about, not guessed.

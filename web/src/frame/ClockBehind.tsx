@@ -9,7 +9,10 @@ export function ClockBehind() {
   if (clockBehind === null) return null;
   return (
     <p className="border-b border-ink bg-brick px-5 py-2 font-medium text-sheet" role="alert">
-      {msg('frame.itIsNowButTheLastEntry', { dayAndTime: dayAndTime(now().toISOString()), dayAndTime2: dayAndTime(clockBehind) })}
+      {msg('frame.itIsNowButTheLastEntry', {
+        dayAndTime: dayAndTime(now().toISOString()),
+        dayAndTime2: dayAndTime(clockBehind),
+      })}
     </p>
   );
 }

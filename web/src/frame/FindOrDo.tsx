@@ -57,8 +57,13 @@ export function FindOrDo() {
   }, []);
   return (
     <>
-      <button type="button" onClick={() => setOpen(true)} className="flex min-h-11 items-center gap-2 px-2 text-ink2 max-md:hidden">
-        {msg('frame.findOrDo')} <kbd className="rounded-sm border border-ink2 px-1.5 font-sans text-xs">{msg('frame.ctrlK')}</kbd>
+      <button
+        type="button"
+        onClick={() => setOpen(true)}
+        className="flex min-h-11 items-center gap-2 px-2 text-ink2 max-md:hidden"
+      >
+        {msg('frame.findOrDo')}{' '}
+        <kbd className="rounded-sm border border-ink2 px-1.5 font-sans text-xs">{msg('frame.ctrlK')}</kbd>
       </button>
       <Radix.Root open={open} onOpenChange={setOpen}>
         <Radix.Portal>
@@ -84,11 +89,13 @@ function Finding({ onClose }: { onClose(): void }) {
   const [at, setAt] = useState(0);
   const entries = useMemo((): Entry[] => {
     const go = (path: string) => () => void navigate(`/sites/${id}/${path}`);
-    const places = [...RAIL.flatMap(([, part]) => part), ...AT_THE_POLE, WITH_RECEIVER, ...HAND_OVER, ...BOOK].map(({ name, path }): Entry => ({
-      words: name,
-      what: SYNONYMS[path] ?? 'place',
-      act: go(path),
-    }));
+    const places = [...RAIL.flatMap(([, part]) => part), ...AT_THE_POLE, WITH_RECEIVER, ...HAND_OVER, ...BOOK].map(
+      ({ name, path }): Entry => ({
+        words: name,
+        what: SYNONYMS[path] ?? 'place',
+        act: go(path),
+      }),
+    );
     const actions: Entry[] = [
       { words: msg('frame.searchForThePrism'), what: 'action', act: () => currentLink()?.search(searchWindow()) },
       { words: msg('frame.allSites'), what: 'action', act: () => void navigate('/') },
@@ -119,7 +126,11 @@ function Finding({ onClose }: { onClose(): void }) {
         act: go(`mark?package=${work.id}&mark=${encodeURIComponent(plan.key)}`),
       })),
     );
-    const control = state.control.map((mark): Entry => ({ words: mark.revision.body.name, what: msg('frame.controlMark'), act: go('control') }));
+    const control = state.control.map((mark): Entry => ({
+      words: mark.revision.body.name,
+      what: msg('frame.controlMark'),
+      act: go('control'),
+    }));
     const stations = state.occupations.map((each): Entry => ({
       words: each.body.name,
       what: 'station',

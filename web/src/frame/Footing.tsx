@@ -20,7 +20,12 @@ function Cell({ name, children, className = '' }: { name?: string; children: Rea
   );
 }
 
-const LOCK = { none: msg('frame.noTarget'), searching: msg('frame.searching'), locked: msg('frame.followingThePole'), lost: msg('common.lockLost') } as const;
+const LOCK = {
+  none: msg('frame.noTarget'),
+  searching: msg('frame.searching'),
+  locked: msg('frame.followingThePole'),
+  lost: msg('common.lockLost'),
+} as const;
 
 /** Readings older than this are stale: they stand there, but say so. */
 const STALE_MS = 1500;
@@ -32,7 +37,9 @@ function ActiveRoad() {
   if (!active) return null;
   const shifted = active.fact.body.shift !== 0;
   return (
-    <label className={`relative flex items-center gap-2 border-l border-[#ffffff33] px-3.5 whitespace-nowrap ${shifted ? 'bg-[#8f1d15]' : ''}`}>
+    <label
+      className={`relative flex items-center gap-2 border-l border-[#ffffff33] px-3.5 whitespace-nowrap ${shifted ? 'bg-[#8f1d15]' : ''}`}
+    >
       <span className="max-2xl:sr-only">{shifted ? msg('frame.roadShifted') : msg('common.road')}</span>
       <select
         value={active.id}
@@ -55,7 +62,10 @@ function PairedDueLink({ paired }: { readonly paired: PairedSolution }) {
   const [due] = pairedDue(state, paired);
   const tone = due === undefined ? '' : due.endsWith('FAILED') ? 'bg-[#8f1d15]' : 'bg-[#704200]';
   return (
-    <Link to={`/sites/${id}/mark/receiver`} className={`flex items-center px-4 font-semibold whitespace-nowrap ${tone}`}>
+    <Link
+      to={`/sites/${id}/mark/receiver`}
+      className={`flex items-center px-4 font-semibold whitespace-nowrap ${tone}`}
+    >
       {due === undefined ? msg('frame.bothProved') : PAIRED_DUE_SHORT[due]}
     </Link>
   );
@@ -80,7 +90,11 @@ export function Footing() {
       {link?.kind === 'simulator' && (
         <>
           <Cell className={link.lock === 'lost' ? 'bg-[#8f1d15]' : ''}>
-            {link.busy === 'measuring' ? msg('common.measuring') : link.busy === 'turning' ? msg('frame.turning') : LOCK[link.lock]}
+            {link.busy === 'measuring'
+              ? msg('common.measuring')
+              : link.busy === 'turning'
+                ? msg('frame.turning')
+                : LOCK[link.lock]}
           </Cell>
           {link.setUp && (
             <>
@@ -96,7 +110,9 @@ export function Footing() {
           )}
         </>
       )}
-      {link?.stand && !link.stand.compensated && link.setUp && <Cell className="bg-[#8f1d15]">{msg('frame.notLevel')}</Cell>}
+      {link?.stand && !link.stand.compensated && link.setUp && (
+        <Cell className="bg-[#8f1d15]">{msg('frame.notLevel')}</Cell>
+      )}
       {link?.stand && link.stand.battery < LOW_BATTERY && (
         <Cell className="bg-[#704200]">{msg('frame.battery', { battery: Math.round(link.stand.battery * 100) })}</Cell>
       )}
@@ -119,14 +135,18 @@ export function Footing() {
       )}
       {inForce && (
         <Cell name={msg('common.station')} className="border-l">
-          {inForce.fact.body.name} <span className="ml-1 font-normal">{goodToWords(goodToOf(inForce), state.settings.lengthUnit)}</span>
+          {inForce.fact.body.name}{' '}
+          <span className="ml-1 font-normal">{goodToWords(goodToOf(inForce), state.settings.lengthUnit)}</span>
         </Cell>
       )}
       {paired && (
         <>
           <Cell name={msg('common.heights')} className="border-l">
             {paired.solution.body.name}
-            <span className="font-normal max-2xl:hidden"> {msg('frame.planFrom', { receiver: paired.pairing.body.receiver })}</span>
+            <span className="font-normal max-2xl:hidden">
+              {' '}
+              {msg('frame.planFrom', { receiver: paired.pairing.body.receiver })}
+            </span>
           </Cell>
           <PairedDueLink paired={paired} />
         </>

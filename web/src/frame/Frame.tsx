@@ -33,7 +33,12 @@ export function Frame() {
       if (!inForce || inForce.occupation.body.link !== 'simulator') return;
       const { e, n, orientationDeg } = inForce.fact.body.result;
       const { id: occupation, body } = inForce.occupation;
-      void resumeStation(id, { occupation, place: { e, n }, height: body.instrumentHeight, orientation: orientationDeg * RADIANS_PER_DEGREE });
+      void resumeStation(id, {
+        occupation,
+        place: { e, n },
+        height: body.instrumentHeight,
+        orientation: orientationDeg * RADIANS_PER_DEGREE,
+      });
     });
   }, [id, settings.practiceGround, inForce]);
   useKey('p', () => void navigate(`/sites/${id}/prove`));
@@ -44,13 +49,21 @@ export function Frame() {
         {msg('frame.skipToThePlace')}
       </a>
       <nav aria-label={msg('frame.sites')} className="border-r border-b border-ink max-md:hidden">
-        <NavLink to="/" aria-label={msg('frame.idleMarkerAllSites')} className="flex h-full items-center gap-2 px-4 font-semibold max-rail:justify-center">
+        <NavLink
+          to="/"
+          aria-label={msg('frame.idleMarkerAllSites')}
+          className="flex h-full items-center gap-2 px-4 font-semibold max-rail:justify-center"
+        >
           <Logo />
           <span className="text-base max-rail:hidden">{msg('common.idleMarker')}</span>
         </NavLink>
       </nav>
       <header className="flex min-w-0 items-center gap-4 border-b border-ink px-4">
-        <NavLink to="/" aria-label={msg('frame.allSites')} className="flex min-h-11 min-w-11 items-center justify-center md:hidden">
+        <NavLink
+          to="/"
+          aria-label={msg('frame.allSites')}
+          className="flex min-h-11 min-w-11 items-center justify-center md:hidden"
+        >
           <Logo />
         </NavLink>
         <span className="truncate font-semibold">{settings.name}</span>
@@ -59,7 +72,10 @@ export function Frame() {
           {state.control.length > 0 && msg('frame.control', { controlSources: controlSources(state).join(', ') })}
           {state.packages.length > 0 &&
             msg('frame.work', {
-              packages: state.packages.length === 1 ? state.packages[0]!.body.name : msg('frame.packages', { packages: state.packages.length }),
+              packages:
+                state.packages.length === 1
+                  ? state.packages[0]!.body.name
+                  : msg('frame.packages', { packages: state.packages.length }),
             })}
         </span>
         <span className="ml-auto flex shrink-0 items-center gap-3 whitespace-nowrap">
@@ -74,7 +90,9 @@ export function Frame() {
       >
         {RAIL.map(([when, places]) => (
           <div key={when} className="mb-3 max-md:mb-0 max-md:flex">
-            <p className="px-[18px] pb-1 text-[13px] font-medium tracking-wide text-ink2 uppercase max-rail:hidden">{when}</p>
+            <p className="px-[18px] pb-1 text-[13px] font-medium tracking-wide text-ink2 uppercase max-rail:hidden">
+              {when}
+            </p>
             {places.map((place) => (
               <RailLink key={place.path} place={place} base={`/sites/${id}`} fact={facts[place.path]} />
             ))}
@@ -111,7 +129,12 @@ function useLastPart(base: string, { path }: Place): string {
 
 function RailLink({ place, base, fact }: { place: Place; base: string; fact: RailFact | undefined }) {
   const to = useLastPart(base, place);
-  const tone = fact?.tone === 'brick' ? 'text-brick font-semibold' : fact?.tone === 'ochre' ? 'text-ochre font-semibold' : 'text-ink2';
+  const tone =
+    fact?.tone === 'brick'
+      ? 'text-brick font-semibold'
+      : fact?.tone === 'ochre'
+        ? 'text-ochre font-semibold'
+        : 'text-ink2';
   return (
     <NavLink
       to={to}
@@ -120,7 +143,14 @@ function RailLink({ place, base, fact }: { place: Place; base: string; fact: Rai
         `flex min-h-11 items-center gap-3 border-l-[5px] pr-3.5 pl-[13px] max-rail:flex-col max-rail:gap-0 max-rail:px-2 max-rail:py-1.5 max-md:min-w-[68px] max-md:border-t-4 max-md:border-l-0 ${isActive ? 'border-spruce bg-sheet' : 'border-transparent'}`
       }
     >
-      <svg className="hidden h-5 w-5 max-rail:block" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="1.7" aria-hidden="true">
+      <svg
+        className="hidden h-5 w-5 max-rail:block"
+        viewBox="0 0 24 24"
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="1.7"
+        aria-hidden="true"
+      >
         <path d={place.icon} />
       </svg>
       <span className="text-[15px] font-medium whitespace-nowrap max-rail:text-[13px] max-rail:whitespace-normal max-rail:text-center max-md:whitespace-nowrap">

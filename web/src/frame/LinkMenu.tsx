@@ -43,7 +43,8 @@ export const LinkMenu = memo(function LinkMenu() {
   const done = () => {
     // Of a foil the height is zero by itself; that of the pole stays for when it is used again.
     const poleHeight = height ?? currentLink()?.state().pole.targetHeight;
-    if (poleHeight !== undefined) changePole({ targetHeight: poleHeight, legs: draft.legs, target: draft.target, item: draft.item });
+    if (poleHeight !== undefined)
+      changePole({ targetHeight: poleHeight, legs: draft.legs, target: draft.target, item: draft.item });
     setOpen(false);
   };
   const simulator = () => {
@@ -57,9 +58,20 @@ export const LinkMenu = memo(function LinkMenu() {
   };
   return (
     <>
-      <button type="button" onClick={openMenu} className="flex items-center gap-2 border-r border-[#ffffff33] px-3.5 font-semibold whitespace-nowrap">
-        <span aria-hidden="true" className={`h-2.5 w-2.5 rounded-full ${kind ? 'bg-on-footing' : 'border border-on-footing'}`} />
-        {kind === null ? msg('frame.noLink') : kind === 'simulator' ? msg('frame.linkedDemoInstrument') : msg('frame.typedReadings')}
+      <button
+        type="button"
+        onClick={openMenu}
+        className="flex items-center gap-2 border-r border-[#ffffff33] px-3.5 font-semibold whitespace-nowrap"
+      >
+        <span
+          aria-hidden="true"
+          className={`h-2.5 w-2.5 rounded-full ${kind ? 'bg-on-footing' : 'border border-on-footing'}`}
+        />
+        {kind === null
+          ? msg('frame.noLink')
+          : kind === 'simulator'
+            ? msg('frame.linkedDemoInstrument')
+            : msg('frame.typedReadings')}
       </button>
       <Dialog
         open={open}
@@ -108,13 +120,26 @@ export const LinkMenu = memo(function LinkMenu() {
               <Choice
                 label={msg('frame.radioChannelAsOnTheInstrument')}
                 value={String(stand.channel)}
-                options={CHANNELS.map((each) => [String(each), `${each}${BUSY_CHANNELS.includes(each) ? msg('frame.anotherCrew') : ': free'}`] as const)}
+                options={CHANNELS.map(
+                  (each) =>
+                    [
+                      String(each),
+                      `${each}${BUSY_CHANNELS.includes(each) ? msg('frame.anotherCrew') : ': free'}`,
+                    ] as const,
+                )}
                 onChange={(channel) => simulator()?.setChannel(Number(channel))}
                 help={msg('frame.twoCrewsOnOneChannelGetEach')}
               />
             </>
           )}
-          {kind === 'simulator' && <Choice label={msg('frame.whereASearchLooksFromWhereIt')} value={searched} options={WINDOW_WORDS} onChange={setSearched} />}
+          {kind === 'simulator' && (
+            <Choice
+              label={msg('frame.whereASearchLooksFromWhereIt')}
+              value={searched}
+              options={WINDOW_WORDS}
+              onChange={setSearched}
+            />
+          )}
           {kind === 'simulator' && (
             <Choice
               label={msg('frame.walkingNearStops')}
@@ -134,7 +159,10 @@ export const LinkMenu = memo(function LinkMenu() {
             <Choice
               label={msg('frame.paceOfTheSimulatedSite')}
               value={pace}
-              options={PACES.map((each) => [String(each), each === 1 ? msg('frame.asInLife') : msg('frame.timesAsFast', { each })] as const)}
+              options={PACES.map(
+                (each) =>
+                  [String(each), each === 1 ? msg('frame.asInLife') : msg('frame.timesAsFast', { each })] as const,
+              )}
               onChange={(value) => {
                 setPace(value);
                 void writeSetting('pace', Number(value));

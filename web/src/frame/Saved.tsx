@@ -26,7 +26,10 @@ function chipOf({ refused, unkept, trouble, stuck, waiting }: LedgerState): read
 
 function standOf({ trouble, waiting, unkept }: LedgerState): string {
   if (waiting === null) return msg('frame.whatWaitsInThisBrowserIsBeing');
-  if (!trouble) return waiting === 0 ? msg('frame.everythingSaidOnThisDeviceIsStored') : msg('frame.onTheWay', { entries: entries(waiting) });
+  if (!trouble)
+    return waiting === 0
+      ? msg('frame.everythingSaidOnThisDeviceIsStored')
+      : msg('frame.onTheWay', { entries: entries(waiting) });
   const { why, until } = TROUBLE[trouble.what];
   const kept = unkept ? '' : msg('frame.everythingYouDoIsKeptInThis');
   return msg('frame.itHasBeenSoSince', {
@@ -48,14 +51,24 @@ export function Saved() {
   return (
     <>
       <button type="button" onClick={() => setOpen(true)} className="min-h-11" aria-live="polite">
-        <span className={`rounded-sm border px-2 py-1 text-[13px] font-semibold whitespace-nowrap ${tone}`}>{text}</span>
+        <span className={`rounded-sm border px-2 py-1 text-[13px] font-semibold whitespace-nowrap ${tone}`}>
+          {text}
+        </span>
       </button>
-      <Dialog open={open} onClose={() => setOpen(false)} title={msg('frame.whatIsStored')} foot={<Button onClick={tryNow}>{msg('frame.tryNow')}</Button>}>
+      <Dialog
+        open={open}
+        onClose={() => setOpen(false)}
+        title={msg('frame.whatIsStored')}
+        foot={<Button onClick={tryNow}>{msg('frame.tryNow')}</Button>}
+      >
         <p>{standOf(ledger)}</p>
         {ledger.unkept && (
           <p className="mt-3 border-l-4 border-brick pl-3 font-medium text-brick" role="alert">
             {msg('frame.ofThisDeviceInThisPageAlone', {
-              why: ledger.unkept.why === 'full' ? msg('frame.theBrowserHasNoRoomLeft') : msg('frame.theBrowserKeepsNothingForThisPage'),
+              why:
+                ledger.unkept.why === 'full'
+                  ? msg('frame.theBrowserHasNoRoomLeft')
+                  : msg('frame.theBrowserKeepsNothingForThisPage'),
               entries: entries(ledger.unkept.count),
               count: ledger.unkept.count,
               why2: ledger.unkept.why === 'full' ? msg('frame.andFreeSomeStorageOnTheDevice') : '',
@@ -63,21 +76,32 @@ export function Saved() {
           </p>
         )}
         {ledger.persistent === false && <p className="mt-3 text-ink2">{msg('frame.thisBrowserMayTakeAwayWhatIt')}</p>}
-        {missing.length > 0 && <p className="mt-3 text-ochre">{msg('frame.notFetchedByThisDeviceYetAnd', { missing: missing.join(', ') })}</p>}
+        {missing.length > 0 && (
+          <p className="mt-3 text-ochre">
+            {msg('frame.notFetchedByThisDeviceYetAnd', { missing: missing.join(', ') })}
+          </p>
+        )}
         {ledger.stuck.map(({ fact, reason }) => (
           <div key={fact.id} className="mt-3 border-l-4 border-ochre pl-3">
-            <p className="font-semibold">{msg('frame.ofIsNotStoredYet', { type: fact.type, clockTime: clockTime(fact.at) })}</p>
+            <p className="font-semibold">
+              {msg('frame.ofIsNotStoredYet', { type: fact.type, clockTime: clockTime(fact.at) })}
+            </p>
             <p>{msg('frame.theEntriesAfterItGoOnThis', { reason })}</p>
           </div>
         ))}
         {Math.abs(behind) > CLOCKS_AGREE_MS && (
           <p className="mt-3 text-ochre">
-            {msg('frame.theClockOfThisDeviceIsMin', { behind: Math.round(Math.abs(behind) / 60_000), behind2: behind > 0 ? 'behind' : msg('frame.aheadOf') })}
+            {msg('frame.theClockOfThisDeviceIsMin', {
+              behind: Math.round(Math.abs(behind) / 60_000),
+              behind2: behind > 0 ? 'behind' : msg('frame.aheadOf'),
+            })}
           </p>
         )}
         {ledger.refused.map((entry) => (
           <div key={entry.key} className="mt-3 border-l-4 border-brick pl-3">
-            <p className="font-semibold">{msg('frame.ofWasRefused', { type: entry.fact.type, clockTime: clockTime(entry.fact.at) })}</p>
+            <p className="font-semibold">
+              {msg('frame.ofWasRefused', { type: entry.fact.type, clockTime: clockTime(entry.fact.at) })}
+            </p>
             <p>{entry.reason}</p>
             <Button look="quiet" onClick={() => void dismissRefused(entry.key)}>
               {msg('frame.seenTakeItOffTheList')}

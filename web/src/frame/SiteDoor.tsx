@@ -26,7 +26,9 @@ export function SiteDoor() {
     if (!loaded && ledger.trouble === null)
       return (
         <Empty title={msg('frame.openingTheSite')}>
-          {ledger.read > 0 ? msg('frame.readingWhatWasSaidSoFarEntries', { read: ledger.read.toLocaleString('en') }) : msg('frame.readingWhatWasSaidSoFar')}
+          {ledger.read > 0
+            ? msg('frame.readingWhatWasSaidSoFarEntries', { read: ledger.read.toLocaleString('en') })
+            : msg('frame.readingWhatWasSaidSoFar')}
         </Empty>
       );
     return (
@@ -38,12 +40,15 @@ export function SiteDoor() {
           </Link>
         }
       >
-        {loaded ? msg('frame.itsAddressMayBeMistypedOrIt') : msg('frame.thisBrowserHasNotSeenTheSite', { why: TROUBLE[ledger.trouble!.what].why })}
+        {loaded
+          ? msg('frame.itsAddressMayBeMistypedOrIt')
+          : msg('frame.thisBrowserHasNotSeenTheSite', { why: TROUBLE[ledger.trouble!.what].why })}
       </Empty>
     );
   }
   if (who === undefined) return null;
-  if (who === null || !state.members.some((member) => member.id === who)) return <WhoWorks id={id} state={state} choose={setWho} />;
+  if (who === null || !state.members.some((member) => member.id === who))
+    return <WhoWorks id={id} state={state} choose={setWho} />;
   return (
     <SiteProvider id={id} judged={judged} who={who}>
       <Frame />

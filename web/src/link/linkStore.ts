@@ -74,13 +74,15 @@ export interface SimulatedStation {
 /** Stands the simulated instrument where the station in force says it stands, when this browser did not put it there itself. */
 export async function resumeStation(site: string, station: SimulatedStation): Promise<void> {
   const key = `simulated occupation ${site}`;
-  if (held?.site !== site || held.link.kind !== 'simulator' || (await readSetting<string>(key)) === station.occupation) return;
+  if (held?.site !== site || held.link.kind !== 'simulator' || (await readSetting<string>(key)) === station.occupation)
+    return;
   held.link.setUpAt(station.place, station.height, station.orientation);
   await writeSetting(key, station.occupation);
 }
 
 /** Remembers that this browser's simulator stands for an occupation. */
-export const rememberOccupation = (site: string, occupation: string): Promise<void> => writeSetting(`simulated occupation ${site}`, occupation);
+export const rememberOccupation = (site: string, occupation: string): Promise<void> =>
+  writeSetting(`simulated occupation ${site}`, occupation);
 
 /** Opens the link a site was last used with. */
 export async function openUsualLink(site: string, ground: string | null): Promise<void> {
@@ -103,7 +105,8 @@ const snapshot = (): LinkState | null => held?.link.state() ?? null;
 export const useLinkState = (): LinkState | null => useSyncExternalStore(subscribe, snapshot);
 
 /** One thing of the link's state, a plain value or an object of the state: the screen is drawn again only when that one changes. */
-export const useLinked = <T>(select: (state: LinkState | null) => T): T => useSyncExternalStore(subscribe, () => select(snapshot()));
+export const useLinked = <T>(select: (state: LinkState | null) => T): T =>
+  useSyncExternalStore(subscribe, () => select(snapshot()));
 
 export const useLinkKind = (): LinkState['kind'] | null => useLinked((link) => link?.kind ?? null);
 

@@ -63,7 +63,8 @@ const shown = (reading: SimulatedReading) => ({
   zenithDeg: round(reading.zenith / RADIANS_PER_DEGREE, ANGLE_DECIMALS),
   slope: round(reading.slope, 4),
 });
-const shownShot = ({ slope, ...angles }: SimulatedShot) => (slope === null ? { ...shown({ ...angles, slope: 0 }), slope: null } : shown({ ...angles, slope }));
+const shownShot = ({ slope, ...angles }: SimulatedShot) =>
+  slope === null ? { ...shown({ ...angles, slope: 0 }), slope: null } : shown({ ...angles, slope });
 
 /** What the receiver's display would show: tenths of a millimetre, tenths of a second, hundredths of a degree. */
 const shownReceiver = ({ fix, lean, ...reading }: ReceiverReading, linked: boolean): LiveReceiver => ({
@@ -90,7 +91,12 @@ function tell(current: SimulatorState, live: SimulatedReading | null, receiver: 
     live: live && shown(live),
     shot: current.shot && shownShot(current.shot),
     busy: current.task ? BUSY[current.task.kind] : null,
-    pole: { targetHeight: current.pole.targetHeight, legs: current.pole.legs, walking: current.walk !== null, onto: current.pole.onto },
+    pole: {
+      targetHeight: current.pole.targetHeight,
+      legs: current.pole.legs,
+      walking: current.walk !== null,
+      onto: current.pole.onto,
+    },
     stand: {
       alongSec: round(current.stand.level.shownAlong / RADIANS_PER_SECOND, 1),
       acrossSec: round(current.stand.level.shownAcross / RADIANS_PER_SECOND, 1),
@@ -161,7 +167,10 @@ function obey(message: ToSimulator): void {
       state = setUpOver(state, truth, message.name, message.height);
       break;
     case 'walk':
-      state = message.near && typeof message.goal !== 'string' ? walkNear(state, truth, message.goal) : walkTo(state, truth, message.goal);
+      state =
+        message.near && typeof message.goal !== 'string'
+          ? walkNear(state, truth, message.goal)
+          : walkTo(state, truth, message.goal);
       break;
     case 'step':
       state = stepPole(state, message.toward, message.right);

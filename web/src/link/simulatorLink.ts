@@ -1,4 +1,10 @@
-import { SIMULATED_PRECISION, type PlanPoint, type SearchWindow, type SimulatedPlace, type SimulatorState } from '@idle-marker/core';
+import {
+  SIMULATED_PRECISION,
+  type PlanPoint,
+  type SearchWindow,
+  type SimulatedPlace,
+  type SimulatorState,
+} from '@idle-marker/core';
 import type { InstrumentLink, LinkState, LiveReceiver, LinkTrouble, PoleChange, RawRead } from './instrumentLink.ts';
 import type { FromSimulator, ToSimulator } from './simulatorProtocol.ts';
 
@@ -29,7 +35,11 @@ const START: LinkState = {
   far: [],
 };
 
-const asRead = (shot: { readonly circleDeg: number; readonly zenithDeg: number; readonly slope: number | null }): RawRead => ({
+const asRead = (shot: {
+  readonly circleDeg: number;
+  readonly zenithDeg: number;
+  readonly slope: number | null;
+}): RawRead => ({
   circle: shot.circleDeg,
   zenith: shot.zenithDeg,
   slope: shot.slope,
@@ -100,7 +110,10 @@ export class SimulatorLink implements InstrumentLink {
       stand: sameOr(this.#state.stand, message.stand),
       // A trouble is shown until the next command.
       trouble: trouble ?? this.#state.trouble,
-      receiver: message.receiver && { ...message.receiver, ...(message.handled < this.#switchedAt ? this.#switched : {}) },
+      receiver: message.receiver && {
+        ...message.receiver,
+        ...(message.handled < this.#switchedAt ? this.#switched : {}),
+      },
       far: message.far.join() === this.#state.far.join() ? this.#state.far : message.far,
     };
     if (shot && this.#measuring) {
@@ -234,7 +247,11 @@ export class SimulatorLink implements InstrumentLink {
   setPole({ target, item, ...change }: PoleChange): void {
     if (target !== undefined) this.#carried = { ...this.#carried, target };
     if (item !== undefined) this.#carried = { ...this.#carried, item };
-    this.#command({ command: 'pole', ...change, ...(target === undefined ? {} : { prismConstant: (target?.constantMm ?? 0) / 1000 }) });
+    this.#command({
+      command: 'pole',
+      ...change,
+      ...(target === undefined ? {} : { prismConstant: (target?.constantMm ?? 0) / 1000 }),
+    });
   }
 
   /** The simulated prism is on what is fixed, not on the pole. */

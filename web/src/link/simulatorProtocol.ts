@@ -1,5 +1,13 @@
 /** Messages between the page and the simulator's worker: JSON, one a line if they ever leave the machine. */
-import type { InstrumentPrecision, Lock, PlanPoint, SearchWindow, SimulatedPlace, SimulatorState, SimulatorTrouble } from '@idle-marker/core';
+import type {
+  InstrumentPrecision,
+  Lock,
+  PlanPoint,
+  SearchWindow,
+  SimulatedPlace,
+  SimulatorState,
+  SimulatorTrouble,
+} from '@idle-marker/core';
 import type { LinkStand, LiveReceiver } from './instrumentLink.ts';
 
 export type ToSimulator =
@@ -14,7 +22,12 @@ export type ToSimulator =
   | { readonly command: 'setUpOver'; readonly name: string; readonly height: number }
   | { readonly command: 'walk'; readonly goal: PlanPoint | string; readonly near?: boolean }
   | { readonly command: 'step'; readonly toward: number; readonly right: number }
-  | { readonly command: 'pole'; readonly targetHeight?: number; readonly legs?: boolean; readonly prismConstant?: number }
+  | {
+      readonly command: 'pole';
+      readonly targetHeight?: number;
+      readonly legs?: boolean;
+      readonly prismConstant?: number;
+    }
   | { readonly command: 'putDown' }
   | { readonly command: 'screw'; readonly screw: number; readonly liftSec: number }
   | { readonly command: 'selfLevel' }
@@ -27,7 +40,13 @@ export type ToSimulator =
   | { readonly command: 'placeHub'; readonly hub: SimulatedPlace }
   | { readonly command: 'markGround'; readonly name: string }
   | { readonly command: 'aimFar'; readonly name: string }
-  | { readonly command: 'receiver'; readonly on?: boolean; readonly compensating?: boolean; readonly linked?: boolean; readonly offset?: number }
+  | {
+      readonly command: 'receiver';
+      readonly on?: boolean;
+      readonly compensating?: boolean;
+      readonly linked?: boolean;
+      readonly offset?: number;
+    }
   | { readonly command: 'cancel' }
   | { readonly command: 'pace'; readonly factor: number };
 
@@ -42,7 +61,12 @@ export interface FromSimulator {
   readonly live: { readonly circleDeg: number; readonly zenithDeg: number; readonly slope: number } | null;
   readonly shot: { readonly circleDeg: number; readonly zenithDeg: number; readonly slope: number | null } | null;
   readonly busy: 'turning' | 'searching' | 'measuring' | null;
-  readonly pole: { readonly targetHeight: number; readonly legs: boolean; readonly walking: boolean; readonly onto: string | null };
+  readonly pole: {
+    readonly targetHeight: number;
+    readonly legs: boolean;
+    readonly walking: boolean;
+    readonly onto: string | null;
+  };
   readonly stand: LinkStand;
   readonly trouble: SimulatorTrouble | null;
   /** What the receiver on the pole shows; null while it is off. */

@@ -18,7 +18,11 @@ export interface PackageHead {
 
 export function usePackageHead(work: Fact<'package'> | null): PackageHead {
   const { state } = useSite();
-  const [typed, setTyped] = useState({ name: work?.body.name ?? '', crew: work?.body.crew ?? '', prefix: work?.body.plans[0]?.name.split('-')[0] ?? '' });
+  const [typed, setTyped] = useState({
+    name: work?.body.name ?? '',
+    crew: work?.body.crew ?? '',
+    prefix: work?.body.plans[0]?.name.split('-')[0] ?? '',
+  });
   const alike = alikeName(
     typed.name,
     state.packages.filter((each) => each.id !== work?.id).map((each) => each.body.name),
@@ -27,7 +31,12 @@ export function usePackageHead(work: Fact<'package'> | null): PackageHead {
     ...typed,
     change: (next) => setTyped({ ...typed, ...next }),
     errors: {
-      name: typed.name.trim() === '' ? msg('packages.giveThePackageAName') : alike !== null ? msg('packages.thereIsAPackageAlreadyTwoNames', { alike }) : null,
+      name:
+        typed.name.trim() === ''
+          ? msg('packages.giveThePackageAName')
+          : alike !== null
+            ? msg('packages.thereIsAPackageAlreadyTwoNames', { alike })
+            : null,
       crew: typed.crew.trim() === '' ? msg('packages.sayWhoAskedForIt') : null,
       prefix: typed.prefix.trim() === '' ? msg('packages.giveTheLettersThatEveryMarksName') : null,
     },

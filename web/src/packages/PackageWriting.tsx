@@ -57,7 +57,10 @@ export function PackageWritingFields({ writing }: { readonly writing: PackageWri
       <Choice
         label={msg('packages.stakesAreWritten')}
         value={writing.convention}
-        options={[[USUAL, msg('packages.asUsualHere', { usual })], ...conventionsOf(state).map(({ id, convention }) => [id, convention.name] as const)]}
+        options={[
+          [USUAL, msg('packages.asUsualHere', { usual })],
+          ...conventionsOf(state).map(({ id, convention }) => [id, convention.name] as const),
+        ]}
         onChange={(convention) => writing.change({ convention })}
       />
       <Choice
@@ -71,7 +74,9 @@ export function PackageWritingFields({ writing }: { readonly writing: PackageWri
         value={writing.point}
         options={[
           [USUAL, msg('packages.theAsUsual', { point: words.point[pointOf({ markKind: writing.markKind })] })],
-          ...(Object.entries(words.point) as [PointOnMark, string][]).map(([point, name]) => [point, msg('packages.the', { name })] as const),
+          ...(Object.entries(words.point) as [PointOnMark, string][]).map(
+            ([point, name]) => [point, msg('packages.the', { name })] as const,
+          ),
         ]}
         onChange={(point) => writing.change({ point })}
       />

@@ -33,7 +33,15 @@ interface DraftSide {
 const SMALL_RADIUS = 3;
 
 /** A kerb return between strings of two roads: its points and its radius point as a work package. */
-export function ReturnPackage({ active, work, onClose }: { readonly active: SiteRoad; readonly work: Fact<'package'> | null; onClose(): void }) {
+export function ReturnPackage({
+  active,
+  work,
+  onClose,
+}: {
+  readonly active: SiteRoad;
+  readonly work: Fact<'package'> | null;
+  onClose(): void;
+}) {
   const { state, say } = useSite();
   const units = useUnits();
   const style = useStationStyle();
@@ -53,7 +61,9 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
   const [radius, setRadius] = useState<Draft<number>>(() => lengthDraft(asked?.return?.radius, units));
   const [marks, setMarks] = useState<Marks>(asked?.return?.marks ?? 'both');
   const first = (road: SiteRoad) =>
-    road.road.template.names.find((each) => each.endsWith('.face')) ?? road.road.template.names.at(1) ?? road.road.template.names[0]!;
+    road.road.template.names.find((each) => each.endsWith('.face')) ??
+    road.road.template.names.at(1) ??
+    road.road.template.names[0]!;
   const [from, setFrom] = useState<DraftSide>(() => ({
     road: active.id,
     string: asked?.string ?? first(active),
@@ -65,7 +75,9 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
     road: onto.id,
     string: asked?.return?.string ?? first(onto),
     gradeString: asked?.return?.gradeString ?? first(onto),
-    station: asked?.return ? written(asked.return.station, typedStation(onto.road, asked.return.station, style)) : typed(''),
+    station: asked?.return
+      ? written(asked.return.station, typedStation(onto.road, asked.return.station, style))
+      : typed(''),
     way: asked?.return?.way ?? 'up',
   }));
   const [tried, setTried] = useState(false);
@@ -79,7 +91,14 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
       });
     if (!found || station === undefined) return null;
     const has = (string: string) => (found.road.template.strings.has(string) ? string : 'centreline');
-    return { fact: found.fact, road: found.road, string: has(draft.string), gradeString: has(draft.gradeString), station, way: draft.way };
+    return {
+      fact: found.fact,
+      road: found.road,
+      string: has(draft.string),
+      gradeString: has(draft.gradeString),
+      station,
+      way: draft.way,
+    };
   };
   const [a, b] = [sideOf(from), sideOf(to)];
   const radiusRead = lengthOf(radius, units);
@@ -87,7 +106,10 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
   const made = found?.ok ? found.value : null;
   const offsetRead = lengthOf(offset, units);
   const item = a && b && made ? returnItem(a, b, made, { name: name.trim() || 'return', side, marks }) : null;
-  const plans = item && offsetRead !== null && offsetRead > 0 ? hubPlans([item], offsetRead, prefix.trim() || 'R', units.lengthUnit) : null;
+  const plans =
+    item && offsetRead !== null && offsetRead > 0
+      ? hubPlans([item], offsetRead, prefix.trim() || 'R', units.lengthUnit)
+      : null;
   const errors = {
     ...head.errors,
     offset: offsetRead === null || offsetRead <= 0 ? msg('common.giveALengthOver0') : null,
@@ -117,16 +139,21 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
   };
   const scene = useMemo(
     () =>
-      joinScenes(...roads.map((each) => roadScene(each.road, style, each.id === from.road || each.id === to.road ? 'active' : 'other')), {
-        lines: made ? [{ points: drawnReturn(made), ink: 'spruce' as const, width: 3 }] : [],
-        symbols: (plans?.ok ? plans.value : []).map((plan) => ({
-          id: plan.key,
-          at: plan.place,
-          symbol: 'toSet' as const,
-          label: plan.corner,
-          pickable: false,
-        })),
-      }),
+      joinScenes(
+        ...roads.map((each) =>
+          roadScene(each.road, style, each.id === from.road || each.id === to.road ? 'active' : 'other'),
+        ),
+        {
+          lines: made ? [{ points: drawnReturn(made), ink: 'spruce' as const, width: 3 }] : [],
+          symbols: (plans?.ok ? plans.value : []).map((plan) => ({
+            id: plan.key,
+            at: plan.place,
+            symbol: 'toSet' as const,
+            label: plan.corner,
+            pickable: false,
+          })),
+        },
+      ),
     [roads, style, from.road, to.road, made, plans],
   );
   const fields = (label: string, draft: DraftSide, change: (next: DraftSide) => void, error: string | null) => {
@@ -191,7 +218,13 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
         <PackageHeadFields head={head} tried={tried} />
         <ClassChoice value={classId} onChange={setClassId} />
         <PackageWritingFields writing={writing} />
-        <DraftField label={msg('common.radius')} unit={units.unit} draft={radius} onDraft={setRadius} error={shown(errors.radius, radius.text)} />
+        <DraftField
+          label={msg('common.radius')}
+          unit={units.unit}
+          draft={radius}
+          onDraft={setRadius}
+          error={shown(errors.radius, radius.text)}
+        />
         <Choice
           label={msg('packages.markedAre')}
           value={marks}
@@ -201,9 +234,19 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
             ['radiusPoint', msg('packages.theRadiusPointAlone')],
           ]}
           onChange={setMarks}
-          help={radiusRead !== null && radiusRead <= SMALL_RADIUS && marks !== 'radiusPoint' ? msg('packages.soSmallAReturnIsStrappedFrom') : undefined}
+          help={
+            radiusRead !== null && radiusRead <= SMALL_RADIUS && marks !== 'radiusPoint'
+              ? msg('packages.soSmallAReturnIsStrappedFrom')
+              : undefined
+          }
         />
-        <DraftField label={msg('packages.hubsOffTheArcBy')} unit={units.unit} draft={offset} onDraft={setOffset} error={errors.offset} />
+        <DraftField
+          label={msg('packages.hubsOffTheArcBy')}
+          unit={units.unit}
+          draft={offset}
+          onDraft={setOffset}
+          error={errors.offset}
+        />
         <Choice
           label={msg('packages.onIts')}
           value={side}
@@ -261,7 +304,11 @@ export function ReturnPackage({ active, work, onClose }: { readonly active: Site
               <tr key={plan.key}>
                 <td className={`${TD_WORD} font-semibold`}>{plan.name}</td>
                 <td className={TD_WORD}>{plan.road?.why}</td>
-                <td className={TD}>{plan.corner === 'radius point' ? '–' : units.angle((plan.road?.azimuthDeg ?? 0) * RADIANS_PER_DEGREE)}</td>
+                <td className={TD}>
+                  {plan.corner === 'radius point'
+                    ? '–'
+                    : units.angle((plan.road?.azimuthDeg ?? 0) * RADIANS_PER_DEGREE)}
+                </td>
                 <td className={TD}>{plan.designZ === null ? msg('packages.noHeight') : units.length(plan.designZ)}</td>
                 <td className={TD}>{units.length(plan.road?.also?.z ?? null)}</td>
               </tr>

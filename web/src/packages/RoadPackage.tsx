@@ -1,5 +1,15 @@
 import { useEffect, useMemo, useState } from 'react';
-import { CENTRELINE, stationsShown, fail, ok, type Metres, type Result, type StationListRule, sectionHeight, type PlanPoint } from '@idle-marker/core';
+import {
+  CENTRELINE,
+  stationsShown,
+  fail,
+  ok,
+  type Metres,
+  type Result,
+  type StationListRule,
+  sectionHeight,
+  type PlanPoint,
+} from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { againstRoad, crossCheck, hubPlans, roadItem, roadWorkOf, classOf, usualClass } from '@idle-marker/records';
 import {
@@ -59,16 +69,25 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
   const head = usePackageHead(work);
   const { name, crew, prefix } = head;
   const [classId, setClassId] = useState(before?.class ?? kerbClass);
-  const [offset, setOffset] = useState<Draft<Metres>>(() => lengthDraft(before?.offset ?? classOf(state, kerbClass).offset ?? 1, units));
+  const [offset, setOffset] = useState<Draft<Metres>>(() =>
+    lengthDraft(before?.offset ?? classOf(state, kerbClass).offset ?? 1, units),
+  );
   const [side, setSide] = useState<Side>(asked?.options.side ?? 'right');
   const [string, setString] = useState(asked?.options.string ?? looked ?? CENTRELINE);
   const [gradeString, setGradeString] = useState(asked?.options.gradeString ?? looked ?? CENTRELINE);
   const [alsoString, setAlsoString] = useState(asked?.options.alsoString ?? NONE);
   const writing = usePackageWriting(before);
-  const [draft, setDraft] = useState(() => ruleDraft((asked?.options.rule as StationListRule | undefined) ?? null, road, units, style));
+  const [draft, setDraft] = useState(() =>
+    ruleDraft((asked?.options.rule as StationListRule | undefined) ?? null, road, units, style),
+  );
   const rule = useRule(draft, road);
   const [own, setOwn] = useState<Draft<Result<Own, string>>>(() =>
-    written(ok(asked?.own ?? []), (asked?.own ?? []).map((each) => `${typedStation(road, each.station, style)}: ${units.edit(each.offset)}`).join('\n')),
+    written(
+      ok(asked?.own ?? []),
+      (asked?.own ?? [])
+        .map((each) => `${typedStation(road, each.station, style)}: ${units.edit(each.offset)}`)
+        .join('\n'),
+    ),
   );
   const surfaces = useSurfaces();
   const [heightsFrom, setHeightsFrom] = useState(STRINGS);
@@ -99,7 +118,12 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
   const ground = surfaces.find(({ id }) => id === heightsFrom) ?? null;
   // Cross sections and surfaces are asked for the same: a height under each corner.
   const surface = useMemo(
-    () => (ground ? { name: ground.name, drawing: ground.revision } : sectionLine !== null ? { name: sectionLine, alignment: fact.id } : null),
+    () =>
+      ground
+        ? { name: ground.name, drawing: ground.revision }
+        : sectionLine !== null
+          ? { name: sectionLine, alignment: fact.id }
+          : null,
     [ground, sectionLine, fact],
   );
   const [useSurface, setUseSurface] = useState(false);
@@ -107,7 +131,10 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
   const [atHub, setAtHub] = useState(false);
   const askedAt = useMemo((): readonly PlanPoint[] => {
     if (!made) return [];
-    const hubs = atHub && useSurface && offsetRead !== null && offsetRead > 0 ? hubPlans([made], offsetRead, 'R', units.lengthUnit) : null;
+    const hubs =
+      atHub && useSurface && offsetRead !== null && offsetRead > 0
+        ? hubPlans([made], offsetRead, 'R', units.lengthUnit)
+        : null;
     return hubs?.ok ? hubs.value.map(({ place }) => place) : made.corners;
   }, [made, atHub, useSurface, offsetRead, units.lengthUnit]);
   // The surface is asked under the string, whether it gives the heights or only checks them.
@@ -117,7 +144,9 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
       setUnder(
         askedAt.map((corner) => {
           const { nearest } = againstRoad(road, corner);
-          return 'station' in nearest ? sectionHeight(road.sections, sectionLine, nearest.station, nearest.offset) : null;
+          return 'station' in nearest
+            ? sectionHeight(road.sections, sectionLine, nearest.station, nearest.offset)
+            : null;
         }),
       );
     if (!ground || !made) return;
@@ -137,15 +166,26 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
       surface: { ...surface, heights: made.corners.map((corner, i) => ({ key: corner.name, z: under[i] ?? null })) },
     };
   }, [made, surface, useSurface, under]);
-  const plans = whole && offsetRead !== null && offsetRead > 0 ? hubPlans([whole], offsetRead, prefix.trim() || 'R', units.lengthUnit) : null;
+  const plans =
+    whole && offsetRead !== null && offsetRead > 0
+      ? hubPlans([whole], offsetRead, prefix.trim() || 'R', units.lengthUnit)
+      : null;
   const { height: allowed } = classOf(state, classId);
   const differing = made && surface && under ? crossCheck(made, under, allowed) : [];
   const errors = {
     ...head.errors,
-    offset: offsetRead === null || offsetRead <= 0 || offsetRead > 1000 ? msg('common.giveTheOffsetSuchAs', { edit: units.edit(1) }) : null,
+    offset:
+      offsetRead === null || offsetRead <= 0 || offsetRead > 1000
+        ? msg('common.giveTheOffsetSuchAs', { edit: units.edit(1) })
+        : null,
     own: ownRead.ok ? null : ownRead.error,
     list: !rule.ok ? rule.error : item && !item.ok ? stationListFaultWords(item.error, style) : null,
-    plans: plans && !plans.ok ? outlineErrorWords(plans.error) : plans?.ok && plans.value.length > 2000 ? msg('packages.thatIsMoreThan2000MarksTake') : null,
+    plans:
+      plans && !plans.ok
+        ? outlineErrorWords(plans.error)
+        : plans?.ok && plans.value.length > 2000
+          ? msg('packages.thatIsMoreThan2000MarksTake')
+          : null,
   };
   const save = async () => {
     setTried(true);
@@ -172,7 +212,9 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
       open
       onClose={onClose}
       wide
-      title={work ? msg('common.newRevision', { name: work.body.name }) : msg('packages.marksAlong', { name: road.name })}
+      title={
+        work ? msg('common.newRevision', { name: work.body.name }) : msg('packages.marksAlong', { name: road.name })
+      }
       foot={
         <PackageFoot
           isNew={work === null}
@@ -185,7 +227,13 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
       <div className="grid gap-3 sm:grid-cols-3">
         <PackageHeadFields head={head} tried={tried} />
         <Choice label={msg('packages.offsetIsMeasuredTo')} value={string} options={strings} onChange={setString} />
-        <DraftField label={msg('packages.hubsOffItBy')} unit={units.unit} draft={offset} onDraft={setOffset} error={errors.offset} />
+        <DraftField
+          label={msg('packages.hubsOffItBy')}
+          unit={units.unit}
+          draft={offset}
+          onDraft={setOffset}
+          error={errors.offset}
+        />
         <Choice
           label={msg('packages.onIts')}
           value={side}
@@ -220,7 +268,11 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
       </div>
       {surface && (
         <div className="mt-2">
-          <Tick label={msg('packages.heightsComeFromNotFromTheStrings', { name: surface.name })} checked={useSurface} onChange={setUseSurface} />
+          <Tick
+            label={msg('packages.heightsComeFromNotFromTheStrings', { name: surface.name })}
+            checked={useSurface}
+            onChange={setUseSurface}
+          />
           {useSurface && <Tick label={msg('packages.atThePlaceOfEachHubNot')} checked={atHub} onChange={setAtHub} />}
           {differing.length > 0 && !atHub && (
             <p className="font-medium text-ochre">
@@ -237,7 +289,9 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
           )}
           {under && differing.length === 0 && !atHub && (
             <p className="text-[14px] text-ink2">
-              {msg('packages.stringsAndSurfaceAgreeWithinWherever', { smallLength: smallLength(allowed, units.lengthUnit) })}
+              {msg('packages.stringsAndSurfaceAgreeWithinWherever', {
+                smallLength: smallLength(allowed, units.lengthUnit),
+              })}
             </p>
           )}
         </div>
@@ -276,30 +330,45 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
                 <td className={TD}>{plan.designZ === null ? msg('packages.noHeight') : units.length(plan.designZ)}</td>
                 {alsoString !== NONE && <td className={TD}>{units.length(plan.road?.also?.z ?? null)}</td>}
                 <td className={TD_WORD}>
-                  {[plan.road?.why, plan.road?.angle && angleWords(plan.road.angle, units.lengthUnit)].filter((each) => each).join('; ')}
+                  {[plan.road?.why, plan.road?.angle && angleWords(plan.road.angle, units.lengthUnit)]
+                    .filter((each) => each)
+                    .join('; ')}
                 </td>
               </tr>
             ))}
           </tbody>
         </table>
       )}
-      {rows.length > SHOWN && <p className="mt-1 text-[14px] text-ink2">{msg('packages.andMore', { rows: rows.length - SHOWN })}</p>}
+      {rows.length > SHOWN && (
+        <p className="mt-1 text-[14px] text-ink2">{msg('packages.andMore', { rows: rows.length - SHOWN })}</p>
+      )}
     </Dialog>
   );
 }
 
 type Own = readonly { readonly station: Metres; readonly offset: Metres }[];
 
-const readOwn = (text: string, station: (text: string) => Metres | null, units: Units, road: SiteRoad['road']): Result<Own, string> =>
+const readOwn = (
+  text: string,
+  station: (text: string) => Metres | null,
+  units: Units,
+  road: SiteRoad['road'],
+): Result<Own, string> =>
   withBothReadings(units, (watched) => ownIn(text, station, watched.readLength, road), afterSentence);
 
-function ownIn(text: string, station: (text: string) => Metres | null, length: (text: string) => Metres | null, road: SiteRoad['road']): Result<Own, string> {
+function ownIn(
+  text: string,
+  station: (text: string) => Metres | null,
+  length: (text: string) => Metres | null,
+  road: SiteRoad['road'],
+): Result<Own, string> {
   const own: { station: Metres; offset: Metres }[] = [];
   for (const [i, line] of text.split('\n').entries()) {
     if (line.trim() === '') continue;
     const [first = '', second = ''] = line.split(':').map((part) => part.trim());
     const [shown, offset] = [station(first), length(second)];
-    if (shown === null || offset === null || offset < 0) return fail(msg('packages.lineIsNotAStationAColon', { i: i + 1 }));
+    if (shown === null || offset === null || offset < 0)
+      return fail(msg('packages.lineIsNotAStationAColon', { i: i + 1 }));
     const found = stationsShown(road.alignment, shown);
     if (found.length === 0) return fail(msg('packages.lineTheLineHasNoSuchStation', { i: i + 1 }));
     // Where a station comes twice, its offset holds at both.

@@ -31,7 +31,8 @@ export interface RuleDraft {
 }
 
 export function ruleDraft(rule: StationListRule | null, road: Road, units: Units, style: StationStyle): RuleDraft {
-  const station = (value: Metres | null): Draft<Metres> => (value === null ? typed('') : written(value, typedStation(road, value, style)));
+  const station = (value: Metres | null): Draft<Metres> =>
+    value === null ? typed('') : written(value, typedStation(road, value, style));
   const parts = rule?.equalParts ?? null;
   return {
     from: station(rule?.from ?? null),
@@ -40,7 +41,11 @@ export function ruleDraft(rule: StationListRule | null, road: Road, units: Units
     closer: lengthDraft(rule?.byRadius[0]?.interval, units),
     upTo: lengthDraft(rule?.byRadius[0]?.upTo, units),
     curves: !parts ? 'interval' : 'parts' in parts ? 'parts' : 'chord' in parts ? 'chord' : 'rise',
-    figure: !parts ? typed('') : 'parts' in parts ? typed(String(parts.parts)) : lengthDraft('chord' in parts ? parts.chord : parts.rise, units),
+    figure: !parts
+      ? typed('')
+      : 'parts' in parts
+        ? typed(String(parts.parts))
+        : lengthDraft('chord' in parts ? parts.chord : parts.rise, units),
     special: rule?.special ?? true,
     extra: written(rule?.extra ?? [], (rule?.extra ?? []).map((each) => typedStation(road, each, style)).join(', ')),
     direction: rule?.direction ?? 'up',
@@ -64,7 +69,8 @@ export function useRule(draft: RuleDraft, road: Road): ReadRule {
     if (from === undefined) return { ok: false, error: msg('packages.theLineHasNoStation', { text: draft.from.text }) };
     if (to === undefined) return { ok: false, error: msg('packages.theLineHasNoStation', { text: draft.to.text }) };
     const interval = isEmpty(draft.interval) ? null : lengthOf(draft.interval, units);
-    if (interval === null && !isEmpty(draft.interval)) return { ok: false, error: msg('packages.theIntervalIsNoLength') };
+    if (interval === null && !isEmpty(draft.interval))
+      return { ok: false, error: msg('packages.theIntervalIsNoLength') };
     const [closer, upTo] = [lengthOf(draft.closer, units), lengthOf(draft.upTo, units)];
     const figure = draft.curves === 'parts' ? Math.floor(Number(draft.figure.text)) : lengthOf(draft.figure, units);
     const extra: Metres[] = 'exact' in draft.extra ? [...draft.extra.exact] : [];
@@ -97,7 +103,15 @@ export function useRule(draft: RuleDraft, road: Road): ReadRule {
   }, [draft, road, units, style]);
 }
 
-export function RuleFields({ draft, onChange, road }: { readonly draft: RuleDraft; onChange(next: RuleDraft): void; readonly road: Road }) {
+export function RuleFields({
+  draft,
+  onChange,
+  road,
+}: {
+  readonly draft: RuleDraft;
+  onChange(next: RuleDraft): void;
+  readonly road: Road;
+}) {
   const units = useUnits();
   const style = useStationStyle();
   const change = (next: Partial<RuleDraft>) => onChange({ ...draft, ...next });
@@ -108,7 +122,12 @@ export function RuleFields({ draft, onChange, road }: { readonly draft: RuleDraf
   return (
     <fieldset className="mt-3 grid grid-cols-2 gap-3 border-t border-rule pt-2 sm:grid-cols-4">
       <legend className="pr-2 text-[15px] font-semibold">{msg('common.stations')}</legend>
-      <DraftField inputMode="text" label={msg('common.from')} placeholder={stationText(road.alignment.startStation, style, 0)} {...text('from')} />
+      <DraftField
+        inputMode="text"
+        label={msg('common.from')}
+        placeholder={stationText(road.alignment.startStation, style, 0)}
+        {...text('from')}
+      />
       <DraftField inputMode="text" label={msg('common.to2')} placeholder={msg('packages.itsEnd')} {...text('to')} />
       <DraftField
         label={msg('common.every')}
@@ -126,9 +145,19 @@ export function RuleFields({ draft, onChange, road }: { readonly draft: RuleDraf
         ]}
         onChange={(direction) => change({ direction })}
       />
-      <DraftField label={msg('packages.onCurvesWithARadiusUpTo')} unit={units.unit} inputMode="decimal" {...text('upTo')} />
+      <DraftField
+        label={msg('packages.onCurvesWithARadiusUpTo')}
+        unit={units.unit}
+        inputMode="decimal"
+        {...text('upTo')}
+      />
       <DraftField label={msg('packages.every')} unit={units.unit} inputMode="decimal" {...text('closer')} />
-      <Choice label={msg('packages.curvesAsWell')} value={draft.curves} options={CURVES} onChange={(curves) => change({ curves })} />
+      <Choice
+        label={msg('packages.curvesAsWell')}
+        value={draft.curves}
+        options={CURVES}
+        onChange={(curves) => change({ curves })}
+      />
       {draft.curves === 'interval' ? (
         <span className="max-sm:hidden" />
       ) : (
@@ -140,7 +169,11 @@ export function RuleFields({ draft, onChange, road }: { readonly draft: RuleDraf
         />
       )}
       <div className="col-span-2">
-        <Tick label={msg('packages.andWhereverSomethingChanges')} checked={draft.special} onChange={(special) => change({ special })} />
+        <Tick
+          label={msg('packages.andWhereverSomethingChanges')}
+          checked={draft.special}
+          onChange={(special) => change({ special })}
+        />
       </div>
       <DraftField
         className="col-span-2"

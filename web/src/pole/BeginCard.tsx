@@ -21,7 +21,9 @@ export function BeginCard({ solution, work }: { readonly solution: AcceptedSolut
   useEffect(() => {
     void readSetting<boolean>(key).then((kept) => setBegun(kept === true));
   }, [key]);
-  const started = [...state.marks.values()].some((mark) => mark.body.solution === solution.fact.id && mark.body.package === work.id);
+  const started = [...state.marks.values()].some(
+    (mark) => mark.body.solution === solution.fact.id && mark.body.package === work.id,
+  );
   if (begun || started) return null;
   const { name, result, method } = solution.fact.body;
   const lines = [
@@ -29,12 +31,17 @@ export function BeginCard({ solution, work }: { readonly solution: AcceptedSolut
       name,
       goodTo: goodToWords(goodToOf(solution), units.lengthUnit),
       method: method === 'assumed' ? msg('pole.itsDirectionAssumed') : '',
-      proven: age?.proven ? msg('pole.provedMinAgo', { minutes: age.minutes }) : unprovenShort(age?.unproven ?? [], age?.unchecked),
+      proven: age?.proven
+        ? msg('pole.provedMinAgo', { minutes: age.minutes })
+        : unprovenShort(age?.unproven ?? [], age?.unchecked),
     }),
     result.z === null
       ? msg('pole.noHeightTheStakesGetNone')
       : msg('pole.heightsFromTheStationsMarks', {
-          siteZero: state.settings.siteZero === null ? '' : msg('pole.siteZero', { length: units.length(state.settings.siteZero) }),
+          siteZero:
+            state.settings.siteZero === null
+              ? ''
+              : msg('pole.siteZero', { length: units.length(state.settings.siteZero) }),
         }),
     ...(pole
       ? [

@@ -9,7 +9,14 @@ import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
 import { Field } from '../ui/Field.tsx';
 
-const USUAL = [msg('pole.spoilHeap'), msg('pole.stackedMaterial'), msg('pole.fence'), msg('common.slope'), msg('pole.machine'), msg('pole.water')];
+const USUAL = [
+  msg('pole.spoilHeap'),
+  msg('pole.stackedMaterial'),
+  msg('pole.fence'),
+  msg('common.slope'),
+  msg('pole.machine'),
+  msg('pole.water'),
+];
 
 interface BlockedDialogProps {
   readonly work: Fact<'package'>;
@@ -26,7 +33,9 @@ export function BlockedDialog({ work, stop, onClose, onLeave }: BlockedDialogPro
   const [what, setWhat] = useState('');
   const [tried, setTried] = useState(false);
   const others = alternativesFor(work, plan, units.lengthUnit, keepClearOf(state), inForce?.fact.body.result ?? null);
-  const sisters = work.body.plans.filter((each) => each.key !== plan.key && each.item === plan.item && each.corner === plan.corner).map((each) => each.name);
+  const sisters = work.body.plans
+    .filter((each) => each.key !== plan.key && each.item === plan.item && each.corner === plan.corner)
+    .map((each) => each.name);
   const obstruction = { package: work.id, key: plan.key, name: plan.name, place: plan.place, what: what.trim() };
   const leave = async () => {
     setTried(true);
@@ -91,8 +100,11 @@ export function BlockedDialog({ work, stop, onClose, onLeave }: BlockedDialogPro
       <p className="mt-3 text-[14px] text-ink2">
         {msg('pole.anotherOffsetMakesANewRevisionOf', {
           name: work.body.name,
-          sisters: sisters.length > 0 && msg('pole.toTheSameCornerSoItCan', { sisters: sisters.join(' and '), sisters2: sisters.length }),
-          obstructions: state.obstructions.size > 0 && msg('pole.blockedSoFar', { obstructions: state.obstructions.size }),
+          sisters:
+            sisters.length > 0 &&
+            msg('pole.toTheSameCornerSoItCan', { sisters: sisters.join(' and '), sisters2: sisters.length }),
+          obstructions:
+            state.obstructions.size > 0 && msg('pole.blockedSoFar', { obstructions: state.obstructions.size }),
         })}
       </p>
     </Dialog>

@@ -78,7 +78,9 @@ function PaceCount() {
     <section className="mt-3">
       <h3 className="text-[17px]">{msg('pole.pacing')}</h3>
       <p className="text-ink2">
-        {pace === null ? msg('pole.walkATapedDistanceAtYourUsual') : msg('pole.yourPaceIsTheWayToEach', { length: units.length(pace, 2), unit: units.unit })}
+        {pace === null
+          ? msg('pole.walkATapedDistanceAtYourUsual')
+          : msg('pole.yourPaceIsTheWayToEach', { length: units.length(pace, 2), unit: units.unit })}
       </p>
       <div className="mt-1 flex flex-wrap items-end gap-3">
         <Field
@@ -89,7 +91,13 @@ function PaceCount() {
           className="w-28"
           onChange={(event) => setDistance(event.target.value)}
         />
-        <Field label={msg('pole.paces')} value={steps} inputMode="numeric" className="w-24" onChange={(event) => setSteps(event.target.value)} />
+        <Field
+          label={msg('pole.paces')}
+          value={steps}
+          inputMode="numeric"
+          className="w-24"
+          onChange={(event) => setSteps(event.target.value)}
+        />
         <Button disabled={counted === null} onClick={() => setPace(counted)}>
           {msg('pole.thatIsMyPace')}
         </Button>

@@ -21,7 +21,13 @@ export function CareDialog({ onClose }: { onClose(): void }) {
     setText('');
   };
   return (
-    <Dialog open onClose={onClose} wide title={msg('pole.careAndCaution')} foot={<Button onClick={onClose}>{msg('common.done')}</Button>}>
+    <Dialog
+      open
+      onClose={onClose}
+      wide
+      title={msg('pole.careAndCaution')}
+      foot={<Button onClick={onClose}>{msg('common.done')}</Button>}
+    >
       <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2">
         {CARE_LIST.map(({ title, lines }) => (
           <section key={title}>
@@ -36,14 +42,24 @@ export function CareDialog({ onClose }: { onClose(): void }) {
       </div>
       <h3 className="mt-4 border-t border-rule pt-3 text-[17px]">{msg('pole.logOfCareAndAdjustment')}</h3>
       <div className="mt-2 grid items-end gap-3 sm:grid-cols-[1fr_1fr_2fr_auto]">
-        <Choice label={msg('pole.whatWasDone')} value={what} options={CARE_OF_EQUIPMENT.map((each) => [each, CARE[each]] as const)} onChange={setWhat} />
+        <Choice
+          label={msg('pole.whatWasDone')}
+          value={what}
+          options={CARE_OF_EQUIPMENT.map((each) => [each, CARE[each]] as const)}
+          onChange={setWhat}
+        />
         <Choice
           label={msg('common.toWhat')}
           value={about}
           options={[[WHOLE, WHOLE], ...state.equipment.map(({ body }) => [body.item, body.what.name] as const)]}
           onChange={setAbout}
         />
-        <Field label={msg('pole.howAndWhatWasFound')} value={text} maxLength={500} onChange={(event) => setText(event.target.value)} />
+        <Field
+          label={msg('pole.howAndWhatWasFound')}
+          value={text}
+          maxLength={500}
+          onChange={(event) => setText(event.target.value)}
+        />
         <Button onClick={() => void log()}>{msg('common.noteIt')}</Button>
       </div>
       <ul className="mt-2 text-[14px]">

@@ -1,5 +1,11 @@
 import type { Fact } from '@idle-marker/contract';
-import { cautionsFor, isIndependentlyChecked, independentCheckFor, type AcceptedSolution, type RoundStop } from '@idle-marker/records';
+import {
+  cautionsFor,
+  isIndependentlyChecked,
+  independentCheckFor,
+  type AcceptedSolution,
+  type RoundStop,
+} from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Card } from '../ui/Slip.tsx';

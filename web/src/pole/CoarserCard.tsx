@@ -8,7 +8,13 @@ import { LINK } from '../ui/link.ts';
 import { Card } from '../ui/Slip.tsx';
 
 /** The station was accepted for coarser work than this: it stays to be read as long as that is so, and goes along to the sheet. */
-export function CoarserCard({ solution, work }: { readonly solution: AcceptedSolution; readonly work: Fact<'package'> }) {
+export function CoarserCard({
+  solution,
+  work,
+}: {
+  readonly solution: AcceptedSolution;
+  readonly work: Fact<'package'>;
+}) {
   const { id, state } = useSite();
   const units = useUnits();
   const coarser = coarserClass(state, solution.fact, [work.body.class]);
@@ -23,7 +29,9 @@ export function CoarserCard({ solution, work }: { readonly solution: AcceptedSol
         </Link>
       }
     >
-      {msg('pole.sightMoreMarksThereAndAcceptIt', { coarser: coarserWords(solution.fact.body.name, coarser, units.lengthUnit) })}
+      {msg('pole.sightMoreMarksThereAndAcceptIt', {
+        coarser: coarserWords(solution.fact.body.name, coarser, units.lengthUnit),
+      })}
     </Card>
   );
 }

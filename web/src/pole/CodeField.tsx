@@ -19,7 +19,11 @@ export function CodeField({ value, codes, onChange }: CodeFieldProps) {
     <div className="flex min-w-0 flex-col gap-1">
       <Field label={msg('pole.code')} value={value} maxLength={40} onChange={(event) => onChange(event.target.value)} />
       {meant !== null && (
-        <div className="border-l-4 border-ochre pl-3 text-[14px]" role="group" aria-label={msg('common.whatMeans', { value: value.trim() })}>
+        <div
+          className="border-l-4 border-ochre pl-3 text-[14px]"
+          role="group"
+          aria-label={msg('common.whatMeans', { value: value.trim() })}
+        >
           <p>{msg('pole.didYouMean', { value: value.trim(), meant })}</p>
           <Button look="quiet" onClick={() => onChange(meant)}>
             {meant}

@@ -2,7 +2,15 @@ import { cutFillWords, type Rounding } from '@idle-marker/words';
 import { useUnits } from '../field/useUnits.ts';
 
 /** CUT with a wedge down, FILL with a wedge up: word and shape before colour. */
-export function CutFill({ cutFill, small = false, rounding = 'finest' }: { cutFill: number | null; small?: boolean; rounding?: Rounding | undefined }) {
+export function CutFill({
+  cutFill,
+  small = false,
+  rounding = 'finest',
+}: {
+  cutFill: number | null;
+  small?: boolean;
+  rounding?: Rounding | undefined;
+}) {
   const units = useUnits();
   const words = cutFillWords(cutFill, units.lengthUnit, rounding);
   const kind = words.startsWith('CUT') ? 'cut' : words.startsWith('FILL') ? 'fill' : null;

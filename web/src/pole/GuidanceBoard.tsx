@@ -45,7 +45,10 @@ export function GuidanceBoard({ move, trail, viewpoint, tolerance, toleranceWord
   const y = (each: Move) => cy + graduation(each.up) * half;
   const corner = bracket * 0.45;
   const text = (metres: number) =>
-    units.length(Math.abs(metres), Math.abs(metres) >= 0.5 || metres === 0 ? (metres === 2 || metres === -2 || metres === 0 ? 0 : 1) : 2);
+    units.length(
+      Math.abs(metres),
+      Math.abs(metres) >= 0.5 || metres === 0 ? (metres === 2 || metres === -2 || metres === 0 ? 0 : 1) : 2,
+    );
   return (
     <svg
       ref={frame}
@@ -82,7 +85,9 @@ export function GuidanceBoard({ move, trail, viewpoint, tolerance, toleranceWord
             {text(metres)}
           </text>
         ))}
-        {LABELS.filter((metres) => isRoomy || (Math.abs(metres) !== 0.5 && (half >= SMALL_HALF || Math.abs(metres) !== 0.05))).map((metres) => (
+        {LABELS.filter(
+          (metres) => isRoomy || (Math.abs(metres) !== 0.5 && (half >= SMALL_HALF || Math.abs(metres) !== 0.05)),
+        ).map((metres) => (
           <text key={`x${metres}`} x={cx + graduation(metres) * half} y={cy + half + 31} textAnchor="middle">
             {text(metres)}
             {metres === 2 ? ` ${units.unit}` : ''}
@@ -91,7 +96,12 @@ export function GuidanceBoard({ move, trail, viewpoint, tolerance, toleranceWord
       </g>
       <g stroke="var(--pencil)" strokeWidth="3" fill="none">
         {[-1, 1].flatMap((sx) =>
-          [-1, 1].map((sy) => <path key={`${sx}${sy}`} d={`M${cx + sx * bracket} ${cy + sy * (bracket - corner)}v${sy * corner}h${-sx * corner}`} />),
+          [-1, 1].map((sy) => (
+            <path
+              key={`${sx}${sy}`}
+              d={`M${cx + sx * bracket} ${cy + sy * (bracket - corner)}v${sy * corner}h${-sx * corner}`}
+            />
+          )),
         )}
         <circle cx={cx} cy={cy} r="3" fill="var(--pencil)" />
       </g>
@@ -99,11 +109,25 @@ export function GuidanceBoard({ move, trail, viewpoint, tolerance, toleranceWord
         {toleranceWords}
       </text>
       {trail.map((each, i) => (
-        <circle key={i} cx={x(each)} cy={y(each)} r={4 + i * 0.5} fill="var(--spruce)" opacity={0.12 + (i / Math.max(trail.length, 1)) * 0.3} />
+        <circle
+          key={i}
+          cx={x(each)}
+          cy={y(each)}
+          r={4 + i * 0.5}
+          fill="var(--spruce)"
+          opacity={0.12 + (i / Math.max(trail.length, 1)) * 0.3}
+        />
       ))}
       {move && (
         <>
-          <path d={`M${x(move)} ${y(move)}V${cy}H${cx}`} fill="none" stroke="var(--spruce)" strokeWidth="1.8" strokeDasharray="6 4" opacity={stale ? 0.4 : 1} />
+          <path
+            d={`M${x(move)} ${y(move)}V${cy}H${cx}`}
+            fill="none"
+            stroke="var(--spruce)"
+            strokeWidth="1.8"
+            strokeDasharray="6 4"
+            opacity={stale ? 0.4 : 1}
+          />
           <circle
             cx={x(move)}
             cy={y(move)}

@@ -16,11 +16,14 @@ export function HangsOn({ mark }: { readonly mark: Fact<'mark'> }) {
     const fact = state.timeline.find((each) => each.id === id);
     return fact ? clockTime(fact.at) : null;
   };
-  const clear = trust.propose.filter((each) => each.mark === mark.id || (each.mark === undefined && each.solution === solution.fact.id));
+  const clear = trust.propose.filter(
+    (each) => each.mark === mark.id || (each.mark === undefined && each.solution === solution.fact.id),
+  );
   return (
     <details className="mt-2 border-y border-rule" open={standing.standing === 'inDoubt'}>
       <summary className="min-h-11 cursor-pointer py-2.5">
-        {msg('pole.onWhatHangs', { name: mark.body.name })} <strong>{solution.fact.body.name}</strong>, {heldBy(solution.fact.body.method, names)}
+        {msg('pole.onWhatHangs', { name: mark.body.name })} <strong>{solution.fact.body.name}</strong>,{' '}
+        {heldBy(solution.fact.body.method, names)}
       </summary>
       <dl className="grid grid-cols-[auto_1fr] gap-x-3 pb-2">
         {(['plan', 'height'] as const).map((part) => (

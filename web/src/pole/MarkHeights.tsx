@@ -45,7 +45,9 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
             ) : null}
             {since?.plan ? (
               <span className="block text-[13px] text-ochre">
-                {msg('pole.recomputedFromWhereItWasFoundWhen', { smallLength: smallLength(since.plan, units.lengthUnit) })}
+                {msg('pole.recomputedFromWhereItWasFoundWhen', {
+                  smallLength: smallLength(since.plan, units.lengthUnit),
+                })}
               </span>
             ) : null}
           </dd>
@@ -57,7 +59,9 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
           <dd>
             <Figure metres={plan.designZ} className="figures text-[22px] font-medium" />
             {settings.siteZero !== null && plan.designZ !== null && (
-              <span className="block text-[13px] text-ink2">{msg('pole.againstSiteZero', { length: units.length(plan.designZ - settings.siteZero) })}</span>
+              <span className="block text-[13px] text-ink2">
+                {msg('pole.againstSiteZero', { length: units.length(plan.designZ - settings.siteZero) })}
+              </span>
             )}
           </dd>
         </div>
@@ -75,7 +79,9 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
             ) : (
               <>
                 <CutFill cutFill={cutFill} rounding={work.body.rounding} />
-                {work.body.also && <CutFill small cutFill={cutFill - work.body.also.above} rounding={work.body.rounding} />}
+                {work.body.also && (
+                  <CutFill small cutFill={cutFill - work.body.also.above} rounding={work.body.rounding} />
+                )}
                 {work.body.also && (
                   <span className="block text-[13px] text-ink2">
                     {msg('pole.theSecondTo', { heightReference: HEIGHT_REFERENCE[work.body.also.heightReference] })}
@@ -84,10 +90,14 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
                 {plan.road?.also && plan.road.also.z !== null && from !== null && (
                   <>
                     <CutFill small cutFill={from - plan.road.also.z} rounding={work.body.rounding} />
-                    <span className="block text-[13px] text-ink2">{msg('pole.theSecondTo2', { grade: gradeWords(plan.road.also.to) })}</span>
+                    <span className="block text-[13px] text-ink2">
+                      {msg('pole.theSecondTo2', { grade: gradeWords(plan.road.also.to) })}
+                    </span>
                   </>
                 )}
-                <span className="text-[13px] text-ink2">{hubZ === null ? msg('pole.fromTheGroundTheStakeGetsIt') : msg('pole.fromTheHub')}</span>
+                <span className="text-[13px] text-ink2">
+                  {hubZ === null ? msg('pole.fromTheGroundTheStakeGetsIt') : msg('pole.fromTheHub')}
+                </span>
               </>
             )}
           </dd>
@@ -117,7 +127,10 @@ function Stake({ mark, work }: { readonly mark: Fact<'mark'>; readonly work: Fac
             {name}: {written[side].map(({ text }) => text).join(' · ')}
           </p>
         ))}
-      <Link className={LINK} to={`/sites/${id}/hand-over/stakes?package=${work.id}&mark=${encodeURIComponent(mark.body.key)}`}>
+      <Link
+        className={LINK}
+        to={`/sites/${id}/hand-over/stakes?package=${work.id}&mark=${encodeURIComponent(mark.body.key)}`}
+      >
         {msg('pole.writeItLarge')}
       </Link>
     </div>

@@ -33,7 +33,14 @@ export function MarkPhotos({ mark, name, written = false }: MarkPhotosProps) {
       setTrouble(await keepPhoto(id, image, photo));
       await say({
         type: 'photo',
-        body: { mark, image, mediaType: photo.mediaType, bytes: photo.bytes.byteLength, caption: caption.trim(), ...(written ? { written } : {}) },
+        body: {
+          mark,
+          image,
+          mediaType: photo.mediaType,
+          bytes: photo.bytes.byteLength,
+          caption: caption.trim(),
+          ...(written ? { written } : {}),
+        },
       });
       setCaption('');
     } catch {
@@ -85,7 +92,15 @@ export function MarkPhotos({ mark, name, written = false }: MarkPhotosProps) {
   );
 }
 
-function Picture({ site, photo, name }: { readonly site: string; readonly photo: Fact<'photo'>; readonly name: string }) {
+function Picture({
+  site,
+  photo,
+  name,
+}: {
+  readonly site: string;
+  readonly photo: Fact<'photo'>;
+  readonly name: string;
+}) {
   const [address, setAddress] = useState<string | null>(null);
   const [gone, setGone] = useState(false);
   useEffect(() => {
@@ -98,7 +113,8 @@ function Picture({ site, photo, name }: { readonly site: string; readonly photo:
       if (shown?.startsWith('blob:')) URL.revokeObjectURL(shown);
     };
   }, [site, photo.body.image]);
-  if (gone) return <p className="border border-rule p-2 text-[13px] text-ink2">{msg('pole.thePhotoHasNotArrivedFromThe')}</p>;
+  if (gone)
+    return <p className="border border-rule p-2 text-[13px] text-ink2">{msg('pole.thePhotoHasNotArrivedFromThe')}</p>;
   if (!address) return null;
   return (
     <a href={address} target="_blank" rel="noreferrer">

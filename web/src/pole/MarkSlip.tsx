@@ -2,8 +2,27 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { compassWord, moveFor, type Metres, type PlanPoint, type Viewpoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { isOverdue, markKey, paceOf, roundRows, twiceAt, type AcceptedSolution, type RoundStop, offOf } from '@idle-marker/records';
-import { msg, hubPlaceWords, moveWords, paceWords, pushWords, rakeWords, smallLength, STANDING, thisUnproven } from '@idle-marker/words';
+import {
+  isOverdue,
+  markKey,
+  paceOf,
+  roundRows,
+  twiceAt,
+  type AcceptedSolution,
+  type RoundStop,
+  offOf,
+} from '@idle-marker/records';
+import {
+  msg,
+  hubPlaceWords,
+  moveWords,
+  paceWords,
+  pushWords,
+  rakeWords,
+  smallLength,
+  STANDING,
+  thisUnproven,
+} from '@idle-marker/words';
 import { useProofAge } from '../site/railFacts.ts';
 import { SetTwiceCard } from '../evidence/SetTwiceCard.tsx';
 import { useSite } from '../site/SiteContext.tsx';
@@ -53,7 +72,19 @@ interface MarkSlipProps {
 }
 
 /** The slip of one mark: what it is, what was shot, what is due, and the round it belongs to. */
-export function MarkSlip({ work, stop, round, staking, way, onWay, solution, viewpoint, lineAzimuth, groundZ, pole }: MarkSlipProps) {
+export function MarkSlip({
+  work,
+  stop,
+  round,
+  staking,
+  way,
+  onWay,
+  solution,
+  viewpoint,
+  lineAzimuth,
+  groundZ,
+  pole,
+}: MarkSlipProps) {
   const { id, state, who, now } = useSite();
   const units = useUnits();
   const [blocking, setBlocking] = useState(false);
@@ -112,7 +143,9 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
               {!busy && shot && <Button onClick={() => void staking.set('rough')}>{msg('pole.roughMark')}</Button>}
             </span>
             <span className="flex gap-2">
-              {!busy && (due === 'set' || due === 'next') && <Button onClick={() => void staking.shoot()}>{msg('common.shootAgain')}</Button>}
+              {!busy && (due === 'set' || due === 'next') && (
+                <Button onClick={() => void staking.shoot()}>{msg('common.shootAgain')}</Button>
+              )}
               <Button look="primary" hint={msg('common.space')} disabled={busy} onClick={act}>
                 {DUE_LABEL[due]}
               </Button>
@@ -124,10 +157,18 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
           <Card
             tone="brick"
             title={staking.fault?.title ?? msg('common.nothingWasStored')}
-            actions={<Button onClick={() => (staking.fault ? staking.clear() : shooting.clear())}>{msg('common.close')}</Button>}
+            actions={
+              <Button onClick={() => (staking.fault ? staking.clear() : shooting.clear())}>
+                {msg('common.close')}
+              </Button>
+            }
           >
             {staking.fault?.text ?? shooting.trouble}
-            {staking.out && <p className="mt-1">{pushWords(moveFor(viewpoint, staking.out, lineAzimuth), viewpoint, units.lengthUnit)}</p>}
+            {staking.out && (
+              <p className="mt-1">
+                {pushWords(moveFor(viewpoint, staking.out, lineAzimuth), viewpoint, units.lengthUnit)}
+              </p>
+            )}
           </Card>
         )}
         {twice && <SetTwiceCard key={twice.name} twice={twice} />}
@@ -147,10 +188,19 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
                   : msg('common.notThereYet')
             }
           >
-            {msg('common.shot', { shots: shot.shots, move: moveWords(moveFor(viewpoint, shot.stake, lineAzimuth), viewpoint, units.lengthUnit) })}
+            {msg('common.shot', {
+              shots: shot.shots,
+              move: moveWords(moveFor(viewpoint, shot.stake, lineAzimuth), viewpoint, units.lengthUnit),
+            })}
           </Card>
         )}
-        <MarkHeights work={work} stop={stop} groundZ={groundZ ?? mark?.body.groundZ ?? null} stands={stands} hasHeight={solution.fact.body.result.z !== null} />
+        <MarkHeights
+          work={work}
+          stop={stop}
+          groundZ={groundZ ?? mark?.body.groundZ ?? null}
+          stands={stands}
+          hasHeight={solution.fact.body.result.z !== null}
+        />
         {plan.rake && <p className="mt-2">{rakeWords(plan.rake, plan.designZ, groundZ, units.lengthUnit)}</p>}
         {due !== 'next' && <TurnLine solution={solution} plan={plan} />}
         {stands && mark && (
@@ -187,7 +237,13 @@ export function MarkSlip({ work, stop, round, staking, way, onWay, solution, vie
           onChoose={round.choose}
           onFirst={round.putFirst}
         />
-        <Choice className="mt-3" label={msg('pole.wayOfWorking')} value={way} options={WAYS_OF_WORKING} onChange={onWay} />
+        <Choice
+          className="mt-3"
+          label={msg('pole.wayOfWorking')}
+          value={way}
+          options={WAYS_OF_WORKING}
+          onChange={onWay}
+        />
         <Button className="mt-3" onClick={() => setCaring(true)}>
           {msg('pole.careAndCaution2')}
         </Button>
@@ -234,7 +290,9 @@ function FirmCard({ firm, onFirm }: { firm: boolean | undefined; onFirm(firm: bo
 function Driven({ mark }: { mark: Fact<'mark'> }) {
   const { timeline } = useSite().state;
   const units = useUnits();
-  const before = timeline.find((fact): fact is Fact<'mark'> => fact.type === 'mark' && fact.id === mark.body.supersedes);
+  const before = timeline.find(
+    (fact): fact is Fact<'mark'> => fact.type === 'mark' && fact.id === mark.body.supersedes,
+  );
   if (!before || before.body.state === 'rough' || mark.body.hubZ === null) return null;
   const [de, dn] = [mark.body.place.e - before.body.place.e, mark.body.place.n - before.body.place.n];
   const deeper = before.body.hubZ === null ? null : before.body.hubZ - mark.body.hubZ;
@@ -242,7 +300,10 @@ function Driven({ mark }: { mark: Fact<'mark'> }) {
   return (
     <span className="block">
       {deeper !== null && Math.abs(deeper) >= 0.001
-        ? msg('pole.thanTheShotBeforeCutAndFill', { smallLength: smallLength(deeper, units.lengthUnit), deeper: deeper > 0 ? 'deeper' : 'higher' })
+        ? msg('pole.thanTheShotBeforeCutAndFill', {
+            smallLength: smallLength(deeper, units.lengthUnit),
+            deeper: deeper > 0 ? 'deeper' : 'higher',
+          })
         : msg('pole.drivingMovedIt', { off, test: /[1-9]/.test(off) ? compassWord(Math.atan2(de, dn)) : '' })}
     </span>
   );
@@ -254,7 +315,14 @@ function Standing({ stop, stands, onOthers }: { stop: RoundStop; stands: boolean
   const { obstruction, mark, outdated, plan } = stop;
   if (obstruction) {
     const free = () =>
-      say({ type: 'withdrawal', body: { record: obstruction.id, occupation: null, reason: msg('pole.thePlaceIsFreeAgain', { name: plan.name }) } });
+      say({
+        type: 'withdrawal',
+        body: {
+          record: obstruction.id,
+          occupation: null,
+          reason: msg('pole.thePlaceIsFreeAgain', { name: plan.name }),
+        },
+      });
     return (
       <Card
         tone="ochre"
@@ -299,7 +367,11 @@ function ProofDue() {
   return (
     <p className={`my-3 border-l-4 pl-3 ${proof.failed ? 'border-brick' : 'border-ochre'}`}>
       <strong>{said}</strong>{' '}
-      {proof.failed ? msg('pole.whatIsSetNowIsInDoubt') : onlyHeight ? msg('pole.sightAnUnusedMarkWithAHeight') : msg('pole.sightAnUnusedMarkBeforeTheNext')}{' '}
+      {proof.failed
+        ? msg('pole.whatIsSetNowIsInDoubt')
+        : onlyHeight
+          ? msg('pole.sightAnUnusedMarkWithAHeight')
+          : msg('pole.sightAnUnusedMarkBeforeTheNext')}{' '}
       <Link className={LINK} to={`/sites/${id}/prove`}>
         {msg('common.proveNow')}
       </Link>

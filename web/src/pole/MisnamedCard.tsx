@@ -6,7 +6,15 @@ import { Card } from '../ui/Slip.tsx';
 import type { Misnamed } from './useMisnamed.ts';
 
 /** Asks whether a reading was to the mark that was named, or to the one that it fits. */
-export function MisnamedCard({ doubt, onRename, onKeep }: { doubt: Misnamed['doubt']; onRename(): void; onKeep(): void }) {
+export function MisnamedCard({
+  doubt,
+  onRename,
+  onKeep,
+}: {
+  doubt: Misnamed['doubt'];
+  onRename(): void;
+  onKeep(): void;
+}) {
   const { state } = useSite();
   const units = useUnits();
   if (!doubt) return null;

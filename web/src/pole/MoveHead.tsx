@@ -54,7 +54,10 @@ export function MoveHead({
   const [calling, setCalling] = useState(false);
   const simulated = useLinkKind() === 'simulator';
   const isDone = due === 'next';
-  const spoken = useSpokenMove(move && !stale ? moveWords(move, viewpoint, units.lengthUnit) : null, distance !== null && distance <= tolerance && !stale);
+  const spoken = useSpokenMove(
+    move && !stale ? moveWords(move, viewpoint, units.lengthUnit) : null,
+    distance !== null && distance <= tolerance && !stale,
+  );
   const turn = () => onViewpoint(viewpoints[(viewpoints.indexOf(viewpoint) + 1) % viewpoints.length]!);
   useKey('v', turn);
   useKey('m', () => onView(!onPlan));
@@ -62,7 +65,8 @@ export function MoveHead({
     if (doing) return doing;
     if (grade === null) return simulated ? msg('pole.sendThePoleOnItsWayAnd') : msg('pole.eachShotIsKeyedInTheFigures');
     if (isDone) return msg('pole.isConfirmedWriteTheStakeThenGo', { name });
-    if (grade === 'hold') return due === 'shootHub' ? msg('pole.theHubIsDrivenShootItFor') : msg('pole.nowLookAtTheBubbleHoldPlumb');
+    if (grade === 'hold')
+      return due === 'shootHub' ? msg('pole.theHubIsDrivenShootItFor') : msg('pole.nowLookAtTheBubbleHoldPlumb');
     if (due === 'rough') return msg('pole.nearEnoughForPaintCrossItAnd');
     if (move && distance !== null && (way === 'tape' ? distance < TAPE_UNDER : tapeAdvised(distance, tolerance)))
       return tapeWords(move, viewpoint, units.lengthUnit);
@@ -72,35 +76,60 @@ export function MoveHead({
       unit: units.unit,
     });
     if (grade === 'walk' && spoken.can && !spoken.on) return msg('pole.eyesOnTheWaySpeakReadsThe', { left });
-    return distance !== null && distance > TAPE_UNDER && way !== 'rough' ? msg('pole.theTapeTakesOverAtTheEnd', { left }) : left;
+    return distance !== null && distance > TAPE_UNDER && way !== 'rough'
+      ? msg('pole.theTapeTakesOverAtTheEnd', { left })
+      : left;
   };
   return (
     <div className="min-h-[148px] border-b border-ink px-6 py-3 max-lg:min-h-0 max-lg:px-4 max-lg:py-1">
       <div className="flex flex-wrap items-center gap-x-4 text-[15px] text-ink2 max-md:gap-x-2.5 max-md:text-[13px]">
         <button type="button" className="flex min-h-11 items-center gap-2 underline decoration-dotted" onClick={turn}>
           {VIEWPOINT_NAME[viewpoint]}{' '}
-          <kbd aria-hidden="true" className="rounded-sm border border-ink2 px-1.5 font-sans text-xs no-underline max-md:hidden">
+          <kbd
+            aria-hidden="true"
+            className="rounded-sm border border-ink2 px-1.5 font-sans text-xs no-underline max-md:hidden"
+          >
             V
           </kbd>
         </button>
         {spoken.can && (
-          <button type="button" aria-pressed={spoken.on} onClick={spoken.toggle} className="min-h-11 min-w-11 underline decoration-dotted">
+          <button
+            type="button"
+            aria-pressed={spoken.on}
+            onClick={spoken.toggle}
+            className="min-h-11 min-w-11 underline decoration-dotted"
+          >
             {spoken.on ? msg('common.speaking') : msg('common.speak')}
           </button>
         )}
-        <button type="button" onClick={() => setCalling(true)} className="min-h-11 min-w-11 underline decoration-dotted">
+        <button
+          type="button"
+          onClick={() => setCalling(true)}
+          className="min-h-11 min-w-11 underline decoration-dotted"
+        >
           {msg('pole.signsAndLights')}
         </button>
-        <button type="button" aria-pressed={onPlan} onClick={() => onView(!onPlan)} className="min-h-11 min-w-11 underline decoration-dotted">
+        <button
+          type="button"
+          aria-pressed={onPlan}
+          onClick={() => onView(!onPlan)}
+          className="min-h-11 min-w-11 underline decoration-dotted"
+        >
           {onPlan ? msg('pole.scales') : msg('common.plan')}{' '}
-          <kbd aria-hidden="true" className="rounded-sm border border-ink2 px-1.5 font-sans text-xs no-underline max-md:hidden">
+          <kbd
+            aria-hidden="true"
+            className="rounded-sm border border-ink2 px-1.5 font-sans text-xs no-underline max-md:hidden"
+          >
             M
           </kbd>
         </button>
         {isLost && <strong className="text-brick">{msg('pole.lockLostTheFiguresAreOld')}</strong>}
       </div>
       <div aria-live="polite" aria-atomic="true">
-        <p className={`figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`} data-testid="move">
+        <p
+          className={`figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`}
+          data-testid="move"
+        >
           {isDone && !move ? (
             msg('pole.isConfirmed', { name })
           ) : move ? (

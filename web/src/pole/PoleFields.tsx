@@ -1,6 +1,13 @@
 import { composedTargetHeight, formatSigned } from '@idle-marker/core';
 import { confirmedItem, isPoleless, type CarriedPole } from '@idle-marker/records';
-import { msg, FIXED_TARGET_HELP, POLELESS_HELP, usualConstantWords, TARGET_FORM, TARGET_HEIGHT_HELP } from '@idle-marker/words';
+import {
+  msg,
+  FIXED_TARGET_HELP,
+  POLELESS_HELP,
+  usualConstantWords,
+  TARGET_FORM,
+  TARGET_HEIGHT_HELP,
+} from '@idle-marker/words';
 import { useLinked } from '../link/linkStore.ts';
 import { useRemembered } from '../site/useRemembered.ts';
 import { Button } from '../ui/Button.tsx';
@@ -32,10 +39,16 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
   const units = useUnits();
   const withStand = useLinked((link) => link?.stand !== null && link?.stand !== undefined);
   const [channel, setChannel] = useRemembered('channel of the prism', '');
-  const unsure = state.equipment.find(({ body }) => body.toConfirm && body.what.kind === 'target' && body.item === draft.target?.item);
+  const unsure = state.equipment.find(
+    ({ body }) => body.toConfirm && body.what.kind === 'target' && body.item === draft.target?.item,
+  );
   const notice = useHeightNotice();
-  const targets = state.equipment.flatMap(({ body: { item, what } }) => (what.kind === 'target' ? [{ ...what, item }] : []));
-  const poles = state.equipment.flatMap(({ body: { item, what } }) => (what.kind === 'pole' ? [{ ...what, item }] : []));
+  const targets = state.equipment.flatMap(({ body: { item, what } }) =>
+    what.kind === 'target' ? [{ ...what, item }] : [],
+  );
+  const poles = state.equipment.flatMap(({ body: { item, what } }) =>
+    what.kind === 'pole' ? [{ ...what, item }] : [],
+  );
   const { height, error } = heightOf(draft, units.readLength);
   const own = draft.target?.ownHeight ?? 0;
   const odd = height === null ? null : notice(height, draft.target);
@@ -45,7 +58,9 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
     <div className="flex flex-col gap-3">
       {targets.length > 0 && (
         <fieldset>
-          <legend className="text-[13px] text-ink2">{fixed ? msg('pole.whichTargetItIs') : msg('pole.whatIsOnThePole')}</legend>
+          <legend className="text-[13px] text-ink2">
+            {fixed ? msg('pole.whichTargetItIs') : msg('pole.whatIsOnThePole')}
+          </legend>
           <div className="mt-1 flex flex-wrap gap-2">
             {[...targets, null].map((target) => {
               const chosen = (draft.target?.item ?? null) === (target?.item ?? null);
@@ -58,7 +73,12 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
                   onClick={() =>
                     onChange({
                       ...draft,
-                      target: target && { item: target.item, name: target.name, constantMm: target.constantMm, ownHeight: target.ownHeight },
+                      target: target && {
+                        item: target.item,
+                        name: target.name,
+                        constantMm: target.constantMm,
+                        ownHeight: target.ownHeight,
+                      },
                     })
                   }
                 >
@@ -103,7 +123,12 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
                 TARGET_HEIGHT_HELP
               ) : (
                 <span className="figures">
-                  {msg('pole.ofTheTargetHeight', { length: units.length(own), name: draft.target!.name, length2: units.length(height), unit: units.unit })}
+                  {msg('pole.ofTheTargetHeight', {
+                    length: units.length(own),
+                    name: draft.target!.name,
+                    length2: units.length(height),
+                    unit: units.unit,
+                  })}
                 </span>
               )
             }
@@ -118,7 +143,11 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
               onChange={(item) => onChange({ ...draft, item: item === NOT_LISTED ? null : item })}
             />
           )}
-          <Tick label={msg('pole.thePoleStandsOnLegsPlumbTo')} checked={draft.legs} onChange={(legs) => onChange({ ...draft, legs })} />
+          <Tick
+            label={msg('pole.thePoleStandsOnLegsPlumbTo')}
+            checked={draft.legs}
+            onChange={(legs) => onChange({ ...draft, legs })}
+          />
         </>
       )}
     </div>
@@ -130,7 +159,10 @@ const LOWEST = -5;
 const HIGHEST = 10;
 
 /** Height that the parts give; null with what is wrong. */
-export function heightOf(draft: PoleDraft, read: (text: string) => number | null): { readonly height: number | null; readonly error: 'range' | null } {
+export function heightOf(
+  draft: PoleDraft,
+  read: (text: string) => number | null,
+): { readonly height: number | null; readonly error: 'range' | null } {
   const mark = read(draft.poleMark);
   const height = mark === null ? null : composedTargetHeight(mark, draft.target?.ownHeight ?? 0);
   const inside = height !== null && height >= LOWEST && height <= HIGHEST;

@@ -11,7 +11,8 @@ const STRIDES = [
   { from: 0, step: 0.005 },
 ] as const;
 
-const strideAt = (distance: number | null): number => STRIDES.find(({ from }) => distance === null || distance > from)?.step ?? STRIDES.at(-1)!.step;
+const strideAt = (distance: number | null): number =>
+  STRIDES.find(({ from }) => distance === null || distance > from)?.step ?? STRIDES.at(-1)!.step;
 
 const ARROWS = [
   ['←', msg('pole.poleLeft'), 'ArrowLeft', 0, -1],

@@ -39,7 +39,11 @@ export function RoundTable({ rows, chosen, instrument, minutesPerMark, onChoose,
   const units = useUnits();
   const age = useProofAge();
   const areas = keepClearOf(state);
-  const hindered = new Map(rows.flatMap((row) => (isOpen(row) && instrument ? [[row.plan.key, hindranceFrom(instrument, row, areas)] as const] : [])));
+  const hindered = new Map(
+    rows.flatMap((row) =>
+      isOpen(row) && instrument ? [[row.plan.key, hindranceFrom(instrument, row, areas)] as const] : [],
+    ),
+  );
   const waits = (row: RoundRow) => Boolean(hindered.get(row.plan.key));
   const [candidate] = useProofCandidates();
   const minutesLeft = age ? (age.due ? 0 : Math.max(0, state.settings.proofIntervalMinutes - age.minutes)) : 0;
@@ -75,7 +79,9 @@ export function RoundTable({ rows, chosen, instrument, minutesPerMark, onChoose,
                     {msg('common.proveOn', { name: entry.on.mark.revision.body.name })}
                   </Link>{' '}
                   <span className="text-ochre">
-                    {entry.afterMinutes === 0 ? msg('pole.dueNow') : msg('pole.dueInMin', { afterMinutes: Math.round(entry.afterMinutes) })}
+                    {entry.afterMinutes === 0
+                      ? msg('pole.dueNow')
+                      : msg('pole.dueInMin', { afterMinutes: Math.round(entry.afterMinutes) })}
                   </span>
                 </td>
               </tr>
@@ -87,7 +93,12 @@ export function RoundTable({ rows, chosen, instrument, minutesPerMark, onChoose,
           return (
             <tr key={key} className={key === chosen ? 'outline-2 -outline-offset-2 outline-spruce' : ''}>
               <td className={TD_WORD}>
-                <button type="button" className="min-h-11 w-full text-left font-semibold" aria-current={key === chosen} onClick={() => onChoose(key)}>
+                <button
+                  type="button"
+                  className="min-h-11 w-full text-left font-semibold"
+                  aria-current={key === chosen}
+                  onClick={() => onChoose(key)}
+                >
                   {name}
                 </button>
               </td>

@@ -1,9 +1,20 @@
 import { msg } from '@idle-marker/words';
 /** A lath with its words and the hub beside it: what the person writes on its front. `all`: what stands on every side of it. */
-export function StakePicture({ lines, all = lines }: { readonly lines: readonly string[]; readonly all?: readonly string[] }) {
+export function StakePicture({
+  lines,
+  all = lines,
+}: {
+  readonly lines: readonly string[];
+  readonly all?: readonly string[];
+}) {
   const height = 34 + lines.length * 26;
   return (
-    <svg viewBox={`0 0 250 ${height + 24}`} className="h-auto w-full max-w-[225px]" role="img" aria-label={msg('pole.stakeText', { all: all.join('; ') })}>
+    <svg
+      viewBox={`0 0 250 ${height + 24}`}
+      className="h-auto w-full max-w-[225px]"
+      role="img"
+      aria-label={msg('pole.stakeText', { all: all.join('; ') })}
+    >
       <rect x="10" y="4" width="190" height={height} fill="var(--lath)" stroke="var(--ink)" strokeWidth="1.5" />
       <rect x="10" y="4" width="190" height="10" fill="var(--spruce)" />
       {lines.map((line, i) => (

@@ -11,7 +11,12 @@ export function TakeBack({ fact }: { fact: Fact<'asBuilt'> }) {
     <Button
       look="quiet"
       aria-label={msg('common.takeBack2', { name })}
-      onClick={() => void say({ type: 'withdrawal', body: { record: fact.id, occupation: null, reason: msg('pole.wasTakenBack', { name }) } })}
+      onClick={() =>
+        void say({
+          type: 'withdrawal',
+          body: { record: fact.id, occupation: null, reason: msg('pole.wasTakenBack', { name }) },
+        })
+      }
     >
       {msg('common.takeBack')}
     </Button>

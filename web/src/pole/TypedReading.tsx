@@ -35,7 +35,9 @@ export function TypedReading({ title }: { title: string }) {
     setZenith('');
     setSlope('');
     const link = currentLink()?.state();
-    setPole(poleDraft(link?.fixed ? { targetHeight: 0, legs: false, target: link.fixed.target } : link?.pole, units.edit));
+    setPole(
+      poleDraft(link?.fixed ? { targetHeight: 0, legs: false, target: link.fixed.target } : link?.pole, units.edit),
+    );
     setConfirmed(false);
     setTried(false);
     // Only when it opens: what was carried at the last sight is offered, but has to be confirmed.
@@ -47,22 +49,38 @@ export function TypedReading({ title }: { title: string }) {
   const z = units.readAngle(zenith);
   const s = slope.trim() === '' ? null : units.readLength(slope);
   const isWithoutPole = fixed !== null || isPoleless(state, pole.target);
-  const { height: h, error: heightError } = isWithoutPole ? { height: 0, error: null } : heightOf(pole, units.readLength);
-  const inTurn = (value: number | null) => value !== null && value >= 0 && angleFromRadians(value, units.angleUnit) < full;
+  const { height: h, error: heightError } = isWithoutPole
+    ? { height: 0, error: null }
+    : heightOf(pole, units.readLength);
+  const inTurn = (value: number | null) =>
+    value !== null && value >= 0 && angleFromRadians(value, units.angleUnit) < full;
   const beyond = (text: string) => {
     const excess = units.angleUnit === 'dms' ? sexagesimalExcess(text) : null;
     return excess && msg('pole.cantBeTheyGoTo59Read', { value: excess.value, part: excess.part });
   };
   const errors = {
-    circle: beyond(circle) ? beyond(circle) : !inTurn(c) ? msg('pole.giveTheCircleReadingFrom0To', { full, example }) : null,
+    circle: beyond(circle)
+      ? beyond(circle)
+      : !inTurn(c)
+        ? msg('pole.giveTheCircleReadingFrom0To', { full, example })
+        : null,
     zenith: beyond(zenith)
       ? beyond(zenith)
       : !inTurn(z)
-        ? msg('pole.giveTheZenithAngleSuchAs', { angleUnit: units.angleUnit === 'gon' ? '99.8210' : units.angleUnit === 'dms' ? '89 51 40' : '89.8611' })
+        ? msg('pole.giveTheZenithAngleSuchAs', {
+            angleUnit: units.angleUnit === 'gon' ? '99.8210' : units.angleUnit === 'dms' ? '89 51 40' : '89.8611',
+          })
         : Math.abs(Math.sin(z!)) < 1e-6
           ? msg('pole.aSightStraightUpOrDownHas')
           : null,
-    slope: slope.trim() === '' ? null : s === null ? msg('pole.giveTheSlopeDistanceSuchAs93') : s <= 0 ? msg('pole.aSlopeDistanceOf0CantBe') : null,
+    slope:
+      slope.trim() === ''
+        ? null
+        : s === null
+          ? msg('pole.giveTheSlopeDistanceSuchAs93')
+          : s <= 0
+            ? msg('pole.aSlopeDistanceOf0CantBe')
+            : null,
     height: fixed || heightError === null ? null : msg('pole.giveTheTargetHeight'),
   };
   const faulty = Object.values(errors).some((error) => error !== null);
@@ -107,8 +125,20 @@ export function TypedReading({ title }: { title: string }) {
           give();
         }}
       >
-        <AngleField label={msg('pole.circle')} value={circle} onChange={setCircle} error={shown(errors.circle, circle)} autoFocus placeholder={example} />
-        <AngleField label={msg('pole.zenithAngle')} value={zenith} onChange={setZenith} error={shown(errors.zenith, zenith)} />
+        <AngleField
+          label={msg('pole.circle')}
+          value={circle}
+          onChange={setCircle}
+          error={shown(errors.circle, circle)}
+          autoFocus
+          placeholder={example}
+        />
+        <AngleField
+          label={msg('pole.zenithAngle')}
+          value={zenith}
+          onChange={setZenith}
+          error={shown(errors.zenith, zenith)}
+        />
         <Field
           label={msg('pole.slopeDistance')}
           unit={units.unit}
@@ -132,7 +162,10 @@ export function TypedReading({ title }: { title: string }) {
             isWithoutPole
               ? msg('pole.itIsReadTo', {
                   target: pole.target
-                    ? msg('pole.constantMm', { name: pole.target.name, signed: formatSigned(pole.target.constantMm, 1) })
+                    ? msg('pole.constantMm', {
+                        name: pole.target.name,
+                        signed: formatSigned(pole.target.constantMm, 1),
+                      })
                     : msg('pole.aTargetWithTheConstant0'),
                 })
               : h !== null && notice(h, pole.target) !== null
@@ -145,7 +178,9 @@ export function TypedReading({ title }: { title: string }) {
           onChange={setConfirmed}
         />
         {tried && !confirmed && (
-          <p className="text-[13px] font-medium text-brick">{isWithoutPole ? msg('pole.lookAtTheTargetAndTickIt') : msg('pole.lookAtThePoleAndTickThe')}</p>
+          <p className="text-[13px] font-medium text-brick">
+            {isWithoutPole ? msg('pole.lookAtTheTargetAndTickIt') : msg('pole.lookAtThePoleAndTickThe')}
+          </p>
         )}
       </form>
     </Dialog>

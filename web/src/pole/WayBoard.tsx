@@ -41,7 +41,16 @@ export function WayBoard({ round, stop, instrument, pole, stale }: WayBoardProps
             chosen: each.plan.key === stop.plan.key,
           })),
           ...(pole
-            ? [{ id: 'pole', at: pole, symbol: 'pole' as const, label: stale ? msg('common.poleOld') : 'pole', ink: 'spruce' as const, pickable: false }]
+            ? [
+                {
+                  id: 'pole',
+                  at: pole,
+                  symbol: 'pole' as const,
+                  label: stale ? msg('common.poleOld') : 'pole',
+                  ink: 'spruce' as const,
+                  pickable: false,
+                },
+              ]
             : []),
         ],
         instruments: instrument ? [{ at: instrument, label: instrument.name, facing: null }] : [],

@@ -8,7 +8,15 @@ import type { Said } from '../data/ledger.ts';
 import { newId } from '../data/uuid.ts';
 import { currentLink } from '../link/linkStore.ts';
 import { LinkError, type SimulatorLink } from '../link/simulatorLink.ts';
-import { BUILT_SD_MM, carriedTo, isFixed, sightBody, targetOnFixed, WITHOUT_POLE, type SiteState } from '@idle-marker/records';
+import {
+  BUILT_SD_MM,
+  carriedTo,
+  isFixed,
+  sightBody,
+  targetOnFixed,
+  WITHOUT_POLE,
+  type SiteState,
+} from '@idle-marker/records';
 
 export type SightTarget = FactBody<'sight'>['target'];
 export type SightPurpose = FactBody<'sight'>['purpose'];
@@ -21,7 +29,10 @@ export interface SightWay {
   /** What is sighted becomes a mark that carries its own target. */
   readonly fixed?: boolean;
   /** What is kept together with the sight, once it is read; or why neither is kept. */
-  readonly beside?: (sight: { readonly id: string; readonly body: FactBody<'sight'> }) => { readonly also: readonly Said[] } | { readonly refused: string };
+  readonly beside?: (sight: {
+    readonly id: string;
+    readonly body: FactBody<'sight'>;
+  }) => { readonly also: readonly Said[] } | { readonly refused: string };
 }
 
 export interface Shooting {
@@ -47,14 +58,19 @@ export interface Shooting {
 
 /** Where a mark stands that was made from a drawing: the simulated ground does not know it, and it was not built to the millimetre. */
 function ofDesign(state: SiteState, target: SightTarget): Omit<SimulatedPlace, 'name'> | undefined {
-  const body = target.kind === 'control' ? state.control.find((mark) => mark.id === target.mark)?.revision.body : undefined;
+  const body =
+    target.kind === 'control' ? state.control.find((mark) => mark.id === target.mark)?.revision.body : undefined;
   if (!body?.from || body.e === null || body.n === null) return undefined;
   const isBuilt = body.from === 'asBuilt';
   return { e: body.e, n: body.n, z: isBuilt ? body.z : null, ...(isBuilt ? {} : { builtSd: BUILT_SD_MM / 1000 }) };
 }
 
 /** A hub that was driven before this page was opened is put where it was measured. */
-async function walkOnto(link: SimulatorLink, name: string, hub: Omit<SimulatedPlace, 'name'> | undefined): Promise<void> {
+async function walkOnto(
+  link: SimulatorLink,
+  name: string,
+  hub: Omit<SimulatedPlace, 'name'> | undefined,
+): Promise<void> {
   try {
     await link.walk(name);
   } catch (error) {
@@ -70,23 +86,26 @@ export function useShooting(): Shooting {
   const [trouble, setTrouble] = useState<string | null>(null);
   const abort = useRef<AbortController | null>(null);
 
-  const attempt = useCallback(async <T>(work: (tell: (text: string) => void, signal: AbortSignal) => Promise<T>): Promise<T | null> => {
-    if (abort.current) return null;
-    const controller = new AbortController();
-    abort.current = controller;
-    setTrouble(null);
-    try {
-      return await work(setDoing, controller.signal);
-    } catch (error) {
-      if (!(error instanceof LinkError)) throw error;
-      setTrouble(troubleWords(error.trouble));
-      return null;
-    } finally {
-      currentLink()?.setFixed(null);
-      abort.current = null;
-      setDoing(null);
-    }
-  }, []);
+  const attempt = useCallback(
+    async <T>(work: (tell: (text: string) => void, signal: AbortSignal) => Promise<T>): Promise<T | null> => {
+      if (abort.current) return null;
+      const controller = new AbortController();
+      abort.current = controller;
+      setTrouble(null);
+      try {
+        return await work(setDoing, controller.signal);
+      } catch (error) {
+        if (!(error instanceof LinkError)) throw error;
+        setTrouble(troubleWords(error.trouble));
+        return null;
+      } finally {
+        currentLink()?.setFixed(null);
+        abort.current = null;
+        setDoing(null);
+      }
+    },
+    [],
+  );
 
   const shoot = useCallback<Shooting['shoot']>(
     (purpose, target, onto, { tracking = false, face = 1, fixed: becomesFixed = false, beside } = {}) =>
@@ -96,7 +115,10 @@ export function useShooting(): Shooting {
         if (link.kind === 'simulator' && target.kind === 'direction') {
           tell(msg('pole.aimingAt', { name: target.name }));
           const read = await link.aimFar(target.name);
-          const [fact] = await say({ type: 'sight', body: sightBody(occupation, purpose, target, read, link.state().pole) });
+          const [fact] = await say({
+            type: 'sight',
+            body: sightBody(occupation, purpose, target, read, link.state().pole),
+          });
           return fact as Fact<'sight'>;
         }
         // The kind of the mark decides: a wall target has no pole, whatever is carried.

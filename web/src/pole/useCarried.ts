@@ -7,7 +7,9 @@ import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../field/useUnits.ts';
 
 const lastSight = (state: SiteState): Fact<'sight'> | null =>
-  [...state.sights.values()].findLast(({ body }) => body.target.kind !== 'direction' && !isFixed(state, body.target) && body.targetHeight !== 0) ?? null;
+  [...state.sights.values()].findLast(
+    ({ body }) => body.target.kind !== 'direction' && !isFixed(state, body.target) && body.targetHeight !== 0,
+  ) ?? null;
 
 /** A sentence about a height that is about to be used; null when nothing is odd about it. */
 export function useHeightNotice(): (height: number, target: CarriedPole['target']) => string | null {

@@ -1,7 +1,14 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { AskedOfStation, HeightFrom, PlanPoint, PoleSet } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { defaultUse, stationDraft, stationSights, type RawUses, type StationDraft, type UseFlags } from '@idle-marker/records';
+import {
+  defaultUse,
+  stationDraft,
+  stationSights,
+  type RawUses,
+  type StationDraft,
+  type UseFlags,
+} from '@idle-marker/records';
 import { readSetting, writeSetting } from '../data/storage.ts';
 import { useSite } from '../site/SiteContext.tsx';
 
@@ -66,15 +73,27 @@ export function useDraft(occupation: Fact<'occupation'>, asked: AskedOfStation, 
   const [freeScale, setFreeScale] = useKept(`free scale ${occupation.id}`, false);
   const [near, setNear] = useKept<PlanPoint | null>(`near ${occupation.id}`, null);
   const chosenUse = useCallback((sight: Fact<'sight'>) => flags[sight.id] ?? defaultUse(state, sight), [flags, state]);
-  const usageOf = useCallback((sight: Fact<'sight'>) => (planOnly ? { ...chosenUse(sight), height: false } : chosenUse(sight)), [chosenUse, planOnly]);
+  const usageOf = useCallback(
+    (sight: Fact<'sight'>) => (planOnly ? { ...chosenUse(sight), height: false } : chosenUse(sight)),
+    [chosenUse, planOnly],
+  );
   const draft = useMemo(() => {
     const used = Object.fromEntries(stationSights(state, occupation.id).map((sight) => [sight.id, usageOf(sight)]));
-    return stationDraft(state, occupation, used, { freeScale, near, asked, pole, ...(heightFrom === undefined ? {} : { heightFrom }) });
+    return stationDraft(state, occupation, used, {
+      freeScale,
+      near,
+      asked,
+      pole,
+      ...(heightFrom === undefined ? {} : { heightFrom }),
+    });
   }, [state, occupation, usageOf, freeScale, near, asked, pole, heightFrom]);
   const setUse = useCallback(
     (sights: readonly Fact<'sight'>[], use: Partial<UseFlags>) => {
       const before = (sight: Fact<'sight'>) => latest.current[sight.id] ?? defaultUse(state, sight);
-      const next = { ...latest.current, ...Object.fromEntries(sights.map((sight) => [sight.id, { ...before(sight), ...use }])) };
+      const next = {
+        ...latest.current,
+        ...Object.fromEntries(sights.map((sight) => [sight.id, { ...before(sight), ...use }])),
+      };
       keep(next);
       void writeSetting(key, next);
     },

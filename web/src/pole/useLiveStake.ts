@@ -10,7 +10,14 @@ import {
   type StakeResult,
 } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
-import { precisionOf, reductionFrom, setupOf, stakeAt, stationOfSolution, type AcceptedSolution } from '@idle-marker/records';
+import {
+  precisionOf,
+  reductionFrom,
+  setupOf,
+  stakeAt,
+  stationOfSolution,
+  type AcceptedSolution,
+} from '@idle-marker/records';
 import type { LinkState } from '../link/instrumentLink.ts';
 import { useLinkState } from '../link/linkStore.ts';
 import { useSite } from '../site/SiteContext.tsx';
@@ -31,7 +38,10 @@ export const readingNow = ({ pole }: LinkState, live: NonNullable<LinkState['liv
 });
 
 /** Where the pole is now, from the instrument's live readings; null while there are none. */
-export function useLivePlace(solution: AcceptedSolution | null): { readonly place: MeasuredPoint | null; readonly stale: boolean } {
+export function useLivePlace(solution: AcceptedSolution | null): {
+  readonly place: MeasuredPoint | null;
+  readonly stale: boolean;
+} {
   const { state } = useSite();
   const link = useLinkState();
   const live = link?.live ?? null;

@@ -57,10 +57,15 @@ export function useMeasuring(): Measuring {
       return null;
     }
     const found = typeof against === 'function' ? await against(mean.place) : against;
-    if (typeof against === 'function' && found === null) setRemark(msg('pole.isKeptAsAPointByItself', { name: about.name }));
+    if (typeof against === 'function' && found === null)
+      setRemark(msg('pole.isKeptAsAPointByItself', { name: about.name }));
     const [fact] = await say({
       type: 'asBuilt',
-      body: asBuiltBody(inForce, sights, mean, { ...about, against: found, note: typeof note === 'function' ? note() : note }),
+      body: asBuiltBody(inForce, sights, mean, {
+        ...about,
+        against: found,
+        note: typeof note === 'function' ? note() : note,
+      }),
     });
     return fact as Fact<'asBuilt'>;
   };

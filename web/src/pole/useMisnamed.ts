@@ -23,7 +23,9 @@ export function useMisnamed(): Misnamed {
   const look = useCallback<Misnamed['look']>(
     (occupation, station, sight) => {
       const likely = likelierMark(state, occupation, station, sight);
-      setDoubt(likely && sight.body.target.kind === 'control' ? { sight, named: sight.body.target.mark, likely } : null);
+      setDoubt(
+        likely && sight.body.target.kind === 'control' ? { sight, named: sight.body.target.mark, likely } : null,
+      );
       return likely !== null;
     },
     [state],

@@ -16,7 +16,16 @@ import {
   type TiltingAxis,
 } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { axisOf, heightDraft, pairedInForce, pairedPlace, pairingOf, type HeightDraft, type PairedPlace, type SiteState } from '@idle-marker/records';
+import {
+  axisOf,
+  heightDraft,
+  pairedInForce,
+  pairedPlace,
+  pairingOf,
+  type HeightDraft,
+  type PairedPlace,
+  type SiteState,
+} from '@idle-marker/records';
 import type { LinkState, LiveReceiver } from '../link/instrumentLink.ts';
 import { useLinkState } from '../link/linkStore.ts';
 import { useSite } from '../site/SiteContext.tsx';
@@ -37,12 +46,21 @@ export interface PairedSet {
 export function pairedSet(state: SiteState, occupation: Fact<'occupation'>): PairedSet {
   const accepted = pairedInForce(state, occupation);
   const draft = heightDraft(state, occupation, NOBODY);
-  return { occupation, pairing: pairingOf(state, occupation), accepted, draft, axis: accepted ? axisOf(accepted) : draft.axis };
+  return {
+    occupation,
+    pairing: pairingOf(state, occupation),
+    accepted,
+    draft,
+    axis: accepted ? axisOf(accepted) : draft.axis,
+  };
 }
 
 export function usePairedSet(): PairedSet | null {
   const { state, occupation } = useSite();
-  return useMemo(() => (occupation?.body.method === 'heightOnly' ? pairedSet(state, occupation) : null), [state, occupation]);
+  return useMemo(
+    () => (occupation?.body.method === 'heightOnly' ? pairedSet(state, occupation) : null),
+    [state, occupation],
+  );
 }
 
 export const asReceiverReading = ({ leanDeg, ...read }: LiveReceiver): ReceiverReading => ({
@@ -57,7 +75,8 @@ const poleSetOf = ({ targetHeight, legs }: LinkState['pole']): PoleSet => ({
 });
 
 /** Radius that holds the place in plan at 95 %; null while there is none. */
-export const planPromise = ({ plan }: PairedPlace): Metres | null => plan && ELLIPSE_95_FACTOR * Math.sqrt(plan.covariance.ee);
+export const planPromise = ({ plan }: PairedPlace): Metres | null =>
+  plan && ELLIPSE_95_FACTOR * Math.sqrt(plan.covariance.ee);
 
 export interface PairedNow {
   readonly place: PairedPlace;
@@ -68,7 +87,13 @@ export interface PairedNow {
  * Both devices at one moment.
  * @param reading of the instrument; of a shot that was just taken, or the live one
  */
-export function pairedAt(state: SiteState, { occupation, pairing, axis }: PairedSet, link: LinkState, tolerance: Metres, reading: Reading | null): PairedNow {
+export function pairedAt(
+  state: SiteState,
+  { occupation, pairing, axis }: PairedSet,
+  link: LinkState,
+  tolerance: Metres,
+  reading: Reading | null,
+): PairedNow {
   const { targetHeight } = link.pole;
   const position = link.receiver && asReceiverReading(link.receiver);
   const place = pairing
@@ -91,7 +116,10 @@ export function pairedAt(state: SiteState, { occupation, pairing, axis }: Paired
 }
 
 /** Live, ten times a second. */
-export function usePairedNow(set: PairedSet | null, tolerance: Metres): (PairedNow & { readonly link: LinkState }) | null {
+export function usePairedNow(
+  set: PairedSet | null,
+  tolerance: Metres,
+): (PairedNow & { readonly link: LinkState }) | null {
   const { state } = useSite();
   const link = useLinkState();
   return useMemo(() => {

@@ -5,7 +5,10 @@ import { useLivePlace } from './useLiveStake.ts';
 import { usePairedNow, usePairedSet } from './usePaired.ts';
 
 /** Where the pole is, by whatever gives that: a station, or a receiver with the height from the instrument. */
-export function usePolePlace(): { readonly place: (SitePoint & { readonly plan: PlanCovariance }) | null; readonly stale: boolean } {
+export function usePolePlace(): {
+  readonly place: (SitePoint & { readonly plan: PlanCovariance }) | null;
+  readonly stale: boolean;
+} {
   const { inForce } = useSite();
   const station = useLivePlace(inForce);
   const paired = usePairedNow(usePairedSet(), 0.01);

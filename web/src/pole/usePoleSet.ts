@@ -9,5 +9,8 @@ export function usePoleSet(): PoleSet {
   const pole = useLinked((link) => link?.pole);
   const targetHeight = pole?.targetHeight ?? USUAL_HEIGHT;
   const legs = pole?.legs ?? true;
-  return useMemo(() => ({ targetHeight, targetHeightSd: TARGET_HEIGHT_SD, targetCentringSd: targetCentringSd(targetHeight, legs) }), [targetHeight, legs]);
+  return useMemo(
+    () => ({ targetHeight, targetHeightSd: TARGET_HEIGHT_SD, targetCentringSd: targetCentringSd(targetHeight, legs) }),
+    [targetHeight, legs],
+  );
 }

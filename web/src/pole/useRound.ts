@@ -60,7 +60,10 @@ export function useRound(): Round {
     if (work) lastWork.set(id, work.id);
   }, [id, work]);
   const [first, setFirst] = useState<readonly string[]>([]);
-  const at = useMemo(() => (inForce ? { e: inForce.fact.body.result.e, n: inForce.fact.body.result.n } : null), [inForce]);
+  const at = useMemo(
+    () => (inForce ? { e: inForce.fact.body.result.e, n: inForce.fact.body.result.n } : null),
+    [inForce],
+  );
   const ordering = useOrdering(work, at);
   const stops = useMemo(() => {
     if (!work || ordering) return [];
@@ -83,6 +86,9 @@ export function useRound(): Round {
     setFirst([]);
     setKey(null);
   }, []);
-  const putFirst = useCallback((wanted: string) => setFirst((before) => [...before.filter((each) => each !== wanted), wanted]), []);
+  const putFirst = useCallback(
+    (wanted: string) => setFirst((before) => [...before.filter((each) => each !== wanted), wanted]),
+    [],
+  );
   return { work, ordering, stops, stop, choose: setKey, chooseWork, next, putFirst };
 }

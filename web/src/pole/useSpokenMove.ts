@@ -7,11 +7,21 @@ const PAUSE_MS = 3500;
 const canSpeak = (): boolean => 'speechSynthesis' in window;
 
 /** Says the move aloud where the browser can; off by default. Vibrates once on coming inside the tolerance. */
-export function useSpokenMove(sentence: string | null, inside: boolean): { readonly can: boolean; readonly on: boolean; toggle(): void } {
+export function useSpokenMove(
+  sentence: string | null,
+  inside: boolean,
+): { readonly can: boolean; readonly on: boolean; toggle(): void } {
   const [on, setOn] = useState(() => localStorage.getItem(KEY) === 'on');
   const said = useRef({ at: 0, text: '' });
   useEffect(() => {
-    if (!on || sentence === null || !canSpeak() || said.current.text === sentence || performance.now() - said.current.at < PAUSE_MS) return;
+    if (
+      !on ||
+      sentence === null ||
+      !canSpeak() ||
+      said.current.text === sentence ||
+      performance.now() - said.current.at < PAUSE_MS
+    )
+      return;
     said.current = { at: performance.now(), text: sentence };
     window.speechSynthesis.cancel();
     window.speechSynthesis.speak(new SpeechSynthesisUtterance(sentence));

@@ -28,7 +28,11 @@ export interface StakingSource<S extends ShotPlace> {
   readonly solution: Fact<'solution'> | null;
   readonly shooting: Shooting;
   /** @param hub the mark that stands there, when it is its driven hub that is shot; null when the shot came to nothing */
-  take(work: Fact<'package'>, plan: Plan, hub: Fact<'mark'> | null): Promise<Taken<S> | { readonly fault: string } | null>;
+  take(
+    work: Fact<'package'>,
+    plan: Plan,
+    hub: Fact<'mark'> | null,
+  ): Promise<Taken<S> | { readonly fault: string } | null>;
 }
 
 type Plan = FactBody<'package'>['plans'][number];
@@ -68,7 +72,11 @@ export function useStationSource(): StakingSource<StakeResult> {
     take: async (work, plan, hub) => {
       if (!inForce) return null;
       const target = { kind: 'plan', package: work.id, key: plan.key } as const;
-      const sight = await shooting.shoot(hub ? 'driven' : 'mark', target, hub && kind === 'simulator' ? { name: plan.name } : null);
+      const sight = await shooting.shoot(
+        hub ? 'driven' : 'mark',
+        target,
+        hub && kind === 'simulator' ? { name: plan.name } : null,
+      );
       if (!sight) return null;
       const result = stakeAt(state, inForce, plan, readingOf(sight.body), hub?.body.groundZ ?? null);
       return result.ok ? { sight, stake: result.value } : { fault: stationErrorSentence(result.error) };
@@ -80,7 +88,11 @@ export function useStationSource(): StakingSource<StakeResult> {
 const ROUGHLY = 0.3;
 
 /** The steps of one mark, from the first shot to the hub that was shot after driving. */
-export function useStaking<S extends ShotPlace>({ work, stop, choose, next }: Round, way: WayOfWorking, source: StakingSource<S>): Staking<S> {
+export function useStaking<S extends ShotPlace>(
+  { work, stop, choose, next }: Round,
+  way: WayOfWorking,
+  source: StakingSource<S>,
+): Staking<S> {
   const { state, say } = useSite();
   const units = useUnits();
   const { shooting, solution } = source;
@@ -101,9 +113,24 @@ export function useStaking<S extends ShotPlace>({ work, stop, choose, next }: Ro
   const tolerance = work ? toleranceOf(state, work) : 0;
   const shotWithin = shot !== null && Math.hypot(shot.stake.deltaE, shot.stake.deltaN) <= tolerance;
   // What nobody should build from is set again, not shot again.
-  const stands = mark !== null && mark.body.state !== 'rough' && !pulled && !stop!.outdated && stop!.report === null && stop!.standing !== 'inDoubt';
-  const roughly = way === 'rough' && mark === null && shot !== null && Math.hypot(shot.stake.deltaE, shot.stake.deltaN) <= ROUGHLY;
-  const due: Due = roughly ? 'rough' : shotWithin ? 'set' : shot || !stands ? 'shoot' : mark.body.state === 'confirmed' ? 'next' : 'shootHub';
+  const stands =
+    mark !== null &&
+    mark.body.state !== 'rough' &&
+    !pulled &&
+    !stop!.outdated &&
+    stop!.report === null &&
+    stop!.standing !== 'inDoubt';
+  const roughly =
+    way === 'rough' && mark === null && shot !== null && Math.hypot(shot.stake.deltaE, shot.stake.deltaN) <= ROUGHLY;
+  const due: Due = roughly
+    ? 'rough'
+    : shotWithin
+      ? 'set'
+      : shot || !stands
+        ? 'shoot'
+        : mark.body.state === 'confirmed'
+          ? 'next'
+          : 'shootHub';
 
   const shoot = async () => {
     if (!solution || !plan || !work) return;
@@ -124,7 +151,10 @@ export function useStaking<S extends ShotPlace>({ work, stop, choose, next }: Ro
     const setting = { ...shot, solution, work, plan, hubZ: null, groundZ: shot.stake.measured.z };
     // Set anew in the place of all that stand, where two tablets have set it before.
     const others = allSetAnew(state, markKey(state.packageRoots.get(work.id)!, plan.key), plan.name);
-    await say({ type: 'mark', body: markBody(state, { ...setting, state: as, supersedes: mark?.id ?? null }) }, ...others);
+    await say(
+      { type: 'mark', body: markBody(state, { ...setting, state: as, supersedes: mark?.id ?? null }) },
+      ...others,
+    );
     choose(plan.key);
     setShot(null);
     setPulled(false);
@@ -136,8 +166,20 @@ export function useStaking<S extends ShotPlace>({ work, stop, choose, next }: Ro
     const within = off <= tolerance;
     choose(plan!.key);
     const { groundZ, shots } = hub.body;
-    const setting = { ...taken, solution: solution!, work: work!, plan: plan!, hubZ: stake.measured.z, groundZ, shots: shots + 1, firm };
-    await say({ type: 'mark', body: markBody(state, { ...setting, state: within ? 'confirmed' : 'set', supersedes: hub.id }) });
+    const setting = {
+      ...taken,
+      solution: solution!,
+      work: work!,
+      plan: plan!,
+      hubZ: stake.measured.z,
+      groundZ,
+      shots: shots + 1,
+      firm,
+    };
+    await say({
+      type: 'mark',
+      body: markBody(state, { ...setting, state: within ? 'confirmed' : 'set', supersedes: hub.id }),
+    });
     if (within) return;
     setOut(stake);
     setFault({ title: msg('pole.outsideTheTolerance'), text: hubOutsideWords(off, tolerance, units.lengthUnit) });

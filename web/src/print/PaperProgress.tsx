@@ -8,7 +8,12 @@ export function PaperProgress({ papers }: { readonly papers: Papers }) {
     <>
       {papers.progress !== null && (
         <div className="my-2 flex items-center gap-3" role="status">
-          <progress className="h-3 flex-1 accent-(--spruce)" value={papers.progress} max={1} aria-label={msg('print.writtenSoFar')} />
+          <progress
+            className="h-3 flex-1 accent-(--spruce)"
+            value={papers.progress}
+            max={1}
+            aria-label={msg('print.writtenSoFar')}
+          />
           <span className="figures w-12 text-right">{Math.round(papers.progress * 100)} %</span>
           <Button onClick={papers.cancel}>{msg('common.cancel')}</Button>
         </div>

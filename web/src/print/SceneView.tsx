@@ -39,18 +39,33 @@ export const measureOnScreen: Measure = (text, size, weight) => {
 };
 
 /** A drawing on the screen, in the colours of its theme. */
-export const SceneView = memo(function SceneView({ scene, className = '' }: { readonly scene: Scene; readonly className?: string }) {
+export const SceneView = memo(function SceneView({
+  scene,
+  className = '',
+}: {
+  readonly scene: Scene;
+  readonly className?: string;
+}) {
   const pieces = useMemo(() => piecesOf(scene.items), [scene]);
   return (
-    <svg viewBox={`0 0 ${scene.width} ${scene.height}`} className={className} role="img" aria-label={scene.title} fontFamily="Barlow, sans-serif">
-      {pieces.map((piece, i) => (piece.kind === 'text' ? <Words key={i} {...piece} /> : <Strokes key={i} paths={piece.paths} />))}
+    <svg
+      viewBox={`0 0 ${scene.width} ${scene.height}`}
+      className={className}
+      role="img"
+      aria-label={scene.title}
+      fontFamily="Barlow, sans-serif"
+    >
+      {pieces.map((piece, i) =>
+        piece.kind === 'text' ? <Words key={i} {...piece} /> : <Strokes key={i} paths={piece.paths} />,
+      )}
     </svg>
   );
 });
 
 type Piece = SceneText | { readonly kind: 'paths'; readonly paths: readonly [ScenePath, ...ScenePath[]] };
 
-const styleOf = ({ closed, fill, opacity, stroke, width, dash }: ScenePath): string => [closed, fill, opacity, stroke, width, dash].join(' ');
+const styleOf = ({ closed, fill, opacity, stroke, width, dash }: ScenePath): string =>
+  [closed, fill, opacity, stroke, width, dash].join(' ');
 
 /** Paths in a row that look the same are one element: a browser lays out a few of them faster than many hundreds. */
 function piecesOf(items: readonly SceneItem[]): Piece[] {
@@ -59,7 +74,8 @@ function piecesOf(items: readonly SceneItem[]): Piece[] {
     const last = pieces.at(-1);
     if (item.kind === 'text') pieces.push(item);
     // What shines through would do so twice where two of them overlap, but not within one element.
-    else if (last?.kind === 'paths' && item.opacity === undefined && styleOf(last.paths[0]) === styleOf(item)) last.paths.push(item);
+    else if (last?.kind === 'paths' && item.opacity === undefined && styleOf(last.paths[0]) === styleOf(item))
+      last.paths.push(item);
     else pieces.push({ kind: 'paths', paths: [item] });
   }
   return pieces;
@@ -82,7 +98,8 @@ const Words = ({ x, y, text, size, weight, ink, align, turn }: SceneText) => (
 function Strokes({ paths }: { readonly paths: readonly [ScenePath, ...ScenePath[]] }) {
   const [{ fill, opacity, stroke, width, dash }] = paths;
   const d = paths.map(
-    ({ points, closed }) => points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`).join('') + (closed ? 'Z' : ''),
+    ({ points, closed }) =>
+      points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`).join('') + (closed ? 'Z' : ''),
   );
   return (
     <path

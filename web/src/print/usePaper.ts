@@ -19,11 +19,15 @@ export interface Papers {
 }
 
 type Line =
-  { readonly done: number; readonly of: number } | { readonly name: string; readonly type: string; readonly file: string } | { readonly problem: string };
+  | { readonly done: number; readonly of: number }
+  | { readonly name: string; readonly type: string; readonly file: string }
+  | { readonly problem: string };
 
 /** Lines of JSON, one after the other, as they arrive. */
 async function* linesOf(body: ReadableStream<Uint8Array>): AsyncGenerator<Line> {
-  const reader = body.pipeThrough(new TextDecoderStream() as unknown as ReadableWritablePair<string, Uint8Array>).getReader();
+  const reader = body
+    .pipeThrough(new TextDecoderStream() as unknown as ReadableWritablePair<string, Uint8Array>)
+    .getReader();
   let pieces: string[] = [];
   for (;;) {
     const { done, value } = await reader.read();

@@ -1,7 +1,9 @@
 /** One worker that answers questions in turn, as the page sees it; made when it is first asked, and made anew once it was ended. */
 
 /** What comes back under the number of a question; the last word on it holds no `progress`. */
-export type Told = { readonly id: number; readonly progress: { readonly done: number; readonly total: number } } | { readonly id: number };
+export type Told =
+  | { readonly id: number; readonly progress: { readonly done: number; readonly total: number } }
+  | { readonly id: number };
 export type OnProgress = (done: number, total: number) => void;
 
 interface Waiting<T> {

@@ -14,14 +14,19 @@ interface Questions {
 export type ListQuestion = keyof Questions;
 export type ListAskOf<Q extends ListQuestion> = Questions[Q]['ask'];
 export type ListAnswerOf<Q extends ListQuestion> = Questions[Q]['answer'];
-export type ListAsk = { [Q in ListQuestion]: { readonly id: number; readonly question: Q; readonly ask: ListAskOf<Q> } }[ListQuestion];
+export type ListAsk = {
+  [Q in ListQuestion]: { readonly id: number; readonly question: Q; readonly ask: ListAskOf<Q> };
+}[ListQuestion];
 export interface ListTold {
   readonly id: number;
   readonly answer: ListAnswerOf<ListQuestion>;
 }
 
 export function answerList(asked: ListAsk, tell: (told: ListTold) => void): void {
-  tell({ id: asked.id, answer: asked.question === 'control' ? controlOf(asked.ask) : readLandXmlSurvey(asked.ask.text) });
+  tell({
+    id: asked.id,
+    answer: asked.question === 'control' ? controlOf(asked.ask) : readLandXmlSurvey(asked.ask.text),
+  });
 }
 
 function controlOf({ bytes, unit, xIsNorth }: ListAskOf<'control'>): ListAnswerOf<'control'> {

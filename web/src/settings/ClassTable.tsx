@@ -6,13 +6,29 @@ import { TABLE, TD_WORD, TH_WORD } from '../ui/table.ts';
 type Classes = FactBody<'site'>['classes'];
 
 /** Tolerances by purpose, in millimetres, editable in place. */
-export function ClassTable({ unit, classes, onChange }: { unit: LengthUnit; classes: Classes; onChange(classes: Classes): void }) {
+export function ClassTable({
+  unit,
+  classes,
+  onChange,
+}: {
+  unit: LengthUnit;
+  classes: Classes;
+  onChange(classes: Classes): void;
+}) {
   const offset = (id: string, text: string) => {
     const value = Number(text);
-    onChange(classes.map((each) => (each.id === id ? { ...each, offset: text === '' || !(value > 0) ? null : lengthToMetres(value, unit) } : each)));
+    onChange(
+      classes.map((each) =>
+        each.id === id ? { ...each, offset: text === '' || !(value > 0) ? null : lengthToMetres(value, unit) } : each,
+      ),
+    );
   };
   const edit = (id: string, field: 'planMm' | 'heightMm' | 'leastMarks', value: number) =>
-    onChange(classes.map((each) => (each.id === id ? { ...each, [field]: field === 'leastMarks' ? Math.max(2, Math.round(value)) : value } : each)));
+    onChange(
+      classes.map((each) =>
+        each.id === id ? { ...each, [field]: field === 'leastMarks' ? Math.max(2, Math.round(value)) : value } : each,
+      ),
+    );
   return (
     <table className={TABLE}>
       <thead>

@@ -1,5 +1,14 @@
 import type { ReactNode } from 'react';
-import { msg, ALONG_WORD, crewWords, FACING, SCHOOLS, VIEWPOINT_NAME, type School, type SchoolTopic } from '@idle-marker/words';
+import {
+  msg,
+  ALONG_WORD,
+  crewWords,
+  FACING,
+  SCHOOLS,
+  VIEWPOINT_NAME,
+  type School,
+  type SchoolTopic,
+} from '@idle-marker/words';
 import { conventionFor } from '@idle-marker/records';
 import { FacingPicture } from '../stakes/FacingPicture.tsx';
 import { useSite } from '../site/SiteContext.tsx';
@@ -19,14 +28,25 @@ export function CustomsDialog({ onClose, onSettings }: { onClose(): void; onSett
   const units = useUnits();
   const [viewpoint, setViewpoint] = useViewpoint();
   const [way, setWay] = useWayOfWorking();
-  const offsets = settings.classes.flatMap(({ name, offset }) => (offset ? [`${name} ${units.length(offset)} ${units.unit}`] : []));
+  const offsets = settings.classes.flatMap(({ name, offset }) =>
+    offset ? [`${name} ${units.length(offset)} ${units.unit}`] : [],
+  );
   const now: Readonly<Partial<Record<SchoolTopic, ReactNode>>> = {
-    moves: <Choice label={msg('settings.onThisDevice')} value={viewpoint} options={entries(VIEWPOINT_NAME)} onChange={setViewpoint} />,
+    moves: (
+      <Choice
+        label={msg('settings.onThisDevice')}
+        value={viewpoint}
+        options={entries(VIEWPOINT_NAME)}
+        onChange={setViewpoint}
+      />
+    ),
     approach: <Choice label={msg('settings.onThisDevice')} value={way} options={WAYS_OF_WORKING} onChange={setWay} />,
     cutFill: msg('settings.stakesHereAnd', { cut: convention.cut, fill: convention.fill }),
     kerb:
       convention.usual.offsetTo.length > 0
-        ? msg('settings.usualHereAnythingElseIsBoxedOn', { offsetTo: convention.usual.offsetTo.map((term) => crewWords('en').term[term]).join(' or ') })
+        ? msg('settings.usualHereAnythingElseIsBoxedOn', {
+            offsetTo: convention.usual.offsetTo.map((term) => crewWords('en').term[term]).join(' or '),
+          })
         : msg('settings.nothingIsSetAsUsualHere'),
     lath: (
       <span className="flex items-center gap-3 font-semibold">
@@ -40,11 +60,17 @@ export function CustomsDialog({ onClose, onSettings }: { onClose(): void; onSett
         : msg('settings.zeroHereIs', { length: units.length(settings.siteZero), unit: units.unit }),
     along: msg('settings.here2', { alongWord: ALONG_WORD[settings.alongWord ?? 'along'] }),
     heightFrom: paired
-      ? msg('settings.nowPlanFromHeightFromAndIts', { receiver: paired.pairing.body.receiver, name: paired.solution.body.name })
+      ? msg('settings.nowPlanFromHeightFromAndIts', {
+          receiver: paired.pairing.body.receiver,
+          name: paired.solution.body.name,
+        })
       : inForce
         ? msg('settings.nowFromStation', { name: inForce.fact.body.name })
         : msg('settings.nothingIsStationedNow'),
-    offset: offsets.length > 0 ? msg('settings.usualHere', { offsets: offsets.join(', ') }) : msg('settings.noUsualOffsetIsSetHere'),
+    offset:
+      offsets.length > 0
+        ? msg('settings.usualHere', { offsets: offsets.join(', ') })
+        : msg('settings.noUsualOffsetIsSetHere'),
   };
   return (
     <Dialog
@@ -69,7 +95,11 @@ export function CustomsDialog({ onClose, onSettings }: { onClose(): void; onSett
           </div>
           <div className="text-[15px]">
             <p>{here}</p>
-            {typeof now[topic] === 'string' ? <p className="font-semibold">{now[topic]}</p> : now[topic] && <div className="mt-1 max-w-80">{now[topic]}</div>}
+            {typeof now[topic] === 'string' ? (
+              <p className="font-semibold">{now[topic]}</p>
+            ) : (
+              now[topic] && <div className="mt-1 max-w-80">{now[topic]}</div>
+            )}
           </div>
         </section>
       ))}

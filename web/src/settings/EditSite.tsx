@@ -12,7 +12,10 @@ export function EditSite({ onClose }: { onClose(): void }) {
   const { state, say } = useSite();
   const [draft, setDraft] = useState(() => draftOf(state.settings));
   const errors = siteErrors(draft, []);
-  const used = new Set([...state.packages.map((work) => work.body.class), ...[...state.marks.values()].map((mark) => mark.body.class)]);
+  const used = new Set([
+    ...state.packages.map((work) => work.body.class),
+    ...[...state.marks.values()].map((mark) => mark.body.class),
+  ]);
   const missing = [...used].find((id) => !draft.classes.some((each) => each.id === id));
   const faulty = missing !== undefined || Object.values(errors).some((error) => error !== null);
   const keep = async () => {
@@ -37,7 +40,9 @@ export function EditSite({ onClose }: { onClose(): void }) {
     >
       <SiteFields draft={draft} errors={errors} tried onChange={(change) => setDraft({ ...draft, ...change })} />
       <PeopleFields draft={draft} onChange={(change) => setDraft({ ...draft, ...change })} />
-      {missing !== undefined && <p className="mt-2 font-medium text-brick">{msg('settings.theClassIsUsedByWorkPackages', { missing })}</p>}
+      {missing !== undefined && (
+        <p className="mt-2 font-medium text-brick">{msg('settings.theClassIsUsedByWorkPackages', { missing })}</p>
+      )}
       <p className="mt-4 text-[13px] text-ink2">{msg('settings.unitsChangeHowFiguresAreWrittenNot')}</p>
     </Dialog>
   );

@@ -13,10 +13,13 @@ interface PeopleFieldsProps {
 export function PeopleFields({ draft, onChange }: PeopleFieldsProps) {
   const { state } = useSite();
   const choices = ROLES.map((role) => [role, ROLE_NAME[role]] as const);
-  const setRole = (member: string, role: Role) => onChange({ roles: [...draft.roles.filter((each) => each.member !== member), { member, role }] });
+  const setRole = (member: string, role: Role) =>
+    onChange({ roles: [...draft.roles.filter((each) => each.member !== member), { member, role }] });
   const toggle = (verdict: 'accepted' | 'provisional', role: Role, on: boolean) => {
     const before = draft.mayAccept[verdict];
-    onChange({ mayAccept: { ...draft.mayAccept, [verdict]: on ? [...before, role] : before.filter((each) => each !== role) } });
+    onChange({
+      mayAccept: { ...draft.mayAccept, [verdict]: on ? [...before, role] : before.filter((each) => each !== role) },
+    });
   };
   return (
     <section className="mt-5" aria-label={msg('settings.people')}>
@@ -36,12 +39,20 @@ export function PeopleFields({ draft, onChange }: PeopleFieldsProps) {
         <fieldset key={verdict} className="mt-2">
           <legend className="text-[13px] text-ink2">
             {msg('settings.nobodyTickedEverybody', {
-              verdict: verdict === 'accepted' ? msg('settings.whoMayAcceptAStationThatMeets') : msg('settings.whoMayAcceptOneAsProvisional'),
+              verdict:
+                verdict === 'accepted'
+                  ? msg('settings.whoMayAcceptAStationThatMeets')
+                  : msg('settings.whoMayAcceptOneAsProvisional'),
             })}
           </legend>
           <div className="flex flex-wrap gap-x-6">
             {ROLES.map((role) => (
-              <Tick key={role} label={ROLE_NAME[role]} checked={draft.mayAccept[verdict].includes(role)} onChange={(on) => toggle(verdict, role, on)} />
+              <Tick
+                key={role}
+                label={ROLE_NAME[role]}
+                checked={draft.mayAccept[verdict].includes(role)}
+                onChange={(on) => toggle(verdict, role, on)}
+              />
             ))}
           </div>
         </fieldset>

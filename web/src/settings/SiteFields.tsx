@@ -56,8 +56,18 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
           options={LENGTH_CHOICES}
           onChange={(lengthUnit) => onChange(inLengthUnit(draft, lengthUnit))}
         />
-        <Choice label={msg('common.angles')} value={draft.angleUnit} options={ANGLE_CHOICES} onChange={(angleUnit) => onChange({ angleUnit })} />
-        <Choice label={msg('settings.orderOfCoordinates')} value={draft.axisOrder} options={ORDER_CHOICES} onChange={(axisOrder) => onChange({ axisOrder })} />
+        <Choice
+          label={msg('common.angles')}
+          value={draft.angleUnit}
+          options={ANGLE_CHOICES}
+          onChange={(angleUnit) => onChange({ angleUnit })}
+        />
+        <Choice
+          label={msg('settings.orderOfCoordinates')}
+          value={draft.axisOrder}
+          options={ORDER_CHOICES}
+          onChange={(axisOrder) => onChange({ axisOrder })}
+        />
         <Choice
           label={msg('settings.whatIsWrittenOnStakes')}
           value={draft.convention}
@@ -144,13 +154,25 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
         <Choice
           label={msg('settings.stationsAlongARoadAreWritten')}
           value={draft.stationFormat}
-          options={[['usual', draft.lengthUnit === 'metre' ? msg('settings.asIsUsualInMetres1234') : msg('settings.asIsUsualInFeet1234')], ...STATION_FORMAT]}
+          options={[
+            [
+              'usual',
+              draft.lengthUnit === 'metre'
+                ? msg('settings.asIsUsualInMetres1234')
+                : msg('settings.asIsUsualInFeet1234'),
+            ],
+            ...STATION_FORMAT,
+          ]}
           onChange={(stationFormat) => onChange({ stationFormat })}
         />
       </div>
       {errors.numbers && <p className="mt-1 text-[13px] font-medium text-brick">{errors.numbers}</p>}
       <h3 className="mt-5 mb-1 text-[17px]">{msg('settings.toleranceClasses')}</h3>
-      <ClassTable unit={draft.lengthUnit} classes={draft.classes} onChange={(classes) => onChange({ classes: [...classes] })} />
+      <ClassTable
+        unit={draft.lengthUnit}
+        classes={draft.classes}
+        onChange={(classes) => onChange({ classes: [...classes] })}
+      />
       {errors.classes && <p className="mt-1 text-[13px] font-medium text-brick">{errors.classes}</p>}
     </>
   );
@@ -158,4 +180,6 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
 
 /** A convention of this site stays chosen while other settings are changed. */
 const conventionChoices = (chosen: string): readonly (readonly [string, string])[] =>
-  CONVENTION_CHOICES.some(([id]) => id === chosen) ? CONVENTION_CHOICES : [[chosen, msg('settings.thisSitesOwn')], ...CONVENTION_CHOICES];
+  CONVENTION_CHOICES.some(([id]) => id === chosen)
+    ? CONVENTION_CHOICES
+    : [[chosen, msg('settings.thisSitesOwn')], ...CONVENTION_CHOICES];

@@ -92,12 +92,22 @@ export function siteErrors(draft: SiteDraft, taken: readonly string[]) {
   const scale = number(draft.scale);
   const interval = number(draft.interval);
   return {
-    name: draft.name.trim() === '' ? msg('settings.giveTheSiteAName') : alike !== null ? msg('settings.thereIsASiteAlreadyTwoNames', { alike }) : null,
+    name:
+      draft.name.trim() === ''
+        ? msg('settings.giveTheSiteAName')
+        : alike !== null
+          ? msg('settings.thereIsASiteAlreadyTwoNames', { alike })
+          : null,
     zero: draft.zero.text.trim() !== '' && zeroOf(draft) === null ? msg('settings.giveAHeightSuchAs6250') : null,
     scale: scale >= 0.9 && scale <= 1.1 ? null : msg('settings.giveAFactorNear1SuchAs'),
-    interval: Number.isInteger(interval) && interval >= 5 && interval <= 480 ? null : msg('settings.giveWholeMinutesFrom5To480'),
+    interval:
+      Number.isInteger(interval) && interval >= 5 && interval <= 480
+        ? null
+        : msg('settings.giveWholeMinutesFrom5To480'),
     numbers: numbersError(draft.numbers),
-    classes: draft.classes.some((each) => !(each.planMm > 0) || !(each.heightMm > 0)) ? msg('settings.everyClassNeedsAPlanAndA') : null,
+    classes: draft.classes.some((each) => !(each.planMm > 0) || !(each.heightMm > 0))
+      ? msg('settings.everyClassNeedsAPlanAndA')
+      : null,
   };
 }
 
@@ -123,5 +133,9 @@ export const siteBody = ({ zero, scale, interval, classes, numbers, stationForma
   classes: [...classes],
   paint: draft.paint.trim(),
   surveyor: draft.surveyor.trim(),
-  numbers: { asBuilt: rangeStart(numbers.asBuilt), lines: rangeStart(numbers.lines), ownControl: rangeStart(numbers.ownControl) },
+  numbers: {
+    asBuilt: rangeStart(numbers.asBuilt),
+    lines: rangeStart(numbers.lines),
+    ownControl: rangeStart(numbers.ownControl),
+  },
 });

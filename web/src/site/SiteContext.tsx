@@ -58,7 +58,17 @@ export function useJudgedSite(id: string): { judged: JudgedSite | null; loaded: 
   return { judged, loaded: isLoaded && (judged !== null || !ledger.facts.some((fact) => fact.type === 'site')) };
 }
 
-export function SiteProvider({ id, judged, who, children }: { id: string; judged: JudgedSite; who: string; children: ReactNode }) {
+export function SiteProvider({
+  id,
+  judged,
+  who,
+  children,
+}: {
+  id: string;
+  judged: JudgedSite;
+  who: string;
+  children: ReactNode;
+}) {
   const { state, trust, instant, at } = judged;
   useEffect(() => {
     void sendBeside(id, 'images');

@@ -18,7 +18,11 @@ export function Ways({ label, ways }: WaysProps) {
     bar.current?.querySelector('[aria-current=page]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
   }, [pathname]);
   return (
-    <nav ref={bar} aria-label={label} className="flex flex-none overflow-x-auto border-b border-ink bg-paper px-3 print:hidden">
+    <nav
+      ref={bar}
+      aria-label={label}
+      className="flex flex-none overflow-x-auto border-b border-ink bg-paper px-3 print:hidden"
+    >
       {ways.map(({ path, name }) => (
         <NavLink
           key={path}

@@ -26,7 +26,9 @@ export function useRailFacts(): Readonly<Record<string, RailFact>> {
     today: { text: clockTime(now) },
     control: { text: msg('site.marks', { control: state.control.length }) },
     design: { text: String(planned) },
-    station: { text: inForce?.fact.body.name ?? paired?.solution.body.name ?? (occupation ? `${occupation.body.name}…` : 'none') },
+    station: {
+      text: inForce?.fact.body.name ?? paired?.solution.body.name ?? (occupation ? `${occupation.body.name}…` : 'none'),
+    },
     ...(proof && {
       prove: proof.failed
         ? { text: 'failed', tone: 'brick' as const }

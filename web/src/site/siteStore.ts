@@ -4,7 +4,16 @@
  */
 import type { TrustResult } from '@idle-marker/core';
 import type { AnyFact } from '@idle-marker/contract';
-import { checkOf, foldSite, newSiteTrustMemory, siteTrustSteps, trustOf, type SiteFold, type SiteState, type SiteTrustMemory } from '@idle-marker/records';
+import {
+  checkOf,
+  foldSite,
+  newSiteTrustMemory,
+  siteTrustSteps,
+  trustOf,
+  type SiteFold,
+  type SiteState,
+  type SiteTrustMemory,
+} from '@idle-marker/records';
 import { now } from '../data/clock.ts';
 import * as ledger from '../data/ledger.ts';
 import { inTurns, nextTurn } from '../ui/turns.ts';
@@ -46,7 +55,8 @@ function show(next: Open): void {
   for (const listener of listeners) listener();
 }
 
-const instantFor = (state: SiteState, instant: Date): Date => new Date(Math.max(instant.getTime(), Date.parse(state.timeline.at(-1)!.at)));
+const instantFor = (state: SiteState, instant: Date): Date =>
+  new Date(Math.max(instant.getTime(), Date.parse(state.timeline.at(-1)!.at)));
 
 /** A state with its judgement, all at once. */
 export function judgedSite(state: SiteState, instant: Date = now()): JudgedSite {

@@ -69,5 +69,8 @@ export const typedStation = ({ alignment }: Road, station: number, style: Statio
 /** How this site writes stations. */
 export function useStationStyle(): StationStyle {
   const { settings } = useSite().state;
-  return useMemo(() => ({ unit: settings.lengthUnit, format: settings.stationFormat ?? usualStationFormat(settings.lengthUnit) }), [settings]);
+  return useMemo(
+    () => ({ unit: settings.lengthUnit, format: settings.stationFormat ?? usualStationFormat(settings.lengthUnit) }),
+    [settings],
+  );
 }

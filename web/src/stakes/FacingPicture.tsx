@@ -11,7 +11,11 @@ export function FacingPicture({ facing }: { readonly facing: StakeConvention['fa
       className="h-20 w-28 flex-none"
       role="img"
       aria-label={msg('stakes.fromAboveTheFront', {
-        value: { toItem: msg('stakes.looksAtTheThing'), angled: msg('stakes.looksHalfwayAtTheThing'), alongRoad: msg('stakes.looksAlongTheRoad') }[facing],
+        value: {
+          toItem: msg('stakes.looksAtTheThing'),
+          angled: msg('stakes.looksHalfwayAtTheThing'),
+          alongRoad: msg('stakes.looksAlongTheRoad'),
+        }[facing],
       })}
     >
       <path d="M0 12H120" stroke="var(--pencil)" strokeWidth="3" />

@@ -23,7 +23,11 @@ export function ReadingCard({ reading, words, unit, standing, who }: ReadingCard
   return (
     <section lang={words.code} aria-label={filled(words.reading.title, { name: reading.name })}>
       {of('warning').map(({ text }) => (
-        <p key={text} className="mb-2 border-2 border-brick bg-brick-tint px-3 py-2 text-[17px] font-semibold text-brick" role="alert">
+        <p
+          key={text}
+          className="mb-2 border-2 border-brick bg-brick-tint px-3 py-2 text-[17px] font-semibold text-brick"
+          role="alert"
+        >
           {text}
         </p>
       ))}

@@ -20,13 +20,16 @@ export function TapeBack({ point, unit, angleUnit, words }: TapeBackProps) {
   const pair = pairs[Number(chosen)] ?? pairs[0] ?? null;
   const title = filled(words.tape.title, { point: point.corner });
   const scene = useMemo(
-    () => pair && tapeScene({ point: { ...point.point, name: point.corner }, pair, title, unit, measure: measureOnScreen }),
+    () =>
+      pair && tapeScene({ point: { ...point.point, name: point.corner }, pair, title, unit, measure: measureOnScreen }),
     [point, pair, title, unit],
   );
   return (
     <div lang={words.code}>
       {point.gone.length > 0 && (
-        <p className="mb-2 font-medium text-brick">{point.gone.map(({ name, why }) => `${name}: ${words.tape.gone[why]}`).join('; ')}.</p>
+        <p className="mb-2 font-medium text-brick">
+          {point.gone.map(({ name, why }) => `${name}: ${words.tape.gone[why]}`).join('; ')}.
+        </p>
       )}
       {pair === null ? (
         <p className="text-ink2">{tapeBackWords(null, point.corner, unit, words)[0]}</p>

@@ -22,7 +22,10 @@ export function Button({ look = 'plain', hint, children, className = '', ...rest
     >
       {children}
       {hint && (
-        <kbd aria-hidden="true" className="rounded-sm border border-current px-1.5 font-sans text-xs opacity-80 max-md:hidden">
+        <kbd
+          aria-hidden="true"
+          className="rounded-sm border border-current px-1.5 font-sans text-xs opacity-80 max-md:hidden"
+        >
           {hint}
         </kbd>
       )}

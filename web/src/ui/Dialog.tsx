@@ -48,7 +48,9 @@ export function Dialog({ open, onClose, title, children, foot, wide, beside, toR
               </section>
             )}
           </div>
-          {foot && <div className="flex flex-wrap items-center justify-end gap-3 border-t border-ink px-5 py-3">{foot}</div>}
+          {foot && (
+            <div className="flex flex-wrap items-center justify-end gap-3 border-t border-ink px-5 py-3">{foot}</div>
+          )}
         </Radix.Content>
       </Radix.Portal>
     </Radix.Root>

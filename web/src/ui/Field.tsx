@@ -83,7 +83,12 @@ interface TickProps {
 export function Tick({ label, checked, onChange }: TickProps) {
   return (
     <label className="flex min-h-11 cursor-pointer items-center gap-3">
-      <input type="checkbox" checked={checked} onChange={(event) => onChange(event.target.checked)} className="h-5 w-5 accent-(--spruce)" />
+      <input
+        type="checkbox"
+        checked={checked}
+        onChange={(event) => onChange(event.target.checked)}
+        className="h-5 w-5 accent-(--spruce)"
+      />
       <span>{label}</span>
     </label>
   );

@@ -23,7 +23,13 @@ export function Slip({ head, children, foot, topic = '', long = false }: SlipPro
       aria-label={msg('ui.slip')}
     >
       <div className="border-b border-ink px-[18px] py-3">{head}</div>
-      <div ref={body} className="min-h-0 flex-1 overflow-y-auto px-[18px] py-3" tabIndex={0} role="region" aria-label={msg('ui.bodyOfTheSlip')}>
+      <div
+        ref={body}
+        className="min-h-0 flex-1 overflow-y-auto px-[18px] py-3"
+        tabIndex={0}
+        role="region"
+        aria-label={msg('ui.bodyOfTheSlip')}
+      >
         {children}
       </div>
       {foot && (
@@ -48,7 +54,11 @@ export function Workspace({ board, slip }: { board: ReactNode; slip: ReactNode }
 }
 
 /** Says that nothing here has a height. */
-export const PlanOnlyBadge = () => <strong className="ml-2 rounded-sm border-[1.5px] border-pencil px-2 text-[13px] text-pencil">{msg('ui.planOnly')}</strong>;
+export const PlanOnlyBadge = () => (
+  <strong className="ml-2 rounded-sm border-[1.5px] border-pencil px-2 text-[13px] text-pencil">
+    {msg('ui.planOnly')}
+  </strong>
+);
 
 /** A few figures with their names above them. */
 export function Figures({ items }: { items: readonly (readonly [string, ReactNode, string?])[] }) {
@@ -79,7 +89,17 @@ const TONES = { good: 'border-good', ochre: 'border-ochre', brick: 'border-brick
 const HEADS = { good: 'text-good', ochre: 'text-ochre', brick: 'text-brick', ink: 'text-ink' } as const;
 
 /** A judgement: one sentence, its reason, and what to do. */
-export function Card({ tone, title, children, actions }: { tone: keyof typeof TONES; title: string; children?: ReactNode; actions?: ReactNode }) {
+export function Card({
+  tone,
+  title,
+  children,
+  actions,
+}: {
+  tone: keyof typeof TONES;
+  title: string;
+  children?: ReactNode;
+  actions?: ReactNode;
+}) {
   return (
     <div className={`my-3 rounded-sm border-2 px-3.5 py-3 ${TONES[tone]}`} role="status">
       <h3 className={`text-[17px] ${HEADS[tone]}`}>{title}</h3>

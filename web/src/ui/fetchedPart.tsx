@@ -35,7 +35,11 @@ export const moduleFrom = <M,>(load: () => Promise<M>, elsewhere: string | undef
   elsewhere === undefined ? load() : (import(/* @vite-ignore */ elsewhere) as Promise<M>);
 
 /** A component that stands in for the one that `load` brings; `waiting` stands there until it has come. Where it is given an address, it takes the module from there. */
-export function fetchedPart<P extends object>(name: string, load: (elsewhere?: string) => Promise<ComponentType<P>>, waiting: ReactNode): ComponentType<P> {
+export function fetchedPart<P extends object>(
+  name: string,
+  load: (elsewhere?: string) => Promise<ComponentType<P>>,
+  waiting: ReactNode,
+): ComponentType<P> {
   let Fetched: ComponentType<P> | null = null;
   let isMissing = false;
   let pending: Promise<void> | null = null;
@@ -46,7 +50,8 @@ export function fetchedPart<P extends object>(name: string, load: (elsewhere?: s
     address = /https?:\/\/\S+\.js/.exec(error instanceof Error ? error.message : '')?.[0] ?? null;
     throw error;
   };
-  const again = (): Promise<ComponentType<P>> => (address === null ? load().catch(remember) : load(`${address}?again=${++tries}`));
+  const again = (): Promise<ComponentType<P>> =>
+    address === null ? load().catch(remember) : load(`${address}?again=${++tries}`);
   const part: Part = {
     name,
     isFetched: () => Fetched !== null,

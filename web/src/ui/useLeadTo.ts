@@ -6,6 +6,9 @@ import { useCallback, useRef, type RefObject } from 'react';
  */
 export function useLeadTo<T extends HTMLElement>(): readonly [RefObject<T | null>, () => void] {
   const shown = useRef<T>(null);
-  const lead = useCallback(() => void requestAnimationFrame(() => shown.current?.scrollIntoView({ block: 'nearest' })), []);
+  const lead = useCallback(
+    () => void requestAnimationFrame(() => shown.current?.scrollIntoView({ block: 'nearest' })),
+    [],
+  );
   return [shown, lead];
 }

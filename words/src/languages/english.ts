@@ -19,7 +19,14 @@ export const ENGLISH: CrewWords = {
     back: 'back of kerb',
     flowLine: 'flow line',
   },
-  point: { nail: 'nail', tack: 'tack', hubCentre: 'middle of the hub', top: 'top of the hub', crossing: 'crossing of the lines', punch: 'punch mark' },
+  point: {
+    nail: 'nail',
+    tack: 'tack',
+    hubCentre: 'middle of the hub',
+    top: 'top of the hub',
+    crossing: 'crossing of the lines',
+    punch: 'punch mark',
+  },
   carrier: { lath: 'lath', peg: 'peg', surface: 'surface' },
   line: {
     noOffset: 'no offset',
@@ -52,9 +59,11 @@ export const ENGLISH: CrewWords = {
     squareToFace: 'From the {point} go {length} level, square to the side {from} to {until}: there is {what}.',
     alongLine: 'From the {point} go {length} level, along the line {from} to {until}: there is {to}, {what}.',
     straight: 'From the {point} go {length} level, straight toward {to}: there is the {what}.',
-    squareToRoad: 'From the {point} go {length} level, square to the road, to the {side} (as its stations go up): there is the {what}.',
+    squareToRoad:
+      'From the {point} go {length} level, square to the road, to the {side} (as its stations go up): there is the {what}.',
     side: { left: 'left', right: 'right' },
-    inside: 'It stands {length} off both lines. To the corner it is {corner}: do not measure the {length} to the corner.',
+    inside:
+      'It stands {length} off both lines. To the corner it is {corner}: do not measure the {length} to the corner.',
     stands: 'The {point} itself is {to}, {what}.',
     standsOnString: 'The {point} itself is the {what}.',
     lower: '{what}: {length} LOWER than the {point}. Go down.',
@@ -91,7 +100,12 @@ export const ENGLISH: CrewWords = {
     weak: 'The two tapes meet flat: an error in one of them grows {times} times. Take two other marks if you can.',
     third: 'Check it from a third mark before you build on it.',
     none: 'Fewer than two marks are left from which {point} can be taped. Ask the layout crew to set it again.',
-    gone: { destroyed: 'gone', moved: 'hit or moved, do not measure from it', inDoubt: 'in doubt, do not measure from it', notSet: 'not set' },
+    gone: {
+      destroyed: 'gone',
+      moved: 'hit or moved, do not measure from it',
+      inDoubt: 'in doubt, do not measure from it',
+      notSet: 'not set',
+    },
   },
   page: {
     find: 'Number on the stake',

@@ -8,7 +8,8 @@ export const LANGUAGES: readonly CrewWords[] = [ENGLISH, SPANISH];
 export { ENGLISH };
 
 /** The table of a language; English where there is none. */
-export const crewWords = (code: string | undefined): CrewWords => LANGUAGES.find((each) => each.code === code) ?? ENGLISH;
+export const crewWords = (code: string | undefined): CrewWords =>
+  LANGUAGES.find((each) => each.code === code) ?? ENGLISH;
 
 /** Puts figures into a sentence of a table. */
 export const filled = (template: string, facts: Readonly<Record<string, string>>): string =>

@@ -48,7 +48,11 @@ export const SPANISH: CrewWords = {
     toLine: 'a {what}',
     onLine: 'en {what}',
     partOf: { face: 'cara de {name}', back: 'espalda de {name}', flowLine: 'línea de escurrimiento de {name}' },
-    gradeOf: { face: 'corona de {name}', back: 'corona a la espalda de {name}', flowLine: 'línea de escurrimiento de {name}' },
+    gradeOf: {
+      face: 'corona de {name}',
+      back: 'corona a la espalda de {name}',
+      flowLine: 'línea de escurrimiento de {name}',
+    },
     cutFill: '{word} {length} a {what}',
     onGrade: '{word}, {what}',
     noHeight: 'sin altura',
@@ -71,7 +75,8 @@ export const SPANISH: CrewWords = {
     squareToFace: 'Desde ahí ({point}) mida {length} a nivel, a escuadra del lado {from} a {until}: ahí está: {what}.',
     alongLine: 'Desde ahí ({point}) mida {length} a nivel, por la línea de {from} a {until}: ahí está {to}, {what}.',
     straight: 'Desde ahí ({point}) mida {length} a nivel, derecho hacia {to}: ahí está: {what}.',
-    squareToRoad: 'Desde ahí ({point}) mida {length} a nivel, a escuadra del camino, hacia la {side} (como avanza el kilometraje): ahí está: {what}.',
+    squareToRoad:
+      'Desde ahí ({point}) mida {length} a nivel, a escuadra del camino, hacia la {side} (como avanza el kilometraje): ahí está: {what}.',
     side: { left: 'izquierda', right: 'derecha' },
     inside: 'Está a {length} de las dos líneas. Hasta la esquina hay {corner}: no mida los {length} hasta la esquina.',
     stands: 'El punto mismo ({point}) es {to}, {what}.',
@@ -121,11 +126,17 @@ export const SPANISH: CrewWords = {
     arcs: 'Sujete una cinta en {a} y otra en {b}, las dos a nivel. Donde {fromA} desde {a} se cruza con {fromB} desde {b} está {point}: a la {side}, parado en {a} y mirando a {b}.',
     side: { left: 'izquierda', right: 'derecha' },
     between: 'Tienda un hilo de {a} a {b}. {point} está en el hilo, a {fromA} de {a} y a {fromB} de {b}.',
-    beyond: 'Tienda un hilo desde {from}, pasando por {over}, y siga. {point} está en el hilo, {length} más allá de {over}.',
+    beyond:
+      'Tienda un hilo desde {from}, pasando por {over}, y siga. {point} está en el hilo, {length} más allá de {over}.',
     weak: 'Las dos cintas se cruzan muy abiertas: un error en una crece {times} veces. Si puede, tome otras dos marcas.',
     third: 'Compruébelo desde una tercera marca antes de construir.',
     none: 'Quedan menos de dos marcas para recuperar {point} con cinta. Pida a la cuadrilla de trazo que lo coloque otra vez.',
-    gone: { destroyed: 'ya no está', moved: 'golpeada o movida, no mida desde ella', inDoubt: 'en duda, no mida desde ella', notSet: 'sin colocar' },
+    gone: {
+      destroyed: 'ya no está',
+      moved: 'golpeada o movida, no mida desde ella',
+      inDoubt: 'en duda, no mida desde ella',
+      notSet: 'sin colocar',
+    },
   },
   page: {
     find: 'Número de la estaca',

@@ -2,12 +2,16 @@
 export const answers = {
   openItAsHttp12700: 'Open it as http://127.0.0.1.',
   thereIsNoSuchAddressInThis: 'There is no such address in this API: see /api/v1/openapi.json.',
-  onlyTheCrewsPagesAreServedHere: 'Only the crew’s pages are served here: open the link or the code that you were given.',
-  otherArchivesAreBeingReadSendThis: 'Other archives are being read: send this one again in a minute. Nothing was written.',
+  onlyTheCrewsPagesAreServedHere:
+    'Only the crew’s pages are served here: open the link or the code that you were given.',
+  otherArchivesAreBeingReadSendThis:
+    'Other archives are being read: send this one again in a minute. Nothing was written.',
   theArchiveComesToMoreThanCan: 'The archive comes to more than can be read here.',
   theArchiveTookTooLongToRead: 'The archive took too long to read, or was called off.',
-  theDatabaseDoesNotAnswerNothingWas: 'The database does not answer. Nothing was written: send the archive again once it is back.',
-  theServersDiskIsFullOrTakes: 'The server’s disk is full, or takes nothing any more: make room there. Nothing was written.',
+  theDatabaseDoesNotAnswerNothingWas:
+    'The database does not answer. Nothing was written: send the archive again once it is back.',
+  theServersDiskIsFullOrTakes:
+    'The server’s disk is full, or takes nothing any more: make room there. Nothing was written.',
   nothingWasWritten: '{what} Nothing was written.',
   theArchiveHoldsAValueThatCant: 'The archive holds a value that can’t be kept.',
   isNotAsItWasWrittenThe: '{path} is not as it was written: the archive was changed, or damaged on its way.',
@@ -20,7 +24,8 @@ export const answers = {
   line: ', line {line},',
   isNotJson: '{path}{line} is not JSON.',
   theArchivesListOfContentsIsNot: 'The archive’s list of contents is not one: {message}.',
-  theArchiveWasWrittenByALater: 'The archive was written by a later version of Idle Marker (form {version}): take that one, or a newer one.',
+  theArchiveWasWrittenByALater:
+    'The archive was written by a later version of Idle Marker (form {version}): take that one, or a newer one.',
   doesNotSayWhatSiteItIs: '{facts} does not say what site it is of.',
   theFactItself: 'the fact itself',
   line2: '{facts}, line {line}: {message} ({path}).',
@@ -32,8 +37,10 @@ export const answers = {
   theSheetItself: 'the sheet itself',
   lineIsNoSheet: '{sheets}, line {line}, is no sheet: {message} ({path}).',
   lineIsNoSheetIsNoTime: '{sheets}, line {line}, is no sheet: {timeZone} is no time zone.',
-  cutSheetRevisionIsKeptHereWith: 'Cut sheet {number}, revision {revision}, is kept here with other content. Nothing was written.',
-  lineNoEntrySaysThatCutSheet: '{sheets}, line {line}: no entry says that cut sheet {number}, revision {revision}, was handed over.',
+  cutSheetRevisionIsKeptHereWith:
+    'Cut sheet {number}, revision {revision}, is kept here with other content. Nothing was written.',
+  lineNoEntrySaysThatCutSheet:
+    '{sheets}, line {line}: no entry says that cut sheet {number}, revision {revision}, was handed over.',
   isNothingThatBelongsInAnArchive: '{path} is nothing that belongs in an archive.',
   isKeptHereWithOtherContentNothing: '{path} is kept here with other content. Nothing was written.',
   isNoJpegPngOrWebpPicture: '{path} is no JPEG, PNG or WebP picture.',
@@ -65,14 +72,16 @@ export const answers = {
   thisMarkIsNotOnThisPage: 'This mark is not on this page any more: load it anew. Nothing was reported.',
   soManyReportsInAnHourAre: 'So many reports in an hour are not taken: call the layout crew. This one was not kept.',
   thereIsNoSuchPhotoOnThis: 'There is no such photo on this page.',
-  isKeptAlreadyWithOtherContentAnd: '{id} is kept already with other content, and facts are never changed. Make a new fact that supersedes it.',
+  isKeptAlreadyWithOtherContentAnd:
+    '{id} is kept already with other content, and facts are never changed. Make a new fact that supersedes it.',
   hasNotArrivedOnThisSiteYet: '{to} has not arrived on this site yet. Send it first, then this again.',
   hasUsedBeforeOnThisSiteCount: '{device} has used {seq} before on this site. Count on from the highest.',
   inTheAddressMustBeAUuid: '{name} in the address must be a UUID in lower case.',
   afterMustBeAWholeNumberFrom: 'after must be a whole number from an earlier answer.',
   idInTheBodyDiffersFromThe: 'id in the body differs from the one in the address. Nothing was written.',
   sheetsAreIssuedUnderSheetsWhereThey: 'Sheets are issued under /sheets, where they get their number.',
-  aBodyOfTheKindIsNot: 'A body of the kind “{type}” is not taken: say what it is, as the description of this API has it.',
+  aBodyOfTheKindIsNot:
+    'A body of the kind “{type}” is not taken: say what it is, as the description of this API has it.',
   theBodyIsNotJson: 'The body is not JSON',
   aFieldIsNotValid: 'A field is not valid',
   aNumberIsMissingOrNotFinite: 'A number is missing or not finite',
@@ -102,9 +111,11 @@ export const answers = {
   theAddressCantBeReadCheckIts: 'The address can’t be read: check its % signs.',
   theServersDiskIsFullOrTakes2:
     'The server’s disk is full, or takes nothing any more: make room there. Nothing was written; what waits in the browser goes out by itself then.',
-  nothingWasWrittenSendItAgainOnce: 'Nothing was written. Send it again once the database is back; what waits in the browser does so by itself.',
+  nothingWasWrittenSendItAgainOnce:
+    'Nothing was written. Send it again once the database is back; what waits in the browser does so by itself.',
   thisIdIsUsedAlreadyOnThis: 'This id is used already, on this site or another. Nothing was written: take a new one.',
-  theSiteHasNotArrivedHereYet: 'The site has not arrived here yet: send it first, then this again. Nothing was written.',
+  theSiteHasNotArrivedHereYet:
+    'The site has not arrived here yet: send it first, then this again. Nothing was written.',
   aValueCantBeKeptByThe: 'A value can’t be kept by the database. Nothing was written.',
   nothingWasWrittenTheServersLogSays: 'Nothing was written. The server’s log says more.',
   timezoneIsNotATimeZoneThat: 'timeZone is not a time zone that is known, such as Europe/Berlin.',
@@ -116,7 +127,8 @@ export const answers = {
   anotherPhotoIsKeptUnderThisId: 'Another photo is kept under this id. Nothing was written.',
   theSiteHasNotArrivedYetSend: 'The site has not arrived yet: send the photo again once it has. Nothing was written.',
   thereIsNoSuchPhotoOnThis2: 'There is no such photo on this site.',
-  thisWorkPackageHasNotArrivedOr: 'This work package has not arrived, or a newer revision has taken its place. Nothing was issued.',
+  thisWorkPackageHasNotArrivedOr:
+    'This work package has not arrived, or a newer revision has taken its place. Nothing was issued.',
   isNoMarkOfThisPackageNothing: '{strangers} is no mark of this package. Nothing was issued.',
   noMarkOfThisPackageIsSet: 'No mark of this package is set yet, so there is nothing to hand over. Nothing was issued.',
   thereIsNoSuchSheetOnThis: 'There is no such sheet on this site.',

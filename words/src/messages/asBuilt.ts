@@ -22,7 +22,8 @@ export const asBuilt = {
   alongTheLineItIsOfLine: 'Along the line it is {small} {off} of line {crossing}.',
   itIsPlumbWithinOver: 'It is plumb within {within} over {over} {unitAbbreviation}.',
   itLeansToTheOver: 'It leans {small} to the {toSide} over {over} {unitAbbreviation}.',
-  shotsToTheSameSpotDifferBy: 'Shots to the same spot differ by {small}: hold the target flat to the face and turned to the instrument.',
+  shotsToTheSameSpotDifferBy:
+    'Shots to the same spot differ by {small}: hold the target flat to the face and turned to the instrument.',
   column: 'Column {line}-{crossing}: {faults}',
   columnNotComplete: 'Column {line}-{crossing}: not complete',
   columnStandsWhereItShould: 'Column {line}-{crossing} stands where it should',

@@ -30,10 +30,12 @@ export const book = {
   theDayEnds: 'The day ends{unfinished}{note}',
   noDistance: 'no distance',
   slope: 'slope {slope} {unitAbbreviation}',
-  sightToCircleZenithTarget: '{occupation}: sight to {target}, circle {angle}, zenith {angle2}, {slope}, target {length}',
+  sightToCircleZenithTarget:
+    '{occupation}: sight to {target}, circle {angle}, zenith {angle2}, {slope}, target {length}',
   noCorrections: 'no corrections',
   correctionsSOld: 'corrections {correctionAge} s old',
-  receiverAtENHeightAntenna: '{occupation}: receiver at {target}, E {length}, N {length2}, height {length3}, {fixWord}, {old}, antenna {length4}',
+  receiverAtENHeightAntenna:
+    '{occupation}: receiver at {target}, E {length}, N {length2}, height {length3}, {fixWord}, {old}, antenna {length4}',
   heightsFromPlanFromTheReceiverHeight: '{name}: heights from {used}, plan from the receiver; height {length}',
   solvedFromENHeight95: '{name} solved from {used}: E {length}, N {length2}, height {length3}, 95 % {goodTo}',
   targetHeightOfCorrectedTo: 'target height of {sights} corrected to {length}',

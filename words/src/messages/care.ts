@@ -17,7 +17,8 @@ export const care = {
   thisMarkIs: 'This mark is',
   beforeDrivingBuriedServices: 'Before driving: buried services',
   andRunsNear: ', and {area} runs near',
-  stakesGoIntoTheGroundHaveLines: 'Stakes go into the ground{area}. Have lines located; look for pits, valves and hydrants.',
+  stakesGoIntoTheGroundHaveLines:
+    'Stakes go into the ground{area}. Have lines located; look for pits, valves and hydrants.',
   theyAreLocated: 'They are located',
   inALane: '{stands} in a lane',
   carriesTrafficCloseItOrSomebodyWatches: '{where} carries traffic. Close it, or somebody watches while you look down.',
@@ -44,19 +45,25 @@ export const care = {
   entryIsAgreed: 'Entry is agreed',
   soThatItDoesNotFall: 'So that it does not fall',
   aHandStaysOnTheInstrumentUntil: 'A hand stays on the instrument until the screw holds it; then try it once.',
-  legsSpreadAndStampedInOnA: 'Legs spread and stamped in; on a smooth floor a strap or a star under them; clamps all tight, low in wind.',
-  neverOnTheEdgeOfAPlate: 'Never on the edge of a plate, a slab or a kerb. Never carried over the shoulder on its legs.',
+  legsSpreadAndStampedInOnA:
+    'Legs spread and stamped in; on a smooth floor a strap or a star under them; clamps all tight, low in wind.',
+  neverOnTheEdgeOfAPlate:
+    'Never on the edge of a plate, a slab or a kerb. Never carried over the shoulder on its legs.',
   whenItIsLeftAlone: 'When it is left alone',
   tapeOrAFrameRoundItIn: 'Tape or a frame round it, in sight, and not where things reverse.',
   lostLockOrLevelIsToldHere: 'Lost lock or level is told here at once: go and look before the next mark.',
   trafficAndMachines: 'Traffic and machines',
-  knowTheLaneYouStandInBefore: 'Know the lane you stand in before you look down. Walk round, not backwards; switch Speak on and keep the eyes on the way.',
-  agreeOnAStopWithTheDriver: 'Agree on a stop with the driver, face to face. A roller nearby: wait, then prove before going on.',
+  knowTheLaneYouStandInBefore:
+    'Know the lane you stand in before you look down. Walk round, not backwards; switch Speak on and keep the eyes on the way.',
+  agreeOnAStopWithTheDriver:
+    'Agree on a stop with the driver, face to face. A roller nearby: wait, then prove before going on.',
   laserAndSun: 'Laser and sun',
-  thePointerAtGroundHeightToldBefore: 'The pointer at ground height, told before it is on, off when the point is found. Never into eyes or mirrors.',
+  thePointerAtGroundHeightToldBefore:
+    'The pointer at ground height, told before it is on, off when the point is found. Never into eyes or mirrors.',
   neverTheTelescopeIntoTheSun: 'Never the telescope into the sun.',
   hammering: 'Hammering',
-  servicesLocatedFirstStakesInOneHand: 'Services located first. Stakes in one hand, hammer in the other, head down; nobody opposite.',
+  servicesLocatedFirstStakesInOneHand:
+    'Services located first. Stakes in one hand, hammer in the other, head down; nobody opposite.',
   ribbonsTiedAndStakesSharpened:
     'Ribbons tied and stakes sharpened beforehand; the right hammer: hand for soft ground, sledge for hard, drill for rock and slabs.',
   theTapeIsHeldLevelAlongA: 'The tape is held level: along a slope an offset comes out short.',
@@ -64,8 +71,10 @@ export const care = {
   fewNailsAndLittlePaintOnPavements: 'Few nails and little paint on pavements and driveways, in the agreed colours.',
   nothingThatIsDrivenSticksOutWhere: 'Nothing that is driven sticks out where people walk.',
   theInstrumentItself: 'The instrument itself',
-  caseShutInDustAndRainCap: 'Case shut in dust and rain, cap on, lens cleaned with the brush first. Clamps gentle, screws never forced.',
-  wetOutOfTheCaseOvernightBatteries: 'Wet: out of the case overnight. Batteries charged the evening before, a spare in the bag.',
+  caseShutInDustAndRainCap:
+    'Case shut in dust and rain, cap on, lens cleaned with the brush first. Clamps gentle, screws never forced.',
+  wetOutOfTheCaseOvernightBatteries:
+    'Wet: out of the case overnight. Batteries charged the evening before, a spare in the bag.',
   farOutAReserveOfBatteryAnd: 'Far out: a reserve of battery, and somebody knows when you are due.',
   nobodySaidThatBuriedServicesWere: 'Nobody said that buried services were located before they were driven',
   nobodySaidWhatWasDoneAboutTraffic: 'Nobody said what was done about traffic there',
@@ -75,6 +84,7 @@ export const care = {
   nobodySaidThatEnteringThereWasAllowed: 'Nobody said that entering there was allowed',
   nobodySaidWhoWasToldAboutThe: 'Nobody said who was told about the laser',
   nobodySaidWhoWatchedTheInstrument: 'Nobody said who watched the instrument',
-  theyWereSetTwiceAndNobodyHas: 'They were set twice, and nobody has said which stake stands; the figures here are of the later one',
+  theyWereSetTwiceAndNobodyHas:
+    'They were set twice, and nobody has said which stake stands; the figures here are of the later one',
   nothingButTheStationThatSetThem: 'Nothing but the station that set them has checked them',
 } as const;

@@ -6,9 +6,11 @@ export const closing = {
     '{listed}: no good proof came after{marks, plural, one { it} other { them}}. One sight to a mark that was not used holds all of it.',
   aProofOfFailedInAndNothing: 'A proof of {station} failed in {parts}, and nothing has answered it',
   untilThenNothingMayBeBuiltFrom: ' Until then nothing may be built from what was measured since: {listed}.',
-  sightThatMarkAgainThenAThird: 'Sight that mark again, then a third one: it tells whether the mark or the instrument has moved.{measured}',
+  sightThatMarkAgainThenAThird:
+    'Sight that mark again, then a third one: it tells whether the mark or the instrument has moved.{measured}',
   measuredAndInDoubt: 'Measured, and in doubt',
-  measureAgainFromAStationThatIs: '{listed}: measure{measured, plural, one { it} other { them}} again from a station that is proved.',
+  measureAgainFromAStationThatIs:
+    '{listed}: measure{measured, plural, one { it} other { them}} again from a station that is proved.',
   leftWithoutALastProof: '{station} left without a last proof',
   sightTheLastOfThemAgainFrom: '{listed}: sight the last of them again from the next station.',
   measuredAndNotHeldMeasureOneOf: '{listed}: measured, and not held; measure one of them again from the next station.',
@@ -28,7 +30,8 @@ export const closing = {
   heldAndOnNoSheetYet: '{marks, plural, one {# mark is} other {# marks are}} held and on no sheet yet.',
   toSet: '{marks, plural, one {# mark} other {# marks}} to set.',
   controlToLookAt: 'Control to look at',
-  calledDoubtfulHaveSurveyedAnewOrPut: '{listed}: called doubtful. Have{marks, plural, one { it} other { them}} surveyed anew, or put aside.',
+  calledDoubtfulHaveSurveyedAnewOrPut:
+    '{listed}: called doubtful. Have{marks, plural, one { it} other { them}} surveyed anew, or put aside.',
   notStoredYet: '{entries, plural, one {# entry is} other {# entries are}} not stored yet',
   theyAreKeptOnThisDeviceAlone: 'They are kept on this device alone. Look for the server before you leave.',
   settingUpAndStationing: 'Setting up and stationing',

@@ -2,9 +2,11 @@
 export const controlList = {
   theFileHasNoMarksInIt: 'The file has no marks in it: the first row names the columns, each further row is a mark.',
   thisIsNotATextFileSave: 'This is not a text file: save the list as CSV (UTF-8) and choose that.',
-  row1IsNoHeaderPutA: 'Row 1 (“{firstRow}”) is no header. Put a first row that names the columns, such as name, E, N, height.',
+  row1IsNoHeaderPutA:
+    'Row 1 (“{firstRow}”) is no header. Put a first row that names the columns, such as name, E, N, height.',
   noColumnIsCalledNameOrPoint: 'No column is called name (or point, id, mark): name one.',
-  columnsForEastingAndNorthingAreNeeded: 'Columns for easting and northing are needed both (E, N), or one for the height.',
+  columnsForEastingAndNorthingAreNeeded:
+    'Columns for easting and northing are needed both (E, N), or one for the height.',
   twoColumnsCanBothBeTheRename: 'Two columns can both be the {role}: {columns}. Rename one.',
   theHeaderMixesBringAllColumnsTo: 'The header mixes {units}. Bring all columns to one unit.',
   thisXmlIsNotLandxmlChooseA: 'This XML is {root}, not LandXML: choose a LandXML file with CgPoints, or a CSV.',
@@ -12,7 +14,8 @@ export const controlList = {
   moreRows: 'More rows',
   rowsAreMore: '{rows} rows are more',
   thanTheThatAreTakenAtOnce: '{rows} than the {most} that are taken at once: split the file.',
-  rowHasCellsMoreThanTheOf: 'Row {row} has {cells} cells, more than the {most} of a list: choose the file that has one mark in each row.',
+  rowHasCellsMoreThanTheOf:
+    'Row {row} has {cells} cells, more than the {most} of a list: choose the file that has one mark in each row.',
   hasNoName: 'has no name',
   hasANameOver80Letters: 'has a name over 80 letters',
   isNotANumber: '{column}: “{text}” is not a number',

@@ -26,7 +26,8 @@ export const convention = {
   nothingIsOnTheFrontPutAt: 'Nothing is on the front: put at least one line there.',
   standsOnTwoSidesLeaveItOn: '“{stakePart}” stands on two sides: leave it on one.',
   onGrade: 'on grade',
-  theWordForHasNoLetterA: 'The word for {value} has no letter: a bare sign is read the wrong way round by every second crew.',
+  theWordForHasNoLetterA:
+    'The word for {value} has no letter: a bare sign is read the wrong way round by every second crew.',
   cutAndFillAreTheSameWord: 'Cut and fill are the same word.',
   standsForGiveEachItsOwn: '{short} stands for {terms}: give each its own.',
   theLathIsInTheGroundFrom: 'The lath is in the ground from end to end.',

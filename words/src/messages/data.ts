@@ -1,6 +1,7 @@
 /** Messages of data. */
 export const data = {
-  somethingElseThanTheServerAnswersSuch: 'Something else than the server answers, such as the log-in page of a network. {then}',
+  somethingElseThanTheServerAnswersSuch:
+    'Something else than the server answers, such as the log-in page of a network. {then}',
   theServerDoesNotAnswer: 'The server does not answer. {then}',
   serverAway: 'Server away',
   theServerDoesNotAnswer2: 'The server does not answer.',
@@ -13,7 +14,8 @@ export const data = {
   theServerAnswersButItsDatabaseDoes: 'The server answers, but its database does not.',
   whenItIsBack: 'when it is back',
   serversDiskFull: 'Server’s disk full',
-  theServerHasNoRoomToWrite: 'The server has no room to write: its disk is full, or takes nothing any more. Somebody has to make room there.',
+  theServerHasNoRoomToWrite:
+    'The server has no room to write: its disk is full, or takes nothing any more. Somebody has to make room there.',
   whenThereIsRoom: 'when there is room',
   theBrowserHasNoRoomForIt: '{trouble} The browser has no room for it: leave this page open until it is sent.',
   theWaitsInThisBrowserAndGoes: 'The {name} waits in this browser and goes out by itself.',

@@ -20,7 +20,8 @@ export const design = {
   ofItsMarksAnotherHeight: ' {raised} of its marks{raised, plural, one { gets} other { get}} another height.',
   setAlreadyAndAffected: 'Set already and affected',
   setAlreadyAndAffected2: '{standing} set already and affected',
-  theyStayInTheBookAreWithheld: '{standing}: {standing2}. They stay in the book, are withheld from sheets, and wait to be set anew.',
+  theyStayInTheBookAreWithheld:
+    '{standing}: {standing2}. They stay in the book, are withheld from sheets, and wait to be set anew.',
   notFoundAnyMoreWhereLookAt:
     'Not found any more: {lost}. {lost2, plural, one {It stays} other {They stay}} where {lost2, plural, one {it was} other {they were}}: look at the package yourself.',
   itCantBeBroughtAlong: 'It can’t be brought along: {item}',
@@ -38,7 +39,8 @@ export const design = {
   itsLines: 'its {lineEnds} lines',
   pointsOn: 'points on {name}: {elements}',
   noClosedOutlineNoGridAndNo: 'No closed outline, no grid and no points were found in it: pick on the drawing.',
-  planWithTheOutlinesTheRoadsAnd: 'Plan with the outlines, the roads and the marks asked for. Picking a mark goes to it, touching a road goes along it.',
+  planWithTheOutlinesTheRoadsAnd:
+    'Plan with the outlines, the roads and the marks asked for. Picking a mark goes to it, touching a road goes along it.',
   nothingIsAskedForYet: 'Nothing is asked for yet',
   outlinesOfWhatIsToBeBuilt: 'Outlines of what is to be built, and the hubs that lead to them, are drawn here.',
   workPackages: 'Work packages',
@@ -94,7 +96,8 @@ export const design = {
   fromADxfDrawingOrTypedBelow: 'From a DXF drawing, or typed below',
   noLayerOfHoldsLinesInJust: 'No layer of {fileName} holds lines in just two directions: no grid was found in it.',
   by4: '{layer}: {labels} by {labels2}',
-  itsLinesAreNotQuiteParallelA: 'Its lines are not quite parallel: a crossing comes to lie up to {smallLength} from where it is drawn.',
+  itsLinesAreNotQuiteParallelA:
+    'Its lines are not quite parallel: a crossing comes to lie up to {smallLength} from where it is drawn.',
   giveItANameThatTheCrew: 'Give it a name that the crew knows.',
   thereIsAnAreaAlreadyTwoNames: 'There is an area “{alike}” already: two names that look alike get mixed up.',
   giveALength0OrMore: 'Give a length, 0 or more.',
@@ -137,7 +140,8 @@ export const design = {
   planTheGridIsNotCompleteYet: 'Plan; the grid is not complete yet',
   whatTheChangedGridMoves: 'What the changed grid moves',
   packagesThatWereTakenFromIt: 'Packages that were taken from it',
-  theSecondPlaceIsFromWhereMeets: 'The second place is {length} {unit} from where {label} meets {label2} by the spacings. Which of them is right?',
+  theSecondPlaceIsFromWhereMeets:
+    'The second place is {length} {unit} from where {label} meets {label2} by the spacings. Which of them is right?',
   spacingsAndCoordinatesAgreeWhereMeets: 'Spacings and coordinates agree where {label} meets {label2}.',
   everyOutlineNeedsAName: 'Every outline needs a name.',
   twoOutlinesHaveTheSameName: 'Two outlines have the same name.',
@@ -172,12 +176,14 @@ export const design = {
   fartherOffItIsAskedWhetherThis: 'Farther off it is asked whether this is the right line.',
   everythingShiftedBy: 'Everything shifted by',
   itsWay: 'Its way',
-  asItCameFromElementsTypePoints: 'As it came from {source}: {elements} elements. Type points or elements here to replace it.',
+  asItCameFromElementsTypePoints:
+    'As it came from {source}: {elements} elements. Type points or elements here to replace it.',
   intersectionPointsOneALineRadius80:
     'Intersection points, one a line: {axes}, radius 80, spirals 30 30. Or a start and elements: start 4018, 8052, 97; line 92; spiral 30 to 80 left; curve 62 radius 80 left; spiral 30 from 80 left, each on its line.',
   whereItsStationsJump: 'Where its stations jump',
   backAheadOneALineEmptyWhen: 'Back = ahead, one a line: {station} = {station2}. Empty when they run through.',
-  gradePointsOneALine615: 'Grade points, one a line: {station}, 6.15, curve 70; also “curve 40 30” or “radius 1500”. Stations without jumps.',
+  gradePointsOneALine615:
+    'Grade points, one a line: {station}, 6.15, curve 70; also “curve 40 30” or “radius 1500”. Stations without jumps.',
   stringsAndKerbs: 'Strings and kerbs',
   oneALineLeftEdgeLeft3:
     'One a line: left edge; left 3.25; fall 2.5, 3.5 @ 0+122 — walk; left 5.25; above left edge: 0.16 — left kerb; kerb on left edge; face 0.02; top 0.12, 0.02 @ 0+140; back 0.15.',
@@ -235,7 +241,8 @@ export const design = {
   heightsComeFrom: 'Heights come from',
   theDesignHeight: 'the design height',
   notThereAnyMore: '{name}, not there any more',
-  thisSurfaceIsNotThereOrIs: 'This surface is not there, or is still being read: choose another, or give one design height.',
+  thisSurfaceIsNotThereOrIs:
+    'This surface is not there, or is still being read: choose another, or give one design height.',
   ofThem: '{without} of them',
   noHeightAtOffTheSurface: 'No height at {without}: off the surface.',
   theSurfaceHasNoHeightAtAny: 'The surface has no height at any of these places.',
@@ -268,7 +275,8 @@ export const design = {
   useTheseOffsets: 'Use these offsets',
   longestOffset: 'Longest offset',
   seenFrom: 'Seen from {name}',
-  noAreaIsDrawnYetDigsOf: 'No area is drawn yet. Digs of the packages are kept clear of; heaps, fences and machines have to be drawn.',
+  noAreaIsDrawnYetDigsOf:
+    'No area is drawn yet. Digs of the packages are kept clear of; heaps, fences and machines have to be drawn.',
   everyMarkThatIsStillToSet: 'Every mark that is still to set stands clear where it was asked for.',
   now: 'Now',
   byHandHereOrByDraggingOn: 'By hand, here or by dragging on the plan',
@@ -279,13 +287,16 @@ export const design = {
   setAlreadyAndInTheWay: 'Set already, and in the way:',
   tellTheCrewThatUsesAndSet:
     'Tell the crew that uses{lost, plural, one { it} other { them}}, and set another before the work takes{lost, plural, one { it} other { them}}.',
-  differentLengthsComeUpEveryMarksOwn: '{lengths} different lengths come up. Every mark’s own stake says its own; tell the crew that they differ.',
+  differentLengthsComeUpEveryMarksOwn:
+    '{lengths} different lengths come up. Every mark’s own stake says its own; tell the crew that they differ.',
   withoutAClearPlaceUpToAllow:
     'Without a clear place up to {length} {unit}: allow a longer offset, set the area right, or mark that corner from its other side.',
-  planWithTheAreasTheMarksThat: 'Plan with the areas, the marks that stay and those that move. A mark that is dragged changes its offset.',
+  planWithTheAreasTheMarksThat:
+    'Plan with the areas, the marks that stay and those that move. A mark that is dragged changes its offset.',
   keepClear: 'Keep clear…',
   for: ', for {use}',
-  forHubsOffCutAndFillTo: 'For {crew} · {name} · hubs {length} {unit} off · cut and fill to {heightReference}{markKind}{use}',
+  forHubsOffCutAndFillTo:
+    'For {crew} · {name} · hubs {length} {unit} off · cut and fill to {heightReference}{markKind}{use}',
   itWasTakenFromWhichIsNo: 'It was taken from {name}, which is no longer used: is there a newer one?',
   wasChangedSinceThesePlacesAreThe: '{name} was changed since: these places are the older one’s.',
   bringAlong2: 'Bring along…',
@@ -308,7 +319,8 @@ export const design = {
   planWithTheMarksThatThisGives: 'Plan with the {plans} marks that this gives',
   measured: 'measured {name}',
   touchAnEndACrossingOrA: 'Touch an end, a crossing or a centre of the drawing.',
-  touchTwoOrMorePlacesOfThe: 'Touch two or more places of the drawing, far apart, and say which point of the site each one is.',
+  touchTwoOrMorePlacesOfThe:
+    'Touch two or more places of the drawing, far apart, and say which point of the site each one is.',
   theDrawingInItsOwnCoordinatesA: 'The drawing in its own coordinates. A touch picks a place of it.',
   place2: 'Place',
   isOnTheSite: 'is on the site',
@@ -365,7 +377,8 @@ export const design = {
   noPlaceYet: 'No place yet',
   addThePoint: 'Add the point',
   otherSide: 'Other side',
-  thereIsALineAlreadyReplaceThe: 'There is a line “{alike}” already: replace the drawing that it came from, or leave this one out.',
+  thereIsALineAlreadyReplaceThe:
+    'There is a line “{alike}” already: replace the drawing that it came from, or leave this one out.',
   hasCurvesSpiralsOrJumpingStationsIt: 'has curves, spirals or jumping stations: it is worked along as a road',
   isOneStraightLineAReferenceLine: 'is one straight line: a reference line would do as well',
   isOneArcAReferenceArcWould: 'is one arc: a reference arc would do as well',
@@ -383,7 +396,8 @@ export const design = {
   line: 'Line {number}, “{text}”, {error}',
   lineIsNamedTwice: 'Line {number}: {name} is named twice.',
   noCornersYet: 'No corners yet.',
-  theArcFromToHasARadius: 'The arc from {name} to {name2} has a radius of {edit}, and its ends lie farther apart than twice that.',
+  theArcFromToHasARadius:
+    'The arc from {name} to {name2} has a radius of {edit}, and its ends lie farther apart than twice that.',
   nameTheLinesADOrA: 'Name the lines: A-D, or A B C.5 D.',
   nameTheLines15Or1: 'Name the lines: 1-5, or 1 2 2.5 3.',
   giveLengthsSuchAs: 'Give lengths, such as {wanted}{edit}.',
@@ -414,19 +428,23 @@ export const design = {
   hasARadiusThatIsNoLength: '{said} has a radius that is no length.',
   hasSpiralsThatAreNotOneOr: '{said} has spirals that are not one or two lengths.',
   hasWhichIsNeitherARadiusNor: '{said} has “{part}”, which is neither a radius nor spirals.',
-  theFirstAndTheLastPointHave: 'The first and the last point have no curve: take their radius away, or give the point after it.',
-  canBeDegreesMinutesAndSecondsOr: '{said}: {way} can be degrees, minutes and seconds, or decimal degrees. Write 97°30′00″, or 97.5°.',
+  theFirstAndTheLastPointHave:
+    'The first and the last point have no curve: take their radius away, or give the point after it.',
+  canBeDegreesMinutesAndSecondsOr:
+    '{said}: {way} can be degrees, minutes and seconds, or decimal degrees. Write 97°30′00″, or 97.5°.',
   isNotStartTwoCoordinatesAndA: '{said} is not “start”, two coordinates and a direction.',
   hasNoLengthAfterItsFirstWord: '{said} has no length after its first word.',
   needsARadiusAndLeftOrRight: '{said} needs a radius and left or right: “curve 62 radius 80 left”.',
-  needsTheRadiusThatItComesFrom: '{said} needs the radius that it comes from or goes to, and left or right: “spiral 30 to 80 left”.',
+  needsTheRadiusThatItComesFrom:
+    '{said} needs the radius that it comes from or goes to, and left or right: “spiral 30 to 80 left”.',
   beginsWithNoneOfLineCurveAnd: '{said} begins with none of line, curve and spiral.',
   giveAtLeastOneElementAfterThe: 'Give at least one element after the start.',
   isNot: '{said} is not “{shortStation} = {shortStation2}”.',
   isNotAStationAndAHeight: '{said} is not a station and a height, with a curve where wanted.',
   hasWhichIsNeitherCurve70Nor: '{said} has “{round}”, which is neither “curve 70” nor “curve 40 30” nor “radius 1500”.',
   isNotAKerbSuchAsLeft: '{said} is not a kerb such as “left kerb; kerb on left edge; face 0.02; top 0.12; back 0.15”.',
-  isNotAStringSuchAsLeft: '{said} is not a string such as “left edge; left 3.25; fall 2.5” or “walk; left 5.25; above left edge: 0.16”.',
+  isNotAStringSuchAsLeft:
+    '{said} is not a string such as “left edge; left 3.25; fall 2.5” or “walk; left 5.25; above left edge: 0.16”.',
   countOfMarks: '{marks, plural, one {# mark} other {# marks}}{unclear}',
   countOfMoves: '{marks, plural, one {# mark moves} other {# marks move}}{stuck}',
 } as const;

@@ -3,12 +3,14 @@ export const equipment = {
   madeForAirOfC: 'Made for air of, °C',
   andHpa: 'and, hPa',
   carrierM: 'Carrier, µm',
-  inThisAirItShowsTrueDistances: 'In this air it shows true distances; the correction is reckoned from it. The leaflet tells, under distance meter.',
+  inThisAirItShowsTrueDistances:
+    'In this air it shows true distances; the correction is reckoned from it. The leaflet tells, under distance meter.',
   itHasAPlummetItCanStand: 'It has a plummet: it can stand over a mark',
   collimationAndIndexLastTestedOn: 'Collimation and index last tested on',
   constantAddedToEachDistanceMm: 'Constant added to each distance, mm',
   centreAboveThePolesMark: 'Centre above the pole’s mark',
-  aWrongConstantMakesEveryDistanceWrong: 'A wrong constant makes every distance wrong by the same amount, near and far alike.',
+  aWrongConstantMakesEveryDistanceWrong:
+    'A wrong constant makes every distance wrong by the same amount, near and far alike.',
   bubbleGoodToArcMinutes: 'Bubble good to, arc minutes',
   bubbleLastTestedOn: 'Bubble last tested on',
   toTestItSightOneMarkTurn:
@@ -47,6 +49,7 @@ export const equipment = {
   micrometresFrom03To2Such: 'Micrometres, from 0.3 to 2: such as 0.658.',
   millimetresFrom500To500: 'Millimetres, from −500 to 500.',
   howFarItsCentreSitsAboveThe: 'How far its centre sits above the mark of the pole; 0 when the mark counts it in.',
-  fromThePrismsCentreUpToThe: 'From the prism’s centre up to the receiver’s reference point: its leaflet and the adapter’s say it.',
+  fromThePrismsCentreUpToThe:
+    'From the prism’s centre up to the receiver’s reference point: its leaflet and the adapter’s say it.',
   arcMinutesFrom0To120: 'Arc minutes, from 0 to 120.',
 } as const;

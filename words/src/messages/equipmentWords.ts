@@ -1,28 +1,36 @@
 /** Messages of equipmentWords. */
 export const equipmentWords = {
   roundPrism: 'Round prism',
-  faceItToTheInstrumentTurnedAway: 'Face it to the instrument: turned away it reads beside itself. Screwed to a wall it has to be square to it and level.',
+  faceItToTheInstrumentTurnedAway:
+    'Face it to the instrument: turned away it reads beside itself. Screwed to a wall it has to be square to it and level.',
   allRoundPrism: 'All-round prism',
   needsNoFacingItsConstantDiffersFrom:
     'Needs no facing. Its constant differs from a round prism’s: ask again at each change. Above your head where you track over open ground, low for control.',
   smallPrism: 'Small prism',
-  forHubsAndControlLowOnThe: 'For hubs and control: low on the pole a lean does little. Without a pole it can stand on the thing itself.',
+  forHubsAndControlLowOnThe:
+    'For hubs and control: low on the pole a lean does little. Without a pole it can stand on the thing itself.',
   activePrism: 'Active prism',
-  switchItOnSetItsChannelAs: 'Switch it on, set its channel as here, and look at its own battery: dark, it is not found.',
+  switchItOnSetItsChannelAs:
+    'Switch it on, set its channel as here, and look at its own battery: dark, it is not found.',
   reflectiveFoil: 'Reflective foil',
   aimByHandLaserDotAsA: 'Aim by hand, laser dot as a helper, from near square on. Never with the prism setting.',
   bareSurface: 'Bare surface',
-  noPrismTheConstantIsZeroAnd: 'No prism: the constant is zero and the dot has to lie on what is meant. The pole need not be level.',
+  noPrismTheConstantIsZeroAnd:
+    'No prism: the constant is zero and the dot has to lie on what is meant. The pole need not be level.',
   aTargetOnAWallHasNo: 'A target on a wall has no pole: its centre is the point, the target height is zero.',
   heldToTheThingItselfWithoutA: 'Held to the thing itself, without a pole: the target height is zero.',
-  mmIsTheUsualConstantOfSuch: '{constant} mm is the usual constant of such a target: compare it with what stands on the {name} or in its papers.',
+  mmIsTheUsualConstantOfSuch:
+    '{constant} mm is the usual constant of such a target: compare it with what stands on the {name} or in its papers.',
   target: 'Target',
   pairWithAReceiver: 'Pair with a receiver',
-  tipOfThePoleToTheCentre: 'Tip of the pole to the centre of the prism: the pole’s mark, and what the prism adds above it.',
+  tipOfThePoleToTheCentre:
+    'Tip of the pole to the centre of the prism: the pole’s mark, and what the prism adds above it.',
   theTargetWasChangedAndTheHeight:
     'The target was changed and the height was not. With this target on the same mark of the pole it would be {length}: look at the pole.',
-  thatIsTheLastHeightInAnother: 'That is the last height in another unit: feet for metres, or the reverse. Meant is probably {length}.',
-  itDiffersFromTheLastOneBy: 'It differs from the last one by what a pole of 2 m differs from one of 7 ft. Read the mark on the pole, and add the prism.',
+  thatIsTheLastHeightInAnother:
+    'That is the last height in another unit: feet for metres, or the reverse. Meant is probably {length}.',
+  itDiffersFromTheLastOneBy:
+    'It differs from the last one by what a pole of 2 m differs from one of 7 ft. Read the mark on the pole, and add the prism.',
   noPoleIsThatTallIfIt: 'No pole is that tall. If it was read in feet, it is {length}.',
   changePlacesWithATripodTarget: 'Change places with a tripod target',
   aTripodWithATargetStandsWhere:

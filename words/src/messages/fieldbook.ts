@@ -7,10 +7,12 @@ export const fieldbook = {
   toTheList: 'To the list',
   notYetSomethingIsMissing: 'Not yet: something is missing',
   youMayPackUp: 'You may pack up',
-  whatIsMissingCanBeMendedIn: 'What is missing can be mended in minutes while the instrument still stands, and in no way once it is gone.',
+  whatIsMissingCanBeMendedIn:
+    'What is missing can be mended in minutes while the instrument still stands, and in no way once it is gone.',
   nothingThatWasSetOrMeasuredWaits: 'Nothing that was set or measured waits for a proof, and everything is stored.',
   unfinished: ', unfinished: {unfinished}',
-  theDayWasEndedAtByWhat: 'The day was ended at {clockTime} by {memberName}{unfinished}. What is shown here is how it stands now.',
+  theDayWasEndedAtByWhat:
+    'The day was ended at {clockTime} by {memberName}{unfinished}. What is shown here is how it stands now.',
   missing: 'Missing',
   open: 'Open',
   forTomorrow: 'For tomorrow',
@@ -33,14 +35,16 @@ export const fieldbook = {
   noneWasLeftOutOrCalledDoubtful: 'None was left out or called doubtful.',
   sheets: 'Sheets',
   noSheetWasIssued: 'No sheet was issued.',
-  cutSheetRevisionMarksOfTo: '{clockTime} cut sheet {number}, revision {revision}: {marks} marks of {package} to {givenTo}',
+  cutSheetRevisionMarksOfTo:
+    '{clockTime} cut sheet {number}, revision {revision}: {marks} marks of {package} to {givenTo}',
   outsideOfSetUps: 'Outside of set-ups ({entries})',
   pdfWithEverySight: 'PDF with every sight',
   theInstrumentWasNotSetUpThat: 'The instrument was not set up that day.',
   notes: 'Notes',
   entries: '{facts} entries',
   ofEntries: '{found} of {facts} entries',
-  newestFirstNothingHereCanBeChanged: '{found}, newest first. Nothing here can be changed or taken away; a correction is a new entry.',
+  newestFirstNothingHereCanBeChanged:
+    '{found}, newest first. Nothing here can be changed or taken away; a correction is a new entry.',
   addANote: 'Add a note',
   write: 'Write',
   show: 'Show',

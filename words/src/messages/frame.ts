@@ -76,7 +76,8 @@ export const frame = {
   thisPageCouldNotBeShown: 'This page could not be shown',
   backToTheSites: 'Back to the sites',
   theAddressLeadsNowhereItWasMistyped: 'The address leads nowhere: it was mistyped, or is of another version.',
-  everythingStoredIsSafeLoadThePage: 'Everything stored is safe. Load the page again; if it comes back, note what you did before: {error}.',
+  everythingStoredIsSafeLoadThePage:
+    'Everything stored is safe. Load the page again; if it comes back, note what you did before: {error}.',
   entries: '{n, plural, one {# entry} other {# entries}}',
   refused: '{refused} refused',
   inThisPageAlone: '{count} in this page alone',
@@ -87,7 +88,8 @@ export const frame = {
   whatWaitsInThisBrowserIsBeing: 'What waits in this browser is being counted.',
   everythingSaidOnThisDeviceIsStored: 'Everything said on this device is stored.',
   onTheWay: '{entries} on the way.',
-  everythingYouDoIsKeptInThis: ' Everything you do is kept in this browser, also when you close it, and goes out by itself',
+  everythingYouDoIsKeptInThis:
+    ' Everything you do is kept in this browser, also when you close it, and goes out by itself',
   waiting2: ' {entries} waiting.',
   itHasBeenSoSince: '{why} It has been so since {clockTime}.{kept}{until}{waiting}',
   whatIsStored: 'What is stored',
@@ -97,12 +99,15 @@ export const frame = {
   andFreeSomeStorageOnTheDevice: ', and free some storage on the device',
   ofThisDeviceInThisPageAlone:
     '{why}: {entries} of this device{count, plural, one { is} other { are}} in this page alone. Leave it open until they are stored{why2}.',
-  thisBrowserMayTakeAwayWhatIt: 'This browser may take away what it keeps when the device runs out of room. Keep some free.',
+  thisBrowserMayTakeAwayWhatIt:
+    'This browser may take away what it keeps when the device runs out of room. Keep some free.',
   notFetchedByThisDeviceYetAnd: 'Not fetched by this device yet, and tried again by itself: {missing}.',
   ofIsNotStoredYet: '{type} of {clockTime} is not stored yet',
-  theEntriesAfterItGoOnThis: '{reason} The entries after it go on; this one is tried again and again. If it stays, tell whoever looks after the server.',
+  theEntriesAfterItGoOnThis:
+    '{reason} The entries after it go on; this one is tried again and again. If it stays, tell whoever looks after the server.',
   aheadOf: 'ahead of',
-  theClockOfThisDeviceIsMin: 'The clock of this device is {behind} min {behind2} the server’s. Entries carry the server’s time.',
+  theClockOfThisDeviceIsMin:
+    'The clock of this device is {behind} min {behind2} the server’s. Entries carry the server’s time.',
   ofWasRefused: '{type} of {clockTime} was refused',
   seenTakeItOffTheList: 'Seen, take it off the list',
   openingTheSite: 'Opening the site',
@@ -111,7 +116,8 @@ export const frame = {
   thereIsNoSuchSite: 'There is no such site',
   theSiteCantBeReadJustNow: 'The site can’t be read just now',
   itsAddressMayBeMistypedOrIt: 'Its address may be mistyped, or it lives on another server.',
-  thisBrowserHasNotSeenTheSite: '{why} This browser has not seen the site before; it opens by itself once the server answers.',
+  thisBrowserHasNotSeenTheSite:
+    '{why} This browser has not seen the site before; it opens by itself once the server answers.',
   whoWorksHere: 'Who works here?',
   everythingMeasuredAndSaidOnThisDevice: 'Everything measured and said on this device carries your name.',
   somebodyElse: 'Somebody else',

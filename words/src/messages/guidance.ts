@@ -15,11 +15,14 @@ export const guidance = {
   nudge: 'Nudge',
   hold: 'Hold',
   onTheSpot: 'On the spot',
-  theDrivenHubIsOffTheClass: 'The driven hub is {smallLength} off, the class allows {smallLength2}. Pull it and set it again.',
+  theDrivenHubIsOffTheClass:
+    'The driven hub is {smallLength} off, the class allows {smallLength2}. Pull it and set it again.',
   itStandsWhereItShould: 'It stands where it should.',
   itWantsToGoALittleOf:
     'It wants to go {parts}. A little of that: strike the ground beside it on the far side, never the hub, and shoot it again. More: pull it.',
-  shotsAMarkOverTheDrivenHub: '{shotsPerMark} shots a mark over {marks, plural, one {# mark} other {# marks}}, the driven hub included.',
+  shotsAMarkOverTheDrivenHub:
+    '{shotsPerMark} shots a mark over {marks, plural, one {# mark} other {# marks}}, the driven hub included.',
   walkByTheLiveFigureTapeThe: '{so} Walk by the live figure, tape the last metre, and shoot only when it says hold.',
-  closeEnoughToTapeStepOntoThe: 'Close enough to tape: step {figure} {side} onto the line, mark the spot, tape {figure2} {along}, shoot once.',
+  closeEnoughToTapeStepOntoThe:
+    'Close enough to tape: step {figure} {side} onto the line, mark the spot, tape {figure2} {along}, shoot once.',
 } as const;

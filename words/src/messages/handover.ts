@@ -27,7 +27,8 @@ export const handover = {
   shortFormsAreUsedWhereThereAre: 'Short forms are used where there are any',
   alsoReadAs: 'Also read as {others}.',
   whatIsUsualHere: 'What is usual here',
-  anythingElseIsBoxedOnTheStake: 'Anything else is boxed on the stake and said to the crew. With none ticked nothing is unusual.',
+  anythingElseIsBoxedOnTheStake:
+    'Anything else is boxed on the stake and said to the crew. With none ticked nothing is unusual.',
   offsetsLeadTo: 'Offsets lead to',
   heightsLeadTo: 'Heights lead to',
   colourForTheUnusual: 'Colour for the unusual',
@@ -51,7 +52,8 @@ export const handover = {
   aHubOfABuilding: 'A hub of a building',
   aHubBehindAKerb: 'A hub behind a kerb',
   room: 'Room',
-  ofLettersASideMmHighIt: '{lines, plural, one {# line} other {# lines}} of {characters} letters a side, {letterHeight} mm high, {writing} it',
+  ofLettersASideMmHighIt:
+    '{lines, plural, one {# line} other {# lines}} of {characters} letters a side, {letterHeight} mm high, {writing} it',
   colours: 'Colours',
   ribbon2: '{ribbon} ribbon',
   paint2: '{paint} paint',
@@ -110,7 +112,8 @@ export const handover = {
   whatWasMeasuredAsItStands: 'What was measured as it stands',
   pointsAndLines: 'Points and lines',
   filesForOthers: 'Files for others',
-  pointsAndLinesWithEverySightIn: 'Points and lines, with every sight in the LandXML. This browser writes them by itself, with a server or without.',
+  pointsAndLinesWithEverySightIn:
+    'Points and lines, with every sight in the LandXML. This browser writes them by itself, with a server or without.',
   whatGoesIntoTheFile: 'What goes into the file',
   csv: 'CSV',
   landxml: 'LandXML',
@@ -174,10 +177,12 @@ export const handover = {
   issuedSheets: 'Issued sheets',
   issued: 'Issued',
   theIssuedSheetsCantBeReadJust: 'The issued sheets can’t be read just now.',
-  noSheetYetIssuingGivesItA: 'No sheet yet. Issuing gives it a number and freezes it; a later one of the same package is its next revision.',
+  noSheetYetIssuingGivesItA:
+    'No sheet yet. Issuing gives it a number and freezes it; a later one of the same package is its next revision.',
   replaced: '· replaced',
   cutSheetRevision: 'Cut sheet {number}, revision {revision}',
-  byWith: '{package}{selection} · {marks, plural, one {# mark} other {# marks}} · {dayAndTime} by {issuedBy} · with {givenTo}',
+  byWith:
+    '{package}{selection} · {marks, plural, one {# mark} other {# marks}} · {dayAndTime} by {issuedBy} · with {givenTo}',
   ranOut2: 'Ran out',
   validUntil: 'Valid until',
   tell: 'Tell {givenTo}: {sheetTrouble}',
@@ -225,11 +230,13 @@ export const handover = {
   svg: 'SVG',
   png: 'PNG',
   pagesOfTheSketch: 'Pages of the sketch',
-  onePageHasNoRoomForAll: 'One page has no room for all names: a key, and {pages} parts of it. The PDF and the DXF have all of them.',
+  onePageHasNoRoomForAll:
+    'One page has no room for all names: a key, and {pages} parts of it. The PDF and the DXF have all of them.',
   pageBefore: 'Page before',
   of: '{at} of {pages}',
   nextPage: 'Next page',
-  noRoomToNameTakeLargerPaper: 'No room to name {unlabelled, plural, one {# mark} other {# marks}}: take larger paper, or show less.',
+  noRoomToNameTakeLargerPaper:
+    'No room to name {unlabelled, plural, one {# mark} other {# marks}}: take larger paper, or show less.',
   notDrawnSinceWithheld: 'Not drawn, since withheld: {withheld}.',
   drawingTheSketch: 'Drawing the sketch',
   stakeOf: 'Stake of {name}',
@@ -239,10 +246,12 @@ export const handover = {
   writeIt: 'Write it',
   by2: '{clockTime} by {who}{text}',
   thePackageAsksForAnotherPlaceOr: 'The package asks for another place or height by now',
-  whatStandsHereWasSetForAn: 'What stands here was set for an earlier revision. Set it again before anybody builds from it.',
+  whatStandsHereWasSetForAn:
+    'What stands here was set for an earlier revision. Set it again before anybody builds from it.',
   oneThingToNotice: 'One thing to notice',
   thingsToNotice: '{notices} things to notice',
-  whatStandsOnItHowStakesAre: 'What stands on it: {stakeText}. How stakes are written, or the package, has changed since: write it anew, or leave it as it is.',
+  whatStandsOnItHowStakesAre:
+    'What stands on it: {stakeText}. How stakes are written, or the package, has changed since: write it anew, or leave it as it is.',
   howACrewReadsIt: 'How a crew reads it',
   language: 'Language',
   noStakesYet: 'No stakes yet',
@@ -252,7 +261,8 @@ export const handover = {
   cardsForTheCrew: 'Cards for the crew…',
   ofAllOfThem: 'of all of them',
   ofTheTicked: 'of the {keys} ticked',
-  somethingElseThanWouldBeWrittenNow: '{anew, plural, one {# stake says} other {# stakes say}} something else than would be written now',
+  somethingElseThanWouldBeWrittenNow:
+    '{anew, plural, one {# stake says} other {# stakes say}} something else than would be written now',
   writtenAnew: 'Written anew…',
   howStakesAreWrittenOrThePackage: 'How stakes are written, or the package, has changed since.',
   findAStake: 'Find a stake',
@@ -269,7 +279,8 @@ export const handover = {
     '{fileName} was not taken: its grid distances are {combinedScaleFactor} of ground distances, those of this site {combinedScaleFactor2}. Its station would come out another one here.',
   couldNotBeReadJustNowNothing: '{fileName} could not be read just now. Nothing was taken: choose it again.',
   wasNotTaken2: '{fileName} was not taken. {landXmlFault}',
-  wasNotTakenItIsLandxmlBut: '{fileName} was not taken: it is LandXML, but holds no observations. Points are taken in under Control, lines under Work.',
+  wasNotTakenItIsLandxmlBut:
+    '{fileName} was not taken: it is LandXML, but holds no observations. Points are taken in under Control, lines under Work.',
   fileOfRawSights: 'File of raw sights',
   takeRawSightsIn: 'Take raw sights in…',
   isStillSetUpCloseItFirst: '{name} is still set up: close it first.',
@@ -277,7 +288,8 @@ export const handover = {
   takeThemIn: 'Take them in',
   theFileHoldsSeveralPlacingsWhichOne: 'The file holds several placings: which one',
   sights: '{name}, {dayAndTime}, {sights} sights',
-  highTakenByTheyBecomeASet: '{name}, {length} {unit} high; taken by {by}. They become a set-up of this site, to be looked at and accepted under Station.',
+  highTakenByTheyBecomeASet:
+    '{name}, {length} {unit} high; taken by {by}. They become a set-up of this site, to be looked at and accepted under Station.',
   nameOfTheSetUpHere: 'Name of the set-up here',
   thereIsAlready: 'There is {taken} already.',
   isTheNameOfAnotherSetUp: '{name} is the name of another set-up here.',
@@ -293,10 +305,12 @@ export const handover = {
   newOnThisSiteTheyAreListed: 'New on this site: {fresh}. They are listed with the figures of the file.',
   away: '{smallLength} away',
   inTheFile: '{smallLength} {byHeight} in the file',
-  listedHereWithOtherFiguresWhichCount: 'Listed here with other figures, which count: {elsewhere}. The station will come out accordingly.',
+  listedHereWithOtherFiguresWhichCount:
+    'Listed here with other figures, which count: {elsewhere}. The station will come out accordingly.',
   noPointsYet: 'No points yet',
   pointsAreTapedBackFromTheMarks: 'Points are taped back from the marks of a work package.',
-  fromAnyTwoMarksThatAreLeft: 'From any two marks that are left, the distances that give a point again. Distances are level, from the marks as they were set.',
+  fromAnyTwoMarksThatAreLeft:
+    'From any two marks that are left, the distances that give a point again. Distances are level, from the marks as they were set.',
   of2: '{corner} of {item}',
   thePackageHasNoMarks: 'The package has no marks.',
   towardWhatIsToBeBuilt: 'Toward what is to be built.',
@@ -310,9 +324,11 @@ export const handover = {
   drawALineBelowIt: 'Draw a line below it.',
   notAsUsualHereMarkItIn: 'Not as usual here: mark it in {unusualPaint}.',
   withDoneTheBookKeepsThatThe: ' With “Done” the book keeps that the stake says this from now on.',
-  readItOnceAloudFromTheStake: 'Read it once aloud from the stake. Then take a photo: it proves what was really written.{value}',
+  readItOnceAloudFromTheStake:
+    'Read it once aloud from the stake. Then take a photo: it proves what was really written.{value}',
   conventions: 'Conventions',
-  whatGoesOnWhichSideInWhich: 'What goes on which side, in which words. A site chooses one and adapts it; a package can have its own.',
+  whatGoesOnWhichSideInWhich:
+    'What goes on which side, in which words. A site chooses one and adapts it; a package can have its own.',
   usualOnThisSite: 'usual on this site',
   ofThisSite: 'of this site',
   comesWithIdleMarker: 'comes with Idle Marker',

@@ -5,7 +5,8 @@ export const judgement = {
   hasMoved: '{name} has moved',
   leftOutWouldSitOfItsListed: 'Left out, {name} would sit {length} {compassWord} of its listed place.',
   theHeightOfDoesNotFit: 'The height of {name} does not fit',
-  itStandsThanListedAHeavedMark: 'It stands {length} {dZ} than listed. A heaved mark shifts the station’s height by its share; it tilts nothing.',
+  itStandsThanListedAHeavedMark:
+    'It stands {length} {dZ} than listed. A heaved mark shifts the station’s height by its share; it tilts nothing.',
   theTargetHeightAtIsWrong: 'The target height at {name} is wrong',
   itWasTakenTooARoundFigure: 'It was taken {metresOrFeet} too {error}: a round figure, and no other height disagrees.',
   andWereExchanged: '{name} and {other} were exchanged',
@@ -13,7 +14,8 @@ export const judgement = {
   thisLooksLikeNot: 'This looks like {other}, not {name}',
   theSightNamedFitsWhereIsListed: 'The sight named {name} fits where {other} is listed.',
   allDistancesAreToo: 'All distances are {length} too {constant}',
-  theSameAtEveryMarkNearOr: 'The same at every mark, near or far: the prism constant, or the kind of target, is set wrong.',
+  theSameAtEveryMarkNearOr:
+    'The same at every mark, near or far: the prism constant, or the kind of target, is set wrong.',
   distancesInFeetWereTakenForMetres: 'Distances in feet were taken for metres',
   multipliedBy03048EverythingFits: 'Multiplied by 0.3048 everything fits.',
   distancesInMetresWereTakenForFeet: 'Distances in metres were taken for feet',
@@ -25,11 +27,15 @@ export const judgement = {
   itIsOffByItsDistanceFits: 'It is off by {smallAngle}; its distance fits.',
   sightedAgainASlipAtWouldNot: 'Sighted again, a slip at {name} would not repeat; a mark that moved would.',
   lookAtThePoleIsTheTarget: 'Look at the pole: is the target height at {name} what was entered?',
-  aMarkAtAVeryDifferentDistance: 'A mark at a very different distance would tell: a constant is the same at all, a scale grows.',
+  aMarkAtAVeryDifferentDistance:
+    'A mark at a very different distance would tell: a constant is the same at all, a scale grows.',
   anotherMarkBestInADirectionThat: 'Another mark, best in a direction that is still open, would tell.',
-  theyAreWorstAtTheNearMarks: 'They are worst at the near marks. Look at the pole first: is it held by hand? Put it on legs, and test its bubble.',
-  theyAreWorstAtTheFarMarks: 'They are worst at the far marks. Look at the air first: heat over the ground, wind on the tripod. Sight nearer marks, or wait.',
-  theyAreWorstInTheDistancesLook: 'They are worst in the distances. Look at the prism and its constant first, then at the weather that was entered.',
+  theyAreWorstAtTheNearMarks:
+    'They are worst at the near marks. Look at the pole first: is it held by hand? Put it on legs, and test its bubble.',
+  theyAreWorstAtTheFarMarks:
+    'They are worst at the far marks. Look at the air first: heat over the ground, wind on the tripod. Sight nearer marks, or wait.',
+  theyAreWorstInTheDistancesLook:
+    'They are worst in the distances. Look at the prism and its constant first, then at the weather that was entered.',
   lookAtThePoleFirstByHand:
     'Look at the pole first (by hand? a worn bubble?), then at heat over the ground, then at the precision that is entered for the instrument.',
   solvableButUnchecked: 'Solvable, but unchecked',
@@ -37,8 +43,10 @@ export const judgement = {
     'Only the distance between {names} is compared. If it is wrong, half of the error shows at each and neither can be blamed; a mark that moved across their line does not show at all.',
   twoPlacesDetermineAStationAndCheck: 'Two places determine a station and check nothing; a third would.',
   onePlaceDeterminesNoStation: 'One place determines no station.',
-  standOnOnePostThatIsOne: '{list} stand on one post: that is one place. If it moved, all its targets moved along, and nothing would show it. {places}',
-  thatIsMoreThanTheAskedProve: '{unnoticed} That is more than the {length} asked: prove this station on a mark that it did not use, before the first stake.',
+  standOnOnePostThatIsOne:
+    '{list} stand on one post: that is one place. If it moved, all its targets moved along, and nothing would show it. {places}',
+  thatIsMoreThanTheAskedProve:
+    '{unnoticed} That is more than the {length} asked: prove this station on a mark that it did not use, before the first stake.',
   notKnownWellEnough: 'Not known well enough',
   thisStationIsGoodTo95Which:
     'This station is good to {length} (95 %), which the work does not allow. Sights that agree do not make up for marks that lie too near to each other, or too far away.',
@@ -54,11 +62,14 @@ export const judgement = {
   theMisfitsAreTimesWhatInstrumentPole:
     'The misfits are {s0} times what instrument, pole and marks should give, and no single fault explains them. {noiseWords}',
   theHeightMisfitGrowsWithDistance: 'The height misfit grows with distance',
-  byIn100MAMarkThat: 'By {length} in 100 m. A mark that moved would not do that: think of the level, the compensator, the index error.',
+  byIn100MAMarkThat:
+    'By {length} in 100 m. A mark that moved would not do that: think of the level, the compensator, the index error.',
   wasSightedTimes: '{name} was sighted {count} times',
-  allOfThemCountTogetherAsTheir: 'All of them count together, as their mean. More of the same makes the figure prettier, not truer: a further mark would help.',
+  allOfThemCountTogetherAsTheir:
+    'All of them count together, as their mean. More of the same makes the figure prettier, not truer: a further mark would help.',
   planOnly: 'Plan only',
-  theseMarksHaveHeightsAndNoneIs: 'These marks have heights, and none is used: nothing set from here gets a cut or a fill.',
+  theseMarksHaveHeightsAndNoneIs:
+    'These marks have heights, and none is used: nothing set from here gets a cut or a fill.',
   noHeightYet: 'No height yet',
   pointsOnLinesGiveNoneNothingSet: 'Points on lines give none: nothing set from here gets a cut or a fill.',
   noneOfTheseMarksGivesAHeight: 'None of these marks gives a height. Sight one that has one, or work in plan alone.',
@@ -68,11 +79,14 @@ export const judgement = {
   thatTheInstrumentStandsOverIsTaken:
     'That the instrument stands over {name} is taken on trust, and the direction to {name2} is forced to fit. {distanceOff} A second backsight would show a wrong mark.',
   backsightsFrom: '{capital} backsights from {name}',
-  theyCheckEachOthersDirectionsAPoor: 'They check each other’s directions. A poor centring over the mark shows only as far as they disagree.',
+  theyCheckEachOthersDirectionsAPoor:
+    'They check each other’s directions. A poor centring over the mark shows only as far as they disagree.',
   theDistanceToDoesNotFit: 'The distance to {name} does not fit',
-  measuredThanListedEitherEndMayBe: 'Measured {distanceOff}than listed. Either end may be wrong: the mark under the instrument, or the one that was sighted.',
+  measuredThanListedEitherEndMayBe:
+    'Measured {distanceOff}than listed. Either end may be wrong: the mark under the instrument, or the one that was sighted.',
   theBacksightsDoNotAgreeInDirection: 'The backsights do not agree in direction',
-  timesWhatTheyShouldOneOfThe: '{s0} times what they should. One of the marks, or the one under the instrument, is not where it is listed.',
+  timesWhatTheyShouldOneOfThe:
+    '{s0} times what they should. One of the marks, or the one under the instrument, is not where it is listed.',
   measuredItsListedHeightItsTargetHeight:
     'Measured {length} {dZ} its listed height: its target height, or the mark itself; what else is known of the height agrees.',
   theHeightOfDoesNotFit2: 'The height of {station} does not fit',
@@ -97,13 +111,15 @@ export const judgement = {
   theTypedDirectionDoesNotFit: 'The typed direction does not fit {name}',
   everythingSetFromHereWouldBeTurned: 'Everything set from here would be turned by that.',
   theDirectionIsTakenFromTheSights: 'The direction is taken from the sights, not from what was typed.',
-  byWhereIsListedItLiesTo: 'By where {name} is listed, it lies {length} to the {across} of where the typed direction puts it ({smallAngle}). {isUsed}',
+  byWhereIsListedItLiesTo:
+    'By where {name} is listed, it lies {length} to the {across} of where the typed direction puts it ({smallAngle}). {isUsed}',
   theTypedDirectionOut: '{list}{names, plural, one { bears} other { bear}} the typed direction out',
   withinAcrossTheLineOfSight: 'Within {length} across the line of sight.',
   carriedForwardFrom: 'Carried forward from {from}',
   nothingIsTestedByTheLookBack: 'Nothing is tested by the look back.',
   theLookBackIsThanTheLook: 'The look back is {list} than the look forward was: that is all that is tested.',
-  itsUncertaintyAndThatOfTheNew: 'Its uncertainty and that of the new mark go along. {compared} A mark that {from} did not use would prove both.',
+  itsUncertaintyAndThatOfTheNew:
+    'Its uncertainty and that of the new mark go along. {compared} A mark that {from} did not use would prove both.',
   solvableNotCheckable: 'Solvable, not checkable',
   eachSightToALineGivesOne:
     'Each sight to a line gives one coordinate, and three give a station with nothing left over. Sight another line, best one that runs across the others.',
@@ -111,7 +127,8 @@ export const judgement = {
   theOthersTheLargestDistanceOffA:
     '{capital} {surplus, plural, one {sight checks} other {sights check}} the others; the largest distance off a line is {length}. A line says nothing along itself: prove it on a mark before the first stake.',
   aSightToDoesNotFit: 'A sight to {name} does not fit',
-  itLiesBesideTheLineWasThe: 'It lies {length} beside the line. Was the pole on this line, or is the line chalked at an offset? Read it again.',
+  itLiesBesideTheLineWasThe:
+    'It lies {length} beside the line. Was the pole on this line, or is the line chalked at an offset? Read it again.',
   theHeightOfIsHardlyChecked: 'The height of {list} is hardly checked',
   upToOfAMistakeInIt:
     'Up to {aboutLength} of a mistake in it would go unseen and put the station’s height {aboutLength2} off. Sight another mark with a height.',
@@ -122,7 +139,8 @@ export const judgement = {
   isTheTargetAtAndItsHeight: 'Is the target at {name}, and its height, what was entered?',
   setTheTargetThatIsReallyOn: 'Set the target that is really on the pole; the sights are computed anew.',
   setTheUnitInWhichTheDistances: 'Set the unit in which the distances were read.',
-  askWhetherTheCoordinatesAreGridOr: 'Ask whether the coordinates are grid or ground, and set the scale factor of the site.',
+  askWhetherTheCoordinatesAreGridOr:
+    'Ask whether the coordinates are grid or ground, and set the scale factor of the site.',
   holdThePolePlumbOnPrismLow: 'Hold the pole plumb on {name}, prism low.',
   sightAgain: 'Sight {name} again.',
   itRepeats: 'It repeats:',
@@ -135,20 +153,23 @@ export const judgement = {
   sightAnotherMarkBestToThe: 'Sight another mark, best to the {compassWord}',
   aNewOne: '; a new one{brings}',
   noneIsListedThere: '{to}: none is listed there{brings}.',
-  noListedMarkWouldCheckThisStation: 'No listed mark would check this station: prove it on one that it did not use, before the first stake.',
+  noListedMarkWouldCheckThisStation:
+    'No listed mark would check this station: prove it on one that it did not use, before the first stake.',
   oneMoreMarkWouldNotCheckThis:
     'One more mark would not check this station yet. Sight {name}, which does most, and others after it; or keep {name} and prove the station on it before the first stake.',
   measureTheInstrumentsHeightOverTheMark: 'Measure the instrument’s height over the mark again.',
   ifItIsRightTakeTheHeight: 'If it is right, take the height from the benchmarks, and tell whoever owns the control.',
   lookAtTheLevelAndTheCompensator: 'Look at the level and the compensator, and take one mark in both faces.',
   nothingStandsAgainstGoingOn: 'Nothing stands against going on.',
-  withMarksUsedTheClassAsksFor: '{used, plural, one {# place} other {# places}} with marks used, the class asks for {needed}',
+  withMarksUsedTheClassAsksFor:
+    '{used, plural, one {# place} other {# places}} with marks used, the class asks for {needed}',
   nothingChecksIt: 'nothing checks it',
   byAnyAmount: 'by any amount',
   whatIsSetFromHereUpTo: 'what is set from here up to',
   andPutOff: 'and put {at} {aboutLength} off',
   couldBeWrongUnseenUpToMay: '{unnoticedSubject} could be wrong unseen {size}; up to {length} may stay hidden',
-  theHeightOfCouldBeWrongUnseen: 'the height of {list} could be wrong unseen and put the station’s height {aboutLength} off; up to {length} may stay hidden',
+  theHeightOfCouldBeWrongUnseen:
+    'the height of {list} could be wrong unseen and put the station’s height {aboutLength} off; up to {length} may stay hidden',
   goodToInPlan95TheClass: 'good to {length} in plan (95 %), the class asks for {length2}',
   somethingDoesNotFitAndItCant: 'something does not fit, and it can’t be said what it is good to in plan',
   goodToInHeight95TheClass: 'good to {length} in height (95 %), the class asks for {length2}',
@@ -162,7 +183,8 @@ export const judgement = {
   andStillUsed: ' and still used',
   isOffInPlan: '{name} is {length} off in plan{isUsed}',
   isOffInHeightAndStillUsed: '{name} is {length} off in height and still used',
-  byTheBenchmarksStandsThanListedAnd: 'by the benchmarks {name} stands {length} {dZ} than listed, and the height is taken from it',
+  byTheBenchmarksStandsThanListedAnd:
+    'by the benchmarks {name} stands {length} {dZ} than listed, and the height is taken from it',
   theHeightsOfDisagreeByUpTo: 'the heights of {list} disagree by up to {length}',
   isOfOurOwnMakingAndNo: '{name} is of our own making and no second station has confirmed it',
   itWas: 'It was {other}',

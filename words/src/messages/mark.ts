@@ -2,9 +2,11 @@
 export const mark = {
   oneMoment: 'One moment',
   theMarksOfArePutInWalking: 'The marks of {name} are put in walking order…',
-  aWorkPackageSaysWhichCornersGet: 'A work package says which corners get hubs, at what offset, and how good they have to be.',
+  aWorkPackageSaysWhichCornersGet:
+    'A work package says which corners get hubs, at what offset, and how good they have to be.',
   theInstrumentHasNoPlaceThereSo:
     'The instrument has no place there, so by itself it can’t say where a mark goes. A receiver on the same pole can; or station the instrument anew from marks that are known in plan.',
-  marksWaitInNoneCanBeSet: '{stops} marks wait in {name}. None can be set until it is known where the instrument stands.',
+  marksWaitInNoneCanBeSet:
+    '{stops} marks wait in {name}. None can be set until it is known where the instrument stands.',
   aheadOfYou: '{name}, {toInstrument} {unit} ahead of you',
 } as const;

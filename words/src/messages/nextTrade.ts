@@ -10,11 +10,14 @@ export const nextTrade = {
     'Forms are set from a nail with tape and level: a hub out of the way of the braces, the offset to the face that the board stands on.',
   laser: 'Laser',
   settingUpALaserForHeights: 'setting up a laser for heights',
-  aLaserWantsFewHeightsAndFirm: 'A laser wants few heights and firm ones: a nail where nobody drives, all to one reference, and its height as it was read.',
+  aLaserWantsFewHeightsAndFirm:
+    'A laser wants few heights and firm ones: a nail where nobody drives, all to one reference, and its height as it was read.',
   steelOrWalls: 'Steel or walls',
   placingSteelOrWallsOnTheSlab: 'placing steel or walls on the slab',
-  linesAndCrossesOnTheConcreteItself: 'Lines and crosses on the concrete itself, so far off that they are still seen beside the plate or the sill.',
+  linesAndCrossesOnTheConcreteItself:
+    'Lines and crosses on the concrete itself, so far off that they are still seen beside the plate or the sill.',
   paving: 'Paving',
   aStringLineForPaving: 'a string line for paving',
-  aStringIsPulledFromHubTo: 'A string is pulled from hub to hub: closer on curves and crests, all on one side and at one offset.',
+  aStringIsPulledFromHubTo:
+    'A string is pulled from hub to hub: closer on curves and crests, all on one side and at one offset.',
 } as const;

@@ -9,16 +9,20 @@ export const outline = {
   isNamedTwiceEveryPointNeedsA: '{name} is named twice: every point needs a name of its own.',
   linesAreGivenByTheirTwoEnds: 'Lines are given by their two ends: {name} stands alone at the end of the list.',
   theLineFromToHasNoLength: 'The line from {from} to {to} has no length: give its two ends.',
-  movedSoFarInTheSideFrom: 'Moved so far in, the side from {side} to {side2} would vanish or turn round: the outline is not that wide.',
+  movedSoFarInTheSideFrom:
+    'Moved so far in, the side from {side} to {side2} would vanish or turn round: the outline is not that wide.',
   aLineNeedsAtLeastTwoPoints: 'A line needs at least two points; {given, plural, one {# is} other {# are}} given.',
   andLieAtTheSamePlaceTake: '{from} and {to} lie at the same place: take one of them away.',
   theDistanceFromPointToPointMust: 'The distance from point to point must be over 0.',
-  pointsWouldComeAlongThisLineChoose: '{points} points would come along this line: choose a longer distance between them.',
+  pointsWouldComeAlongThisLineChoose:
+    '{points} points would come along this line: choose a longer distance between them.',
   theSpacingOrDiameterOfTheBolts: 'The spacing or diameter of the bolts must be over 0.',
   aPatternHasAtLeastTwoBolts: 'A pattern has at least two bolts and at most 200, in whole numbers.',
-  atLeastThreeCornersAreNeededGiven: 'At least three corners are needed; {given, plural, one {# is} other {# are}} given.',
+  atLeastThreeCornersAreNeededGiven:
+    'At least three corners are needed; {given, plural, one {# is} other {# are}} given.',
   theseCornersLieOnOneLineAnd: 'These corners lie on one line and enclose nothing: give them some width.',
   standsTwiceInARowAtThe: '{name} stands twice in a row at the same place: take one away.',
-  theSidesFromAndFromCrossPut: 'The sides from {between} and from {between2} cross: put the corners in order, one after the other round it.',
+  theSidesFromAndFromCrossPut:
+    'The sides from {between} and from {between2} cross: put the corners in order, one after the other round it.',
   giveThePatternOfTheBolts: 'Give the pattern of the bolts.',
 } as const;

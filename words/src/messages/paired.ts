@@ -2,7 +2,8 @@
 export const paired = {
   knownMarks: 'Known marks',
   thePoleOnAKnownMark: 'The pole on a known mark',
-  marksOfTheControlListOnlyWhat: 'Marks of the control list only. What is to be set, or a point of a road, is no benchmark, however near its height looks.',
+  marksOfTheControlListOnlyWhat:
+    'Marks of the control list only. What is to be set, or a point of a road, is no benchmark, however near its height looks.',
   heightTheOneItCameFrom: 'height (the one it came from)',
   proves: 'proves {proves}',
   planReceiver: 'Plan, receiver',
@@ -70,14 +71,16 @@ export const paired = {
   sightABenchmark: 'Sight a benchmark',
   off: 'off {smallLength}',
   is: '{name} is {has}',
-  isItTheRightSpotAndThe: 'Is it the right spot, and the height that is written there? Sight them again, then leave one out.',
+  isItTheRightSpotAndThe:
+    'Is it the right spot, and the height that is written there? Sight them again, then leave one out.',
   itIsProvedForWorkOfClass: 'It is proved for work of class',
   planHeight: '{name}: {smallLength} plan, {smallLength2} height',
   theReceiverPromisesInPlan95: 'The receiver promises {smallLength} in plan (95 %).',
   oneBenchmark: 'one benchmark',
   benchmarks: '{benchmarks} benchmarks',
   beginWith: 'Begin with {benchmarks}',
-  withOneBenchmarkTheHeightsAre: 'With one benchmark the heights are provisional until a second one is proved with the pole.',
+  withOneBenchmarkTheHeightsAre:
+    'With one benchmark the heights are provisional until a second one is proved with the pole.',
   thenPutThePoleOnAMark: 'Then put the pole on a mark that is known in plan, before the first mark is set.',
   heightsComeOnceTheInstrumentFollowsThe: 'Heights come once the instrument follows the prism.',
   theReceiverGaveNoPlace: 'The receiver gave no place.',

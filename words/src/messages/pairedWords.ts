@@ -3,13 +3,16 @@ export const pairedWords = {
   noCorrections: 'no corrections',
   notFixed: 'not fixed',
   noReceiver: 'No receiver',
-  switchItOnOrLinkItWithout: 'Switch it on, or link it. Without it there is no plan here, for the instrument has no place of its own.',
+  switchItOnOrLinkItWithout:
+    'Switch it on, or link it. Without it there is no plan here, for the instrument has no place of its own.',
   theReceiverIsNotFixed: 'The receiver is not fixed',
   theReceiverHasNoCorrectionsToWork: 'The receiver has no corrections to work with',
-  itsPlanIsGoodToDecimetresAt: 'Its plan is good to decimetres at best. Stand where the sky is open, and wait until it says fixed.',
+  itsPlanIsGoodToDecimetresAt:
+    'Its plan is good to decimetres at best. Stand where the sky is open, and wait until it says fixed.',
   noCorrectionsYet: 'No corrections yet',
   correctionsAreSOld: 'Corrections are {seconds} s old',
-  startTheCorrectionLinkOrLookWhat: 'Start the correction link, or look what became of it: radio, telephone network, base. Its plan drifts without them.',
+  startTheCorrectionLinkOrLookWhat:
+    'Start the correction link, or look what became of it: radio, telephone network, base. Its plan drifts without them.',
   switchTiltCompensationOff: 'Switch tilt compensation off',
   apartNow: ', {smallLength} apart now',
   theReceiverTakesTheLeanOutOf:
@@ -18,7 +21,8 @@ export const pairedWords = {
   thatPutsThePlanAsideAndThe:
     'That puts the plan {smallLength} aside and the height {smallLength2} too low. Look at the bubble: nothing takes it out in this way of working.',
   noHeightOfTheInstrumentYet: 'No height of the instrument yet',
-  sightABenchmarkAndASecondOne: 'Sight a benchmark, and a second one. A design point or a point of a road is no benchmark.',
+  sightABenchmarkAndASecondOne:
+    'Sight a benchmark, and a second one. A design point or a point of a road is no benchmark.',
   lockLostNoHeight: 'Lock lost: no height',
   theInstrumentDoesNotFollowThePrism: 'The instrument does not follow the prism: no height',
   theReceiverHasAHeightOfIts:
@@ -27,7 +31,8 @@ export const pairedWords = {
   itIsOfAnotherPlaceByNow: 'It is of another place by now. Wait for the next reading.',
   antennaHeightAndTargetHeightDoNot: 'Antenna height and target height do not belong together',
   theTwoHeightsDoNotAgree: 'The two heights do not agree',
-  theReceiverReadsTheInstrumentUpTo: 'The receiver reads {smallLength} {difference} the instrument; up to {smallLength2} is what their precisions explain',
+  theReceiverReadsTheInstrumentUpTo:
+    'The receiver reads {smallLength} {difference} the instrument; up to {smallLength2} is what their precisions explain',
   lookAtTheTargetHeightTheAntenna:
     '{said}. Look at the target height, the antenna height, the benchmark and its spot, and whether the receiver is fitted to this site; then sight a second benchmark.',
   tooLarge: 'too large',
@@ -47,7 +52,8 @@ export const pairedWords = {
   isItTheRightSpotTheRight:
     'Is it the right spot, the right target height? If it repeats, sight a third benchmark: two agreeing ones tell whether the benchmark or the instrument has moved.',
   planProveItAgainBeforeYouLeave: 'Plan: prove it again before you leave',
-  marksWereSetSinceTheLastKnown: 'Marks were set since the last known mark. A receiver can find a wrong fix in between.',
+  marksWereSetSinceTheLastKnown:
+    'Marks were set since the last known mark. A receiver can find a wrong fix in between.',
   heightABenchmarkAgainBeforeYouPack: 'Height: a benchmark again before you pack up',
   marksWereSetSinceTheLastOne: 'Marks were set since the last one. An instrument that sank or was bumped shows there.',
   planUnchecked: 'Plan unchecked',

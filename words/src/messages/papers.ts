@@ -32,9 +32,11 @@ export const papers = {
   columns: 'Columns',
   itsSizeKept: 'its size kept',
   itsSizeChangedByMillionths: 'its size changed by {scale} millionths',
-  drawingWasLaidOverPlacesLeftAt: 'Drawing {drawing} was laid over {misfits} places, {size}. Left at each, the drawing from the place found: {left}.',
+  drawingWasLaidOverPlacesLeftAt:
+    'Drawing {drawing} was laid over {misfits} places, {size}. Left at each, the drawing from the place found: {left}.',
   noCode: 'no code',
-  everyMeasurementLengthsInOffMeasured: 'Every measurement. Lengths in {unitAbbreviation}; off: measured from the design.',
+  everyMeasurementLengthsInOffMeasured:
+    'Every measurement. Lengths in {unitAbbreviation}; off: measured from the design.',
   asBuiltPageOf: '{site} · as built · page {i} of {count}',
   provedOn: 'proved on',
   byReceiver: 'by receiver',
@@ -55,13 +57,16 @@ export const papers = {
   distancesAsOnTheGround: 'distances as on the ground',
   gridDistancesFactor: 'grid distances, factor {combinedScaleFactor}',
   heights: '{coordinateSystem}, {unitName}; heights: {heightDatum}, {zero}; {combinedScaleFactor}',
-  andMoreThatNothingSpeaksAgainstThe: 'And {rows} more that nothing speaks against; the list is exported beside this page.',
-  differencesMeasuredMinusListedAtThe: 'Differences: measured minus listed, at the last look; of a mark that was used, against what the others say.',
+  andMoreThatNothingSpeaksAgainstThe:
+    'And {rows} more that nothing speaks against; the list is exported beside this page.',
+  differencesMeasuredMinusListedAtThe:
+    'Differences: measured minus listed, at the last look; of a mark that was used, against what the others say.',
   distance: 'distance {off}',
   heightDifference: 'height difference {off}',
   toFromAgainstTheList: '{from} to {to}, from {station}: {parts} against the list.',
   andMorePairsThatDoNotFit: 'And {pairs} more pairs that do not fit.',
-  ofOurOwnMakingAndNotYet: 'Of our own making and not yet proven by a second station: {unproven}. Nobody else should build on them.',
+  ofOurOwnMakingAndNotYet:
+    'Of our own making and not yet proven by a second station: {unproven}. Nobody else should build on them.',
   whatDoesNotFitAndWhatIs: 'What does not fit, and what is proposed',
   nothingSpeaksAgainstTheMarksThatWere: 'Nothing speaks against the marks that were looked at.',
   andMoreSeeControl: 'And {lines} more: see Control.',
@@ -92,7 +97,8 @@ export const papers = {
   to2: '{day}, {time} to {time2}{closed}',
   who: 'Who',
   enteredAsPutRightLater: ' (entered as {length}, put right later)',
-  mmPpmHigh: '{name}, {angleSdSec}″, {distSdMm} mm + {distSdPpm} ppm; {length} {abbreviation} high{instrumentHeightWas}',
+  mmPpmHigh:
+    '{name}, {angleSdSec}″, {distSdMm} mm + {distSdPpm} ppm; {length} {abbreviation} high{instrumentHeightWas}',
   weather: 'Weather',
   cHpaPpmOn: '{temperatureC} °C, {pressureHPa} hPa: {signed} ppm{windy}; on {ground}',
   noStepTicked: 'no step ticked',
@@ -139,7 +145,8 @@ export const papers = {
   azimuth: 'Azimuth',
   rise2: 'Rise, {unit}',
   nothingStandsNearEnoughToTieIt: 'Nothing stands near enough to tie it to.',
-  printedByLookWhetherTheListHas: 'Printed {day} by {by}. Look whether the list has a newer revision before you use it.',
+  printedByLookWhetherTheListHas:
+    'Printed {day} by {by}. Look whether the list has a newer revision before you use it.',
   labels: 'Labels: {title}',
   howToReadTheMarks: 'How to read the marks: {title}',
   thisSetUpHasNotArrivedYet: 'This set-up has not arrived yet.',
@@ -157,7 +164,8 @@ export const papers = {
   timezoneIsNotATimeZoneThat: 'timeZone is not a time zone that is known, such as Europe/Berlin.',
   thereIsNoSuchSite: 'There is no such site.',
   thereIsNoSuchLinkForA: 'There is no such link for a crew on this site.',
-  sayInTheSettingsOfTheSite: 'Say in the settings of the site under which address phones reach the crew’s page, or print without codes.',
+  sayInTheSettingsOfTheSite:
+    'Say in the settings of the site under which address phones reach the crew’s page, or print without codes.',
   usedForItsPlaceNotItsHeight: 'used for its place, not its height,',
   usedForItsHeightNotItsPlace: 'used for its height, not its place,',
   provedGood: 'proved good',
@@ -209,7 +217,8 @@ export const papers = {
   inBracketsAgainstSiteZero: ', in brackets against site zero',
   secondFigureTo: '; second figure to {seconds}',
   lengthsAndHeightsInDesign: 'Lengths and heights in {unit}{bothHeights}. Design: {grades}{seconds}.',
-  cutTheHubIsAboveDesignFill: 'Cut: the hub is above design; fill: below. Proofs: the last before and the first after setting.',
+  cutTheHubIsAboveDesignFill:
+    'Cut: the hub is above design; fill: below. Proofs: the last before and the first after setting.',
   allHeightsAreTrueHeights2: 'All heights are true heights.',
   allHeightsAreTrueHeightsSiteZero: 'All heights are true heights. Site zero, 0.000, is {length} {unitAbbreviation}.',
   issuedBy: ' · issued {day} {time} by {issuedBy}',

@@ -20,13 +20,16 @@ export const pole = {
   whatIsInTheWay: 'What is in the way',
   sayWhatStandsThereSoThatThe: 'Say what stands there, so that the next one knows.',
   setItElsewhereOnTheSameLine: 'Set it elsewhere on the same line',
-  noOtherOffsetOnThisLineIs: 'No other offset on this line is free of outlines, areas and other hubs, and seen from the instrument.',
+  noOtherOffsetOnThisLineIs:
+    'No other offset on this line is free of outlines, areas and other hubs, and seen from the instrument.',
   furtherOut: 'further out',
   nearerIn: 'nearer in',
   off: '{length} {unit} off',
-  toTheSameCornerSoItCan: ' {sisters}{sisters2, plural, one { leads} other { lead}} to the same corner, so it can also be done without.',
+  toTheSameCornerSoItCan:
+    ' {sisters}{sisters2, plural, one { leads} other { lead}} to the same corner, so it can also be done without.',
   blockedSoFar: ' {obstructions, plural, one {# mark is} other {# marks are}} blocked so far.',
-  anotherOffsetMakesANewRevisionOf: 'Another offset makes a new revision of {name}; its stake says the new figure.{sisters}{obstructions}',
+  anotherOffsetMakesANewRevisionOf:
+    'Another offset makes a new revision of {name}; its stake says the new figure.{sisters}{obstructions}',
   lookHere: 'Look here',
   oneArmStraightUpUntilTheOther: 'One arm straight up, until the other answers with the same.',
   goThatWay: 'Go that way',
@@ -39,7 +42,8 @@ export const pole = {
   handsOnTheHeadLeaveThePole: 'Hands on the head. Leave the pole and come.',
   signsAndLights: 'Signs and lights',
   armSignsWhenItIsTooLoud: 'Arm signs, when it is too loud or too far',
-  agreeOnThemBeforeTheFirstMark: 'Agree on them before the first mark. Left and right are those of the person at the pole, always.',
+  agreeOnThemBeforeTheFirstMark:
+    'Agree on them before the first mark. Left and right are those of the person at the pole, always.',
   guideLightsOnTheInstrument: 'Guide lights on the instrument',
   twoColoursOneForEachSideOf:
     'Two colours, one for each side of the line of sight. Only one colour: walk toward the other until both are seen. Both by turns: the pole is on the line. Which colour is which side differs between instruments: walk across once and look. On most, a quick flash says that the prism is locked and a slow one that it is lost; without lock the figures here stand still and are called old.',
@@ -63,9 +67,11 @@ export const pole = {
   wantsAnIndependentCheck: 'Wants an independent check',
   steelAndBoltsShowAWrongMark: 'Steel and bolts show a wrong mark only when they hang there.',
   besideABuildingThatStandsAWrong: 'Beside a building that stands, a wrong mark shows when the wall meets it.',
-  tapeToAnotherMarkOrSightIt: '{why} Tape {name} to another mark, or sight it again from another station: the station that set it can’t check itself.',
+  tapeToAnotherMarkOrSightIt:
+    '{why} Tape {name} to another mark, or sight it again from another station: the station that set it can’t check itself.',
   notAcceptedFor: 'Not accepted for {asked}',
-  sightMoreMarksThereAndAcceptIt: '{coarser} Sight more marks there, and accept it for this work. Until then this is printed on the sheet.',
+  sightMoreMarksThereAndAcceptIt:
+    '{coarser} Sight more marks there, and accept it for this work. Until then this is printed on the sheet.',
   code: 'Code',
   didYouMean: '{value}: did you mean {meant}?',
   no: 'No, {value}',
@@ -111,7 +117,8 @@ export const pole = {
   aProofIsOverdueGoOnAll: 'A proof is overdue: go on all the same?',
   drivenIsItFirm: 'Driven: is it firm?',
   loose: 'Loose',
-  driveItDeeperOrSetALonger: 'Drive it deeper, or set a longer one beside it; then shoot it. What is loose is not a mark to build from.',
+  driveItDeeperOrSetALonger:
+    'Drive it deeper, or set a longer one beside it; then shoot it. What is loose is not a mark to build from.',
   pushItWithTheBootThenShoot: 'Push it with the boot, then shoot it for its place and height.',
   thanTheShotBeforeCutAndFill: '{smallLength} {deeper} than the shot before: cut and fill follow.',
   drivingMovedIt: 'Driving moved it {off} {test}',
@@ -141,7 +148,8 @@ export const pole = {
   isConfirmedWriteTheStakeThenGo: '{name} is confirmed. Write the stake, then go on to the next.',
   theHubIsDrivenShootItFor: 'The hub is driven. Shoot it for its height and place.',
   nowLookAtTheBubbleHoldPlumb: 'Now look at the bubble. Hold, plumb the pole, shoot once.',
-  nearEnoughForPaintCrossItAnd: 'Near enough for paint: cross it, and go on. The hub comes when it is seen where it falls.',
+  nearEnoughForPaintCrossItAnd:
+    'Near enough for paint: cross it, and go on. The hub comes when it is seen where it falls.',
   toGo: '{gradeWord}: {length} {unit} to go.',
   eyesOnTheWaySpeakReadsThe: '{left} Eyes on the way: Speak reads the figures to you.',
   theTapeTakesOverAtTheEnd: '{left} The tape takes over at the end.',
@@ -169,7 +177,8 @@ export const pole = {
   whereItSearches: 'Where it searches',
   moveThePoleSeenFacingTheInstrument: 'Move the pole, seen facing the instrument',
   putItOff: 'Put it off',
-  whatIsSetFromNowOnStays: 'What is set from now on stays open until a proof comes after it, and the reason stands in the book.',
+  whatIsSetFromNowOnStays:
+    'What is set from now on stays open until a proof comes after it, and the reason stands in the book.',
   sayWhyTheProofCantBeMade: 'Say why the proof can’t be made now.',
   toSet: 'to set',
   ofAnEarlierPlan: 'of an earlier plan',
@@ -195,7 +204,8 @@ export const pole = {
   giveTheZenithAngleSuchAs: 'Give the zenith angle, such as {angleUnit}.',
   aSightStraightUpOrDownHas: 'A sight straight up or down has no direction: check the zenith angle.',
   giveTheSlopeDistanceSuchAs93: 'Give the slope distance, such as 93.006.',
-  aSlopeDistanceOf0CantBe: 'A slope distance of 0 can’t be measured: read it again, or leave it empty for a direction alone.',
+  aSlopeDistanceOf0CantBe:
+    'A slope distance of 0 can’t be measured: read it again, or leave it empty for a direction alone.',
   zenithAngle: 'Zenith angle',
   slopeDistance: 'Slope distance',
   emptyForADirectionAlone: 'Empty for a direction alone.',
@@ -217,7 +227,8 @@ export const pole = {
   walkingTo2: 'Walking to {goal}…',
   walking: 'Walking…',
   theReadingHasNoDistanceNothingCan: 'The reading has no distance: nothing can be measured with a direction alone.',
-  isKeptAsAPointByItself: '{name} is kept as a point by itself: what it was to be compared with is not open. Open its drawing again in Work.',
+  isKeptAsAPointByItself:
+    '{name} is kept as a point by itself: what it was to be compared with is not open. Open its drawing again in Work.',
   theShotGivesNoPlace: 'The shot gives no place',
   outsideTheTolerance: 'Outside the tolerance',
   walkAndFollowTheFigures: 'walk and follow the figures',

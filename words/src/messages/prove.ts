@@ -1,7 +1,8 @@
 /** Messages of prove. */
 export const prove = {
   height: ', height {figure}',
-  againstTheFirstSightToItFrom: 'Against the first sight to it from here, at {clockTime}: {axes}{figure}. The mark’s own error drops out of that.',
+  againstTheFirstSightToItFrom:
+    'Against the first sight to it from here, at {clockTime}: {axes}{figure}. The mark’s own error drops out of that.',
   ofTheDrawnLine: '{smallLength} {off} of the drawn line {name}.',
   usedARepeat: 'used: a repeat',
   usedInPlan: 'used in plan',
@@ -28,14 +29,16 @@ export const prove = {
   putOff: 'Put off: {reason}',
   goOnWithoutTheProofThatIs: 'Go on without the proof that is due?',
   proveItBeforeTheFirstStake: '{text} Prove it before the first stake.',
-  aProofOnAMarkThatThe: '{unnoticed} A proof on a mark that the station did not use would show it: prove it before the first stake.',
+  aProofOnAMarkThatThe:
+    '{unnoticed} A proof on a mark that the station did not use would show it: prove it before the first stake.',
   andMore: ' and {names} more',
   oneMark: 'One mark',
   marks: '{names} marks',
   toSetOutsideTheControl: '{names} to set outside the control',
   proveOutThereOn: 'Prove out there, on {name}',
   aProofOnOnThatSideWould: 'A proof on {name}, on that side, would.',
-  noListedMarkStandsOnThatSide: 'No listed mark stands on that side: measure one of your own there and prove it, or stand nearer to that work.',
+  noListedMarkStandsOnThatSide:
+    'No listed mark stands on that side: measure one of your own there and prove it, or stand nearer to that work.',
   theStationsFiguresSayLittleThere: '{which}: the station’s figures say little there. {best}',
   asDesigned: 'as designed',
   distancesBetweenSetMarks: 'Distances between set marks',
@@ -51,14 +54,17 @@ export const prove = {
   proofsOfThisStation: 'Proofs of this station',
   across2: 'Across',
   outside: 'outside',
-  measuredMinusListedAlongPlusIsFarther: 'Measured minus listed, {name}. Along: plus is farther away. Across: plus is right, seen from the instrument.',
+  measuredMinusListedAlongPlusIsFarther:
+    'Measured minus listed, {name}. Along: plus is farther away. Across: plus is right, seen from the instrument.',
   aKnownMark: 'A known mark',
   aMarkSet: 'A mark set',
   farDirection: 'Far direction',
   proveWithAReceiver: 'Prove with a receiver',
-  withAReceiverOnThePoleBoth: 'With a receiver on the pole both are proved on a known mark: the plan by the receiver, the height by the instrument.',
+  withAReceiverOnThePoleBoth:
+    'With a receiver on the pole both are proved on a known mark: the plan by the receiver, the height by the instrument.',
   noStationToProve: 'No station to prove',
-  aProofComparesAKnownMarkWith: 'A proof compares a known mark with what the accepted station measures. Station the instrument first.',
+  aProofComparesAKnownMarkWith:
+    'A proof compares a known mark with what the accepted station measures. Station the instrument first.',
   planWithStationTheControlMarksAnd: 'Plan with station {name}, the control marks and the marks set',
   aProofFailed: 'a proof failed',
   lastGoodProofMinAgo: 'last good proof {minutes} min ago',
@@ -90,7 +96,8 @@ export const prove = {
   theTapeAgrees: 'The tape agrees',
   theTapeDoesNotAgree: 'The tape does not agree',
   wasTheTapeLevelAndTheRight: ' Was the tape level and the right marks used? Then sight both again.',
-  thanFromCoordinatesTwoMarksMayDiffer: '{smallLength} {taped} than from coordinates; two marks may differ by {smallLength2}.{value}',
+  thanFromCoordinatesTwoMarksMayDiffer:
+    '{smallLength} {taped} than from coordinates; two marks may differ by {smallLength2}.{value}',
   toTapedFromCoordinates: '{clockTime} {name} to {name2}: {length} taped, {length2} from coordinates{within}',
   usedInHeight: 'used in height',
 } as const;

@@ -4,5 +4,6 @@ export const rakes = {
   itsPlaceHoldsAtOnOtherGround: '{leans} Its place holds at {at}: on other ground the figures follow the shot.',
   theGroundIsAtTheLevelThat: '{leans} The ground is at the level that it was drawn for.',
   awayFrom: 'away from',
-  theGroundIsThePlaceLiesThe: '{leans} The ground is {smallLength} {above} {at}: the place lies {shift} {above2} the toe, and the figures are for that.',
+  theGroundIsThePlaceLiesThe:
+    '{leans} The ground is {smallLength} {above} {at}: the place lies {shift} {above2} the toe, and the figures are for that.',
 } as const;

@@ -4,14 +4,16 @@ export const records = {
   offTheSurface: 'off the surface {name}',
   aDesignThatIsGone: 'a design that is gone',
   along: '{roadPlace} along {name}',
-  stampedAheadByAWrongClockIt: '{text} [stamped {ahead} ahead by a wrong clock; it stands where the server received it]',
+  stampedAheadByAWrongClockIt:
+    '{text} [stamped {ahead} ahead by a wrong clock; it stands where the server received it]',
   aFixedDirection: 'a fixed direction',
   leftOutOf: 'left out of {name}',
   usedBy: 'used by',
   leftOutOf2: 'left out of',
   proofFor: 'proof for',
   byTheReceiverOf: 'by the receiver of',
-  measuredLessListedENHeightMm: '{as} {station}: measured less listed E {millimetres}, N {millimetres2}, height {millimetres3} mm',
+  measuredLessListedENHeightMm:
+    '{as} {station}: measured less listed E {millimetres}, N {millimetres2}, height {millimetres3} mm',
   onTheGround: 'on the ground: {visit}{note}',
   measuredByStationThere: 'measured by station {station} there',
   pointOfTheDrawing: 'point of the drawing {ofValue}',

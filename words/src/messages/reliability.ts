@@ -45,12 +45,15 @@ export const reliability = {
   ifTheUnitIsWrong: 'if the unit is wrong',
   ifTheScaleIsWrong: 'if the scale is wrong',
   ifTheDirectionToWasMisread: 'if the direction to {name} was misread',
-  untilThatIsKnownNothingBoundsWhat: 'Until that is known nothing bounds what this station is off by: two places can’t tell. Sight a third.',
-  untilThatIsKnownThisStationIs: 'Until that is known this station is good to no better than {smallLength}: it is off by {each}.',
+  untilThatIsKnownNothingBoundsWhat:
+    'Until that is known nothing bounds what this station is off by: two places can’t tell. Sight a third.',
+  untilThatIsKnownThisStationIs:
+    'Until that is known this station is good to no better than {smallLength}: it is off by {each}.',
   theSameByTheRulesOfThen: 'The same by the rules of then.',
   byTheRulesOfThenItWas: 'By the rules of then it was called {stateSaid}.',
   andMore: ', and {rest} more',
-  theInstrumentStandsThereStillSight: 'The instrument stands there still: sight another mark from it, or prove it on one that it did not use. ',
+  theInstrumentStandsThereStillSight:
+    'The instrument stands there still: sight another mark from it, or prove it on one that it did not use. ',
   isNotCheckedByTheRulesOf: '{station} is not checked by the rules of today',
   whatWasSetFromItUpTo: 'what was set from it up to',
   nothingTestsIt: 'Nothing tests it.',
@@ -65,7 +68,9 @@ export const reliability = {
   upToCouldBeHiddenInIt: 'up to {aboutLength} could be hidden in it',
   calledCheckedByTheRulesOfThen: 'called checked by the rules of then, unchecked by those of today: {hidden}',
   byItsOwnSights: '{stateSaid} by its own sights',
-  theyStandOnOnePlaceAWrong: 'They stand on one place: a wrong figure there, or a post that sank, shows nowhere. Sight a benchmark that stands elsewhere.',
-  aWrongSpotOrFigureAtShows: 'A wrong spot or figure at {name} shows from {aboutLength} on; below that up to {aboutLength2} could hide in every height.',
+  theyStandOnOnePlaceAWrong:
+    'They stand on one place: a wrong figure there, or a post that sank, shows nowhere. Sight a benchmark that stands elsewhere.',
+  aWrongSpotOrFigureAtShows:
+    'A wrong spot or figure at {name} shows from {aboutLength} on; below that up to {aboutLength2} could hide in every height.',
   thatIsTooMuchSightAnotherBenchmark: '{sentence} That is too much: sight another benchmark.',
 } as const;

@@ -5,7 +5,8 @@ export const road = {
   measureAlongIt: 'Measure along it',
   measuredAlreadyChooseAnother: 'Measured already: choose another.',
   shootHere: 'Shoot {wanted} here',
-  stationTheInstrumentThenTheGroundCan: 'Station the instrument, then the ground can be kept with its station and offset.',
+  stationTheInstrumentThenTheGroundCan:
+    'Station the instrument, then the ground can be kept with its station and offset.',
   withTheGroundUnderItDashed: ', with the ground under it (dashed)',
   heightsAlong: 'Heights along {name}{ground}; {unit}.',
   section: 'Section',
@@ -23,7 +24,8 @@ export const road = {
   whatIsDrawn: 'What is drawn',
   giveAPlace: 'Give a place',
   to: '· {withUnit} to {grade}',
-  planWithStationsWhereItChangesAnd: 'Plan with {name}: stations, where it changes, and what is looked at. Touching another line works along that one.',
+  planWithStationsWhereItChangesAnd:
+    'Plan with {name}: stations, where it changes, and what is looked at. Touching another line works along that one.',
   at: '{name} at {station}',
   kerbReturn: 'Kerb return…',
   marksAlongIt: 'Marks along it…',
@@ -82,7 +84,8 @@ export const road = {
   beyondItsEnd: 'beyond its end',
   theLineIsCarriedOnStraightHere: 'The line is carried on straight here: nothing of it was designed.',
   nearestIsABendNothingIsSquare: 'Nearest is a bend: nothing is square to the line here.',
-  outsideOfTheToEachSideThat: 'Outside of the {length} {unit} to each side that belong to {name}: is this the right line?',
+  outsideOfTheToEachSideThat:
+    'Outside of the {length} {unit} to each side that belong to {name}: is this the right line?',
   hasNoHeightHere: '{name} has no height here.',
   theDesignedCrossSectionsHaveNoHeight: 'The designed cross sections have no height here.',
   byItsCrossSections: 'By its cross sections:',

@@ -45,16 +45,20 @@ export const roadWords = {
   theRadiusOfPointMustBeOver: 'The radius of point {point} must be over 0; leave it empty for a bend without a curve.',
   pointHasSpiralsButNoRadius: 'Point {point} has spirals but no radius.',
   theLineDoesNotTurnAtPoint: 'The line does not turn at point {point}, or turns right back: take the radius away.',
-  theSpiralsOfPointTurnByMore: 'The spirals of point {point} turn by more than the line does there: shorten them, or take a larger radius.',
-  betweenPointsAndTheCurvesNeedMore: 'Between points {point} and {point2} the curves need {length} more than there is: take smaller radii or shorter spirals.',
+  theSpiralsOfPointTurnByMore:
+    'The spirals of point {point} turn by more than the line does there: shorten them, or take a larger radius.',
+  betweenPointsAndTheCurvesNeedMore:
+    'Between points {point} and {point2} the curves need {length} more than there is: take smaller radii or shorter spirals.',
   elementNeedsALength: 'Element {element} needs a length.',
   theRadiusOfElementMustBeOver: 'The radius of element {element} must be over 0.',
   elementIsASpiralAndNeedsA: 'Element {element} is a spiral and needs a radius at one of its ends.',
   elementGoesRoundMoreThanOnceIs: 'Element {element} goes round more than once: is its radius too small?',
   itHasNoProfileThereAreNo: 'It has no profile: there are no heights along it.',
-  theProfileBeginsAfterTheLineAt: 'The profile begins {length} after the line, at {station}: there is no height before.',
+  theProfileBeginsAfterTheLineAt:
+    'The profile begins {length} after the line, at {station}: there is no height before.',
   theProfileEndsBeforeTheLineAt: 'The profile ends {length} before the line, at {station}: there is no height after.',
-  stationsFromToComeTwiceSayWhich: 'Stations from {shortStation} to {shortStation2} come twice: say which one is meant.',
+  stationsFromToComeTwiceSayWhich:
+    'Stations from {shortStation} to {shortStation2} come twice: say which one is meant.',
   noHeightTheLineHasNoProfile: 'no height: the line has no profile',
   noHeightTheProfileDoesNotReach: 'no height: the profile does not reach so far',
   noHeightBeyondTheEndOfThe: 'no height: beyond the end of the line',
@@ -78,8 +82,11 @@ export const roadWords = {
   out: 'Out',
   in: 'In',
   andShootAgainTheGroundChangesOn: '{move} {length}, and shoot again: the ground changes on the way.',
-  theTwoKerbsRunTheSameWay: 'The two kerbs run the same way there: no arc joins them. Choose other stations, or turn one of the ways round.',
-  theArcWouldTouchBeyondItsEnd: 'The arc would touch {road} beyond its end: take a smaller radius, or turn one of the ways round.',
-  noArcOfThisRadiusTouchesBoth: 'No arc of this radius touches both kerbs near there: give stations nearer to the corner, or a smaller radius.',
+  theTwoKerbsRunTheSameWay:
+    'The two kerbs run the same way there: no arc joins them. Choose other stations, or turn one of the ways round.',
+  theArcWouldTouchBeyondItsEnd:
+    'The arc would touch {road} beyond its end: take a smaller radius, or turn one of the ways round.',
+  noArcOfThisRadiusTouchesBoth:
+    'No arc of this radius touches both kerbs near there: give stations nearer to the corner, or a smaller radius.',
   curveBegins: 'curve begins',
 } as const;

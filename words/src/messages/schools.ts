@@ -31,12 +31,14 @@ export const schools = {
   alwaysTheSameByTheFirmsRule: 'always the same, by the firm’s rule',
   byTheKindOfWork: 'by the kind of work',
   asThePlaceAllows: 'as the place allows',
-  aUsualOffsetForEachClassIn: 'A usual offset for each class in the settings; each package and each corner may have its own.',
+  aUsualOffsetForEachClassIn:
+    'A usual offset for each class in the settings; each package and each corner may have its own.',
   toWhatOfAKerbIsThe: 'To what of a kerb is the offset measured?',
   toItsFaceWithTheGradeTo: 'to its face, with the grade to its top',
   toItsBack: 'to its back',
   toTheFlowLine: 'to the flow line',
-  byPackageOffsetAndHeightEachName: 'By package: offset and height each name their own part, on the screen and on the stake.',
+  byPackageOffsetAndHeightEachName:
+    'By package: offset and height each name their own part, on the screen and on the stake.',
   whichWayDoesALathFace: 'Which way does a lath face?',
   towardWhatItOffsetsTo: 'toward what it offsets to',
   turnedHalfwayTowardItToBeRead: 'turned halfway toward it, to be read from the road',
@@ -49,7 +51,8 @@ export const schools = {
   aBenchmarkThroughTheStation: 'a benchmark, through the station',
   aReceiverThatWasCalibratedToThe: 'a receiver that was calibrated to the site',
   levelsThatAreRun: 'levels that are run',
-  theSourceStandsBesideEveryHeightWith: 'The source stands beside every height, with how good it is; one source never stands in for another unsaid.',
+  theSourceStandsBesideEveryHeightWith:
+    'The source stands beside every height, with how good it is; one source never stands in for another unsaid.',
   howFinelyIsAFigureWritten: 'How finely is a figure written?',
   asItWasMeasured: 'as it was measured',
   toTheHundredthOrTenth: 'to the hundredth or tenth',

@@ -7,9 +7,11 @@ export const setupSteps = {
   closedLegsReachTheChinSpreadThey:
     'Closed legs reach the chin; spread they put the telescope at the eye. Head near level both ways, judged by eye, so that the instrument can’t slide and the foot screws have travel. A narrow base shakes. Tighten levers and set screws, at the least in wind. Higher only where the sights need it.',
   strapOrStarOnTheSmoothFloor: 'Strap or star on the smooth floor, tightened last',
-  legsSlideApartOnConcreteAndSteel: 'Legs slide apart on concrete and steel. Loose while you adjust, tight as the very last step.',
+  legsSlideApartOnConcreteAndSteel:
+    'Legs slide apart on concrete and steel. Loose while you adjust, tight as the very last step.',
   standGuardedFrameOrBarrierAwayFrom: 'Stand guarded: frame or barrier, away from the walkway',
-  aBumpCostsEveryMarkSinceThe: 'A bump costs every mark since the last proof. On a deck a bracket on a column stands stiller than any tripod.',
+  aBumpCostsEveryMarkSinceThe:
+    'A bump costs every mark since the last proof. On a deck a bracket on a column stands stiller than any tripod.',
   oneHandOnTheInstrumentUntilThe: 'One hand on the instrument until the screw holds',
   itIsTheMostExpensiveFallOn:
     'It is the most expensive fall on site. Screw snug, not hard; instrument in the middle of the plate, seated in its notch and locked.',
@@ -23,7 +25,8 @@ export const setupSteps = {
   aMinuteOfTiltThatNothingTakes:
     'A minute of tilt that nothing takes out is 29 mm of height at 100 m. Inside the inner circle is good enough: the compensator does the rest, as far as it reaches.',
   batteryAndAChargedSpare: 'Battery, and a charged spare',
-  changingItLaterMayTurnTheInstrument: 'Changing it later may turn the instrument: a proof is due after it. An active target has its own battery.',
+  changingItLaterMayTurnTheInstrument:
+    'Changing it later may turn the instrument: a proof is due after it. An active target has its own battery.',
   rightTargetChosenItsHeightReadFrom: 'Right target chosen, its height read from tip to centre',
   aWrongKindOfTargetMakesEvery:
     'A wrong kind of target makes every distance wrong by the same amount. Ask again at each change of pole, prism or person. For control: prism low, on legs, pole turned the same way at each mark.',

@@ -2,7 +2,8 @@
 export const stakeLines = {
   squareToTheLineBehind: 'square to the line behind',
   squareToTheLineAhead: 'square to the line ahead',
-  offBothLinesToTheCornerIt: 'off both lines: to the corner it is {length} {unitAbbreviation}, not the offset. Strap along both lines',
+  offBothLinesToTheCornerIt:
+    'off both lines: to the corner it is {length} {unitAbbreviation}, not the offset. Strap along both lines',
   noHeight: 'no height',
   onGrade: 'ON GRADE',
   on: 'On {string}',

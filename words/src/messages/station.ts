@@ -8,9 +8,11 @@ export const station = {
   acceptAsProvisional: 'Accept as provisional',
   acceptUnchecked: 'Accept unchecked',
   acceptThenProveIt: 'Accept, then prove it',
-  itCanOnlyBeAcceptedAsProvisional: 'It can only be accepted as provisional, and the reason goes along to every sheet. Against it stands:',
+  itCanOnlyBeAcceptedAsProvisional:
+    'It can only be accepted as provisional, and the reason goes along to every sheet. Against it stands:',
   aProvisionalStation: 'a provisional station',
-  hereIsAcceptedByCallForHelp: 'Here {provisional} is accepted by {allowedRoles}. Call for help, or let one of them look at it on this device.',
+  hereIsAcceptedByCallForHelp:
+    'Here {provisional} is accepted by {allowedRoles}. Call for help, or let one of them look at it on this device.',
   remarkOrReasonForRefusing: 'Remark, or reason for refusing',
   sayWhyProvisionalAndRefusedStations: 'Say why: provisional and refused stations carry their reason.',
   keepThePlaceOfAsAMark: 'Keep the place of {name} as a mark, too',
@@ -92,12 +94,14 @@ export const station = {
   stationOfARangeOfSights: 'Station of a range of sights',
   heightOfTheInstrument: 'Height of the instrument',
   it: 'It',
-  hasNoPoleItsTargetHeightCan: '{targetName} has no pole: its target height can only be 0. Choose the sights without it.',
+  hasNoPoleItsTargetHeightCan:
+    '{targetName} has no pole: its target height can only be 0. Choose the sights without it.',
   giveTheConstantBetween500And500: 'Give the constant, between −500 and 500 mm.',
   giveTheHeightAsItWas: 'Give the height as it was.',
   chooseAtLeastOneSightTheFirst: 'Choose at least one sight; the first must not come after the last.',
   noOtherStationWasAcceptedHereAccept: 'No other station was accepted here: accept the right one first.',
-  cantBeComputedWithThatWithdrawThe: '{untold} can’t be computed with that. Withdraw the station in the field book instead, and sight the marks again.',
+  cantBeComputedWithThatWithdrawThe:
+    '{untold} can’t be computed with that. Withdraw the station in the field book instead, and sight the marks again.',
   sayHowYouKnowItGoesInto: 'Say how you know: it goes into the book.',
   marksFromRecomputed: 'Marks from {name} recomputed: {said}',
   mm: '{signed} mm',
@@ -120,7 +124,8 @@ export const station = {
     'Its centre is {length} {unit} above the pole’s mark; {ownHeights, plural, one {# sight was} other {# sights were}} reckoned with another. Correct the target height too.',
   everyMarkSetFromHereStaysWhere: 'Every mark set from here stays where it was thought to be.',
   elsewhereThanWasThought: '{rows, plural, one {# mark is} other {# marks are}} elsewhere than was thought:',
-  theSameSlipAtTheControlAnd: 'The same slip at the control and at the marks cancels: the station comes out as much too high as the marks too low.',
+  theSameSlipAtTheControlAnd:
+    'The same slip at the control and at the marks cancels: the station comes out as much too high as the marks too low.',
   listOfMarks: 'List of marks',
   andMore: ' and {measured} more',
   measuredWithTheseSightsAsItStands:
@@ -130,20 +135,23 @@ export const station = {
   theyLieApartOneOfTheTwo:
     'They lie {coarseAngle} apart. One of the two readings was to something else, or a circle was misread: leave it out, and sight the mark again in both faces.',
   inTwoFacesCollimationIndex: '{name} in two faces: collimation {seconds}, index {seconds2}',
-  moreThanTheInstrumentsAnglesExplain: 'More than the instrument’s angles explain: have it adjusted, and sight in two faces until then.',
+  moreThanTheInstrumentsAnglesExplain:
+    'More than the instrument’s angles explain: have it adjusted, and sight in two faces until then.',
   geometry: 'Geometry: {gradeOfGeometry}.',
   theBestAngleBetweenTwoMarksIs: 'The best angle between two marks is {coarseAngle}.',
   insteadOfALevelHowFar: 'Instead of a level: how far?',
   atADistanceOf: 'At a distance of',
   aHeightIsGoodTo95: 'a height is good to, 95 %',
   upToFromHereNoLevelHas: 'Up to {length} {unit} from here no level has to be run for {small}.',
-  theBenchmarksAloneLeaveMoreThanSight: 'The benchmarks alone leave more than {small}: sight another one, or run a level.',
+  theBenchmarksAloneLeaveMoreThanSight:
+    'The benchmarks alone leave more than {small}: sight another one, or run a level.',
   beyondOrForLessThanThatRun:
     '{reach} Beyond, or for less than that, run a level, or stand in the middle so that both sights are of one length. Heat over the ground bends sights: early is better.',
   whileThePoleIsFollowedItIs: 'While the pole is followed, it is told here how steady its height reads.',
   theLastReadingsOfTheStandingPole: 'The last readings of the standing pole differ by {small} (95 %).',
   fromSatellitesAloneAHeightMovesBy: '{noise} From satellites alone a height moves by {small} or so.',
-  theHeightsThatAreNotTakenAre: 'The heights that are not taken are compared. Both together give the weighted mean: for heights that agree.',
+  theHeightsThatAreNotTakenAre:
+    'The heights that are not taken are compared. Both together give the weighted mean: for heights that agree.',
   takeTheHeightFromTheBenchmarks: 'Take the height from the benchmarks',
   byStationFrom: 'by station {station} from {benchmarks}',
   isListedAtNowItsHistoryHas: '{name} is listed at {figure} now; its history has both heights.',
@@ -154,7 +162,8 @@ export const station = {
   whereToStandForIt: 'Where to stand for it',
   chooseWhatIsToBeSet: 'choose what is to be set',
   along: 'along {name}',
-  onlyALineOfSightToA: 'Only a line of sight to a benchmark and to the work counts: control in plan need not be seen, nor the figure be a good one.',
+  onlyALineOfSightToA:
+    'Only a line of sight to a benchmark and to the work counts: control in plan need not be seen, nor the figure be a good one.',
   noBenchmarkOfTheListHasA: 'No benchmark of the list has a place, so nothing can be said of sights to it.',
   noPlaceSeesABenchmarkAndAny: 'No place sees a benchmark and any of it within {length} {unit}.',
   seesOfPlacesTheFarthestAt:
@@ -175,15 +184,18 @@ export const station = {
   benchmarksAgree: '{benchmarks} benchmarks agree{isChecked}',
   oneBenchmarkReadWithTwoTargetHeights: 'One benchmark, read with two target heights',
   oneBenchmarkNothingChecksIt: 'One benchmark: nothing checks it',
-  isItTheRightSpotNailFlange: 'Is it the right spot (nail, flange, nut), and the height that is written there? Read it again, then leave one out.',
-  theTargetHeightIsCheckedByThat: 'The target height is checked by that; the benchmark itself is not. A second one would be better.',
+  isItTheRightSpotNailFlange:
+    'Is it the right spot (nail, flange, nut), and the height that is written there? Read it again, then leave one out.',
+  theTargetHeightIsCheckedByThat:
+    'The target height is checked by that; the benchmark itself is not. A second one would be better.',
   aWrongSpotOrAWrongFigure:
     'A wrong spot or a wrong figure puts every height out by the same amount, and no residual shows it. Sight a second one, or this one with another target height.',
   heightsReadFromHere: 'Heights read from here',
   heightsFromHere: 'Heights from here',
   whichSpot: 'Which spot',
   topOfTheFootingNorthEast: 'top of the footing, north-east',
-  thenReadItEachOneIsKept: 'Then read it. Each one is kept with the benchmarks it hangs on; sight a benchmark again before you pack up.',
+  thenReadItEachOneIsKept:
+    'Then read it. Each one is kept with the benchmarks it hangs on; sight a benchmark again before you pack up.',
   spot: 'Spot',
   theHeightOfWasTakenBack: 'the height of {name} was taken back',
   target: 'Target',
@@ -204,7 +216,8 @@ export const station = {
   whatTheJudgementSays: 'What the judgement says',
   noTestOfCollimationAndIndexIs: 'no test of collimation and index is noted',
   collimationAndIndexWereTestedOn: 'collimation and index were tested on {tested}',
-  itMayBeTheInstrumentSightOne: 'It may be the instrument: sight one far mark in both faces, and note the result in the library.',
+  itMayBeTheInstrumentSightOne:
+    'It may be the instrument: sight one far mark in both faces, and note the result in the library.',
   sightAgain: 'Sight again',
   leaveOutOfHeight: 'Leave out of height',
   leaveOutOfPlan: 'Leave out of plan',
@@ -288,7 +301,8 @@ export const station = {
   whichTargetItIsAndItsHeight: 'Which target it is, and its height, is asked with the readings.',
   toWalkTo: '{axis} to walk to',
   instrumentReadByHand: 'instrument read by hand',
-  giveThePrecisionOfTheInstrumentAs: 'Give the precision of the instrument as its leaflet says, such as 2″ and 2 mm + 2 ppm.',
+  giveThePrecisionOfTheInstrumentAs:
+    'Give the precision of the instrument as its leaflet says, such as 2″ and 2 mm + 2 ppm.',
   theInstrumentAndHowGoodItIs: 'The instrument and how good it is, from its leaflet',
   nameOrNumber: 'name or number',
   whatThisStationCanPromise: 'What this station can promise',
@@ -311,7 +325,8 @@ export const station = {
     'Neither a wrong mark under the tripod nor a poor centring shows in its own figures; with one backsight a single distance is all that is tested.',
   whereOnlyGridLinesOrEdgesStand:
     'Where only grid lines or edges stand: a point anywhere on a line gives one coordinate. Three make a station, each further one checks it.',
-  standWhereTheSightIsBestThere: 'Stand where the sight is best: there is no place, only the height of the tilting axis. Two benchmarks check each other.',
+  standWhereTheSightIsBestThere:
+    'Stand where the sight is best: there is no place, only the height of the tilting axis. Two benchmarks check each other.',
   aFreeStationAnywhereWithAClear: 'A free station: anywhere with a clear sight to control all round.',
   overAMarkItsPlaceIsTaken: 'Over a mark: its place is taken on trust, so sight two others.',
   fromLinesOfTheDrawingPutThe: 'From lines of the drawing: put the pole on them, anywhere along.',
@@ -322,12 +337,15 @@ export const station = {
   noBacksightTheDirectionIsTyped: 'No backsight: the direction is typed',
   circleThere: 'Circle there',
   cornerOfTheShed: 'corner of the shed',
-  assumedGoodForAJobInA: 'Assumed: good for a job in a system of its own, and called so on everything that hangs on it. Nothing tests it.',
+  assumedGoodForAJobInA:
+    'Assumed: good for a job in a system of its own, and called so on everything that hangs on it. Nothing tests it.',
   instrumentHeightMarkToTiltingAxis: 'Instrument height: mark to tilting axis',
   instrumentHeightGroundToTiltingAxis: 'Instrument height: ground to tilting axis',
   allHeightsHangOnItMeasureIt: 'All heights hang on it: measure it twice, to the millimetre.',
-  heightsComeFromTheBenchmarksAndRefer: 'Heights come from the benchmarks and refer to the axis: here it changes nothing.',
-  onAFreeStationHeightsComeFrom: 'On a free station heights come from the marks and refer to the axis; this only gives the ground below it.',
+  heightsComeFromTheBenchmarksAndRefer:
+    'Heights come from the benchmarks and refer to the axis: here it changes nothing.',
+  onAFreeStationHeightsComeFrom:
+    'On a free station heights come from the marks and refer to the axis; this only gives the ground below it.',
   airTemperature: 'Air temperature, {celsius}',
   pressureHpaOrInhg: 'Pressure, hPa (or inHg)',
   enterIn: 'Enter in {celsius}',
@@ -348,11 +366,14 @@ export const station = {
   dir: 'dir',
   distance2: '{name}, distance',
   dist: 'dist',
-  measuredMinusListedRatioMisfitOverIts: 'Measured minus listed, {name}. Ratio: misfit over its standard deviation; over 3.3 happens by chance once in 1000.',
+  measuredMinusListedRatioMisfitOverIts:
+    'Measured minus listed, {name}. Ratio: misfit over its standard deviation; over 3.3 happens by chance once in 1000.',
   sightedTimesAllWithinItRepeats: 'Sighted {sights} times, all within {smallLength}: it repeats.',
   nothingToSightYet: 'Nothing to sight yet',
-  aStationComesFromSightsToMarks: 'A station comes from sights to marks with known coordinates. Two give one, three check it, four can name a bad mark.',
-  planWithControlMarksAndTheSights: 'Plan with {control} control marks and the sights taken. The list beside it does the same.',
+  aStationComesFromSightsToMarks:
+    'A station comes from sights to marks with known coordinates. Two give one, three check it, four can name a bad mark.',
+  planWithControlMarksAndTheSights:
+    'Plan with {control} control marks and the sights taken. The list beside it does the same.',
   thickLineTheWayInWhichThe: 'Thick line: the way in which the chosen mark is watched least',
   residualArrowsEllipse95: 'Residual arrows ×{exaggeration} · ellipse ×{exaggeration} (95 %)',
   sightedAgainOnTheSpot: 'sighted again on the spot',
@@ -365,7 +386,8 @@ export const station = {
   acceptOrRefuse: 'Accept or refuse…',
   acceptStation: 'Accept station',
   notFound: 'Not found: {notFound}',
-  hiddenCoveredOrGoneLookForThem: 'Hidden, covered or gone: look for them on the ground, and note under Control what you find.',
+  hiddenCoveredOrGoneLookForThem:
+    'Hidden, covered or gone: look for them on the ground, and note under Control what you find.',
   thePoleAtMovedWhileItWas: 'The pole at {name} moved while it was read',
   theReadingsLieApartMoreThanPole:
     'The readings lie {smallLength} apart, more than pole and instrument explain. Put it on legs, let it settle, and sight it again.',
@@ -404,18 +426,22 @@ export const station = {
   without: 'Without',
   othersWithin: 'Others within',
   stillShows: 'Still shows',
-  wereTheMarksPerfectItWouldBe: 'Were the marks perfect, it would be good to {smallLength}: that is what instrument and pole do; the rest comes from control.',
+  wereTheMarksPerfectItWouldBe:
+    'Were the marks perfect, it would be good to {smallLength}: that is what instrument and pole do; the rest comes from control.',
   howFarTheStationWouldMoveHow:
     'How far the station would move, {name}, how good it would be (95 %), the largest mistake that could then hide in it, and what its own sights would still show. Figures that get prettier by leaving out are no proof. {smallLength}',
   giveTheStationAName: 'Give the station a name.',
-  isUsedAlreadyEveryPlacingOfThe: '{alike} is used already: every placing of the instrument has a name of its own that looks like no other.',
-  giveTheHeightOfTheTiltingAxis: 'Give the height of the tilting axis above the ground, such as 1.600. For a free station it only names the ground below.',
+  isUsedAlreadyEveryPlacingOfThe:
+    '{alike} is used already: every placing of the instrument has a name of its own that looks like no other.',
+  giveTheHeightOfTheTiltingAxis:
+    'Give the height of the tilting axis above the ground, such as 1.600. For a free station it only names the ground below.',
   giveTheAirTemperature: 'Give the air temperature.',
   isNoAirTemperatureHereGiveOne: '{temperature} {celsius} is no air temperature here: give one from {celsius2}.',
   giveThePressureInHpaOrIn: 'Give the pressure in hPa, or in inches of mercury.',
   noListedMarkCanBeStoodOver: 'No listed mark can be stood over: list one, or make a free station.',
   giveMillimetresFrom0To50: 'Give millimetres, from 0 to 50.',
-  overAMarkWithAHeightZero: 'Over a mark with a height, zero puts every height out by the instrument’s height: measure it.',
+  overAMarkWithAHeightZero:
+    'Over a mark with a height, zero puts every height out by the instrument’s height: measure it.',
   hasNoPlummetItCantStandOver: '{name} has no plummet: it can’t stand over a mark. Make a free station.',
   giveTheDirectionClockwiseFromGridNorth: 'Give the direction, clockwise from grid north.',
   giveWhatTheCircleReadsThere: 'Give what the circle reads there.',

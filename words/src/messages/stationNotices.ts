@@ -1,9 +1,11 @@
 /** Messages of stationNotices. */
 export const stationNotices = {
-  stationWasAcceptedForInAsksFor: 'Station {name} was accepted for {accepted}, {smallLength} in {part}; {asked} asks for {smallLength2}.',
+  stationWasAcceptedForInAsksFor:
+    'Station {name} was accepted for {accepted}, {smallLength} in {part}; {asked} asks for {smallLength2}.',
   stationIs: 'Station {name} is {sheetCheck}.',
   stationIsProvisional: 'Station {name} is provisional: {provisionalBecause}',
-  atStationNobodyConfirmedTheCarriedOver: 'At station {name} nobody confirmed the {list}, carried over from the placing before.',
+  atStationNobodyConfirmedTheCarriedOver:
+    'At station {name} nobody confirmed the {list}, carried over from the placing before.',
   aProofOfStationFailedInAnd: 'A proof of station {name} failed in {parts}, and nothing has answered it.',
   nothingIndependentHasProvedStationIn: 'Nothing independent has proved station {name} in {parts}.',
 } as const;

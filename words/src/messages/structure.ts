@@ -2,7 +2,8 @@
 export const structure = {
   built: 'built {corner}',
   whatStandsThereCanBeMeasuredOnce: 'What stands there can be measured once it is known where the instrument stands.',
-  planWithWhatWasMeasuredArrowsFrom: 'Plan with what was measured; arrows from the design, {exaggeration} times as long',
+  planWithWhatWasMeasuredArrowsFrom:
+    'Plan with what was measured; arrows from the design, {exaggeration} times as long',
   arrowsFromTheDesignToWhatWas: 'Arrows from the design to what was measured, {exaggeration} times as long',
   whatStandsThereAgainstTheDesignOr: 'What stands there, against the design or by itself.',
   measure: 'Measure {free}',
@@ -44,13 +45,16 @@ export const structure = {
   asControl: 'As control',
   noGridYet: 'No grid yet',
   drawAGrid: 'Draw a grid',
-  columnsAreMeasuredAgainstTheLinesOf: 'Columns are measured against the lines of a grid: draw it first, typed or from a drawing.',
-  howFarAFaceStandsOffA: 'How far a face stands off a grid line can be measured once it is known where the instrument stands.',
+  columnsAreMeasuredAgainstTheLinesOf:
+    'Columns are measured against the lines of a grid: draw it first, typed or from a drawing.',
+  howFarAFaceStandsOffA:
+    'How far a face stands off a grid line can be measured once it is known where the instrument stands.',
   edge: '{compassWord} edge',
   planWithTheColumnsAlongLinePicking: 'Plan with the columns along line {line}. Picking one goes to it.',
   ofDone: '{rows} of {rows2} done',
   column: 'Column {name}',
-  smallPrismFlatOnTheFaceTurned: 'Small prism flat on the face, turned to the instrument. The height of the pole has no meaning here.',
+  smallPrismFlatOnTheFaceTurned:
+    'Small prism flat on the face, turned to the instrument. The height of the pole has no meaning here.',
   nextColumn: 'Next column',
   shootThe: 'Shoot the {edgeWord}{withLean}',
   writeOnTheColumn: 'Write on the column',

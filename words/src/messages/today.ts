@@ -28,10 +28,13 @@ export const today = {
   sightFourOrMoreFromOneStand: 'Sight four or more from one stand',
   comparePairByPairAndAcceptWhat: 'Compare pair by pair, and accept what holds',
   firstDayOnThisSite: 'First day on this site',
-  everythingLaterHangsOnTheControlTime: 'Everything later hangs on the control: time for it comes back all through the job.',
+  everythingLaterHangsOnTheControlTime:
+    'Everything later hangs on the control: time for it comes back all through the job.',
   toFindAtMinEach: '{toFind} to find at {find} min each',
-  ofMinMinAMarkInBoth: '{stands, plural, one {# stand} other {# stands}} of {setUp} min, {sight} min a mark in both faces',
-  aboutForMarksOnALargeSite: 'About {strong} for {marks} marks: {value}. On a large site half a working day is not too much.',
+  ofMinMinAMarkInBoth:
+    '{stands, plural, one {# stand} other {# stands}} of {setUp} min, {sight} min a mark in both faces',
+  aboutForMarksOnALargeSite:
+    'About {strong} for {marks} marks: {value}. On a large site half a working day is not too much.',
   toDo: 'to do: ',
   thenTellTheOtherTradesControlExport:
     'Then tell the other trades: Control, Export, Control report. And put extra control outside the works before anything is dug.',
@@ -49,8 +52,10 @@ export const today = {
   stationsOnOlderFiguresOfControl: 'Stations on older figures of control',
   anEntryWouldNotBeTakenToday: 'An entry would not be taken today',
   entriesWouldNotBeTakenToday: '{listed} entries would not be taken today',
-  itCameInBeforeARuleHeld: 'It came in before a rule held for it. It stays, counts as it is, and goes along in the archive; give it a new revision.',
-  theyCameInBeforeARuleHeld: 'They came in before a rule held for them. They stay, count as they are, and go along in the archive; give each a new revision.',
+  itCameInBeforeARuleHeld:
+    'It came in before a rule held for it. It stays, counts as it is, and goes along in the archive; give it a new revision.',
+  theyCameInBeforeARuleHeld:
+    'They came in before a rule held for them. They stay, count as they are, and go along in the archive; give each a new revision.',
   andMore4: 'and {listed} more',
   whatWasRevisedTwice: 'What was revised twice',
   wasRevisedTwiceAtOnce: '{revisedKind} {name} was revised twice at once',
@@ -93,23 +98,27 @@ export const today = {
   heldSetAndNotHeldYetIn: '{held} held, {set} set and not held yet, {inDoubt} in doubt',
   noneIs: 'none is',
   oneIs: 'one is',
-  aStationNeedsAtLeastTwoMarks: 'A station needs at least two marks with known coordinates; {usable} listed. Three check it, four can name a bad one.',
+  aStationNeedsAtLeastTwoMarks:
+    'A station needs at least two marks with known coordinates; {usable} listed. Three check it, four can name a bad one.',
   sayWhatIsToBeMarked: 'Say what is to be marked',
   aWorkPackageTurnsAnOutlineInto: 'A work package turns an outline into offset hubs for a crew.',
   toTheWork: 'To the work',
   goOnMarkingToSet: 'Go on marking: {toSet} to set',
-  planAndHeightOfAreProvedPlan: 'Plan and height of {name} are proved: plan from the receiver, height from the instrument.',
+  planAndHeightOfAreProvedPlan:
+    'Plan and height of {name} are proved: plan from the receiver, height from the instrument.',
   toTheKnownMarks: 'To the known marks',
   finishStationing: 'Finish stationing {name}',
   itIsSetUpButNotAccepted: 'It is set up, but not accepted yet. Nothing can be set from it.',
   goOn: 'Go on',
   stationTheInstrument: 'Station the instrument',
-  firstItMustBeKnownWhereThe: '{toSet, plural, one {# mark waits} other {# marks wait}}. First it must be known where the instrument stands.',
+  firstItMustBeKnownWhereThe:
+    '{toSet, plural, one {# mark waits} other {# marks wait}}. First it must be known where the instrument stands.',
   toStation: 'To Station',
   stopAProofOfFailed: 'Stop: a proof of {name} failed',
   noMark: 'No mark',
   marks2: '{count} marks',
-  inDoubtSightTheMarkAgainThen: '{doubtful} in doubt. Sight the mark again; then a third one tells whether the mark or the instrument moved.',
+  inDoubtSightTheMarkAgainThen:
+    '{doubtful} in doubt. Sight the mark again; then a third one tells whether the mark or the instrument moved.',
   proveBeforeTheNextMark: 'Prove {name} before the next mark',
   somethingHappenedAtTheInstrumentSince: 'Something happened at the instrument since the last proof.',
   minutesSinceTheLastProof: '{minutes} minutes since the last proof.',

@@ -44,8 +44,10 @@ export const vocabulary = {
   castPlate: 'cast plate',
   wallTarget: 'wall target',
   softUseSoonReplaceByAFirm: 'soft: use soon, replace by a firm one',
-  onceIsNotEnoughToBlameIt: 'Once is not enough to blame it: sight it again, pole plumb, from here or from the next station.',
-  itRepeatsInHeightAloneLeaveIts: 'It repeats, in height alone: leave its height out, keep its plan, and have it levelled again.',
+  onceIsNotEnoughToBlameIt:
+    'Once is not enough to blame it: sight it again, pole plumb, from here or from the next station.',
+  itRepeatsInHeightAloneLeaveIts:
+    'It repeats, in height alone: leave its height out, keep its plan, and have it levelled again.',
   itRepeatsDoNotUseItSay: 'It repeats: do not use it. Say that it moved, and have it surveyed anew or retired.',
   drawing: 'drawing {ofValue}',
   asItStandsFrom: 'as it stands, from {ofValue}',

@@ -13,10 +13,12 @@ export const why = {
   ifItsBubbleIsOutEveryMark:
     'If its bubble is out, every mark is missed by the same amount in the same direction: the station shifts, and the fit stays good. Two opposite facings, averaged, take it out.',
   whyNotSightUntilItLooksGood: 'Why not sight until it looks good?',
-  theMeanOfAllReadingsIsThe: 'The mean of all readings is the best there is. Picking the prettiest hides the spread, which is what the next mark will have.',
+  theMeanOfAllReadingsIsThe:
+    'The mean of all readings is the best there is. Picking the prettiest hides the spread, which is what the next mark will have.',
   whatIsARatio: 'What is a ratio?',
   theMisfitOfASightOverIts:
     'The misfit of a sight over its own standard deviation, given how well the others check it. Over 3.3 happens by chance once in 1000.',
   doesTheTemperatureMatter: 'Does the temperature matter?',
-  oneDegreeIsAboutOneMillionthA: 'One degree is about one millionth: a tenth of a millimetre in 100 m. Enter it, but look elsewhere for centimetres.',
+  oneDegreeIsAboutOneMillionthA:
+    'One degree is about one millionth: a tenth of a millimetre in 100 m. Enter it, but look elsewhere for centimetres.',
 } as const;

@@ -1,5 +1,16 @@
 /** Roads and other lines with stations: the way in plan, its heights, and the strings that run along it. */
-import { closed, Coordinate, Name, NullableString, nullableReference, PlacePlan, Type, Uuid, Words, LengthUnitName } from '../parts.ts';
+import {
+  closed,
+  Coordinate,
+  Name,
+  NullableString,
+  nullableReference,
+  PlacePlan,
+  Type,
+  Uuid,
+  Words,
+  LengthUnitName,
+} from '../parts.ts';
 
 const MOST_ELEMENTS = 5000;
 const MOST_ROWS = 2000;
@@ -10,7 +21,13 @@ const Radius = Type.Unsafe<number | null>({ type: ['number', 'null'], exclusiveM
 const Rotation = Words('cw', 'ccw');
 
 const LineBody = closed({ kind: Words('line'), start: PlacePlan, end: PlacePlan });
-const CurveBody = closed({ kind: Words('curve'), start: PlacePlan, end: PlacePlan, centre: PlacePlan, rotation: Rotation });
+const CurveBody = closed({
+  kind: Words('curve'),
+  start: PlacePlan,
+  end: PlacePlan,
+  centre: PlacePlan,
+  rotation: Rotation,
+});
 const SpiralBody = closed({
   kind: Words('spiral'),
   start: PlacePlan,
@@ -25,11 +42,22 @@ type Turn = 'cw' | 'ccw';
 const ElementBody = Type.Unsafe<
   | { kind: 'line'; start: Place; end: Place }
   | { kind: 'curve'; start: Place; end: Place; centre: Place; rotation: Turn }
-  | { kind: 'spiral'; start: Place; end: Place; radiusStart: number | null; radiusEnd: number | null; length: number; rotation: Turn }
+  | {
+      kind: 'spiral';
+      start: Place;
+      end: Place;
+      radiusStart: number | null;
+      radiusEnd: number | null;
+      length: number;
+      rotation: Turn;
+    }
 >({ anyOf: [LineBody, CurveBody, SpiralBody] });
 
 const RoundingBody = Type.Unsafe<
-  { kind: 'parabola'; length: number } | { kind: 'unsymmetricParabola'; lengthIn: number; lengthOut: number } | { kind: 'circular'; radius: number } | null
+  | { kind: 'parabola'; length: number }
+  | { kind: 'unsymmetricParabola'; lengthIn: number; lengthOut: number }
+  | { kind: 'circular'; radius: number }
+  | null
 >({
   anyOf: [
     { type: 'null' },
@@ -40,7 +68,10 @@ const RoundingBody = Type.Unsafe<
 });
 
 /** Rows along the line, stations without equations. */
-const Table = Type.Array(closed({ station: Coordinate, value: Type.Number({ minimum: -1000, maximum: 1000 }) }), { minItems: 1, maxItems: MOST_ROWS });
+const Table = Type.Array(closed({ station: Coordinate, value: Type.Number({ minimum: -1000, maximum: 1000 }) }), {
+  minItems: 1,
+  maxItems: MOST_ROWS,
+});
 const NullableTable = Type.Unsafe<{ station: number; value: number }[] | null>({ anyOf: [{ type: 'null' }, Table] });
 
 /** What a kind of line is for; it says what its stations and its strings are called. */
@@ -54,13 +85,24 @@ export const AlignmentBody = closed({
   startStation: Coordinate,
   elements: Type.Array(ElementBody, { minItems: 1, maxItems: MOST_ELEMENTS }),
   /** Where its stations jump: from `at` on, `ahead` is shown. */
-  equations: Type.Array(closed({ at: Coordinate, ahead: Coordinate, counts: Type.Unsafe<1 | -1>({ enum: [1, -1] }) }), { maxItems: 200 }),
+  equations: Type.Array(closed({ at: Coordinate, ahead: Coordinate, counts: Type.Unsafe<1 | -1>({ enum: [1, -1] }) }), {
+    maxItems: 200,
+  }),
   /** As it was typed, where it was typed by its intersection points. */
   intersections: Type.Optional(
-    Type.Array(closed({ e: Coordinate, n: Coordinate, radius: Radius, spiralIn: Type.Number({ minimum: 0 }), spiralOut: Type.Number({ minimum: 0 }) }), {
-      minItems: 2,
-      maxItems: 1000,
-    }),
+    Type.Array(
+      closed({
+        e: Coordinate,
+        n: Coordinate,
+        radius: Radius,
+        spiralIn: Type.Number({ minimum: 0 }),
+        spiralOut: Type.Number({ minimum: 0 }),
+      }),
+      {
+        minItems: 2,
+        maxItems: 1000,
+      },
+    ),
   ),
   /** Its way as it was typed, in the unit of the site then, so that it can be changed as it was written. */
   typed: Type.Optional(closed({ text: Type.String({ maxLength: 40_000 }), unit: LengthUnitName })),
@@ -80,7 +122,10 @@ export const AlignmentBody = closed({
       { type: 'null' },
       closed({
         name: Type.String({ maxLength: 255 }),
-        points: Type.Array(closed({ station: Coordinate, z: Coordinate, rounding: RoundingBody }), { minItems: 2, maxItems: MOST_ROWS }),
+        points: Type.Array(closed({ station: Coordinate, z: Coordinate, rounding: RoundingBody }), {
+          minItems: 2,
+          maxItems: MOST_ROWS,
+        }),
       }),
     ],
   }),
@@ -111,7 +156,10 @@ export const AlignmentBody = closed({
       closed({
         station: Coordinate,
         lines: Type.Array(
-          closed({ name: Type.String({ maxLength: 255 }), points: Type.Array(closed({ offset: Coordinate, z: Coordinate }), { maxItems: 500 }) }),
+          closed({
+            name: Type.String({ maxLength: 255 }),
+            points: Type.Array(closed({ offset: Coordinate, z: Coordinate }), { maxItems: 500 }),
+          }),
           { maxItems: 20 },
         ),
       }),

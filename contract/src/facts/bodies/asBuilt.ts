@@ -112,7 +112,12 @@ const Against = Type.Unsafe<
       ),
     }),
     /** The surface of a revision of a drawing, with its height there; null off it. */
-    closed({ kind: Words('surface'), drawing: laterReference('drawing'), name: Type.String({ minLength: 1, maxLength: 255 }), z: NullableCoordinate }),
+    closed({
+      kind: Words('surface'),
+      drawing: laterReference('drawing'),
+      name: Type.String({ minLength: 1, maxLength: 255 }),
+      z: NullableCoordinate,
+    }),
   ],
 });
 

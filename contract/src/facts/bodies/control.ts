@@ -1,5 +1,18 @@
 /** Control marks and looks at them on the ground. */
-import { closed, Instant, Name, NullableCoordinate, NullableDay, NullableSdMm, NullableString, nullableReference, Text, Type, Uuid, Words } from '../parts.ts';
+import {
+  closed,
+  Instant,
+  Name,
+  NullableCoordinate,
+  NullableDay,
+  NullableSdMm,
+  NullableString,
+  nullableReference,
+  Text,
+  Type,
+  Uuid,
+  Words,
+} from '../parts.ts';
 
 export const ControlBody = closed({
   /** Identity of the mark, the same over all its revisions. */
@@ -27,7 +40,10 @@ export const ControlBody = closed({
   /** How firm it stands, where somebody knows better than its kind tells. */
   firmness: Type.Optional(
     Type.Unsafe<{ rating: 'firm' | 'fair' | 'soft'; reason: string } | null>({
-      anyOf: [{ type: 'null' }, closed({ rating: Words('firm', 'fair', 'soft'), reason: Type.String({ minLength: 1, maxLength: 500 }) })],
+      anyOf: [
+        { type: 'null' },
+        closed({ rating: Words('firm', 'fair', 'soft'), reason: Type.String({ minLength: 1, maxLength: 500 }) }),
+      ],
     }),
   ),
   /** A soft mark is to be used by then, or replaced. */

@@ -2,7 +2,9 @@
 import { STAKE_MARK_KINDS, STAKE_PARTS, STAKE_TERMS } from '@idle-marker/core';
 import { closed, Name, nullableReference, Type, Uuid, Words } from '../parts.ts';
 
-const Lines = Type.Array(closed({ part: Words(...STAKE_PARTS), ruled: Type.Boolean() }), { maxItems: STAKE_PARTS.length });
+const Lines = Type.Array(closed({ part: Words(...STAKE_PARTS), ruled: Type.Boolean() }), {
+  maxItems: STAKE_PARTS.length,
+});
 const Written = Type.String({ minLength: 1, maxLength: 24, pattern: '^\\S([^\\r\\n\\t]*\\S)?$' });
 const Colour = Type.String({ maxLength: 40 });
 export const RoundingWord = Words('finest', 'hundredth', 'tenth', 'sixteenth');

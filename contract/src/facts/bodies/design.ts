@@ -25,7 +25,18 @@ export const GridBody = closed({
   supersedes: nullableReference('grid'),
 });
 
-export const AreaKindWord = Words('dig', 'spoilHeap', 'fence', 'machine', 'services', 'keepOut', 'traffic', 'edge', 'overhead', 'building');
+export const AreaKindWord = Words(
+  'dig',
+  'spoilHeap',
+  'fence',
+  'machine',
+  'services',
+  'keepOut',
+  'traffic',
+  'edge',
+  'overhead',
+  'building',
+);
 
 /** Ground that marks keep out of, and that may stand in the line of sight; the same area over all its revisions. */
 export const AreaBody = closed({
@@ -52,7 +63,10 @@ export const DrawingBody = closed({
   bytes: Type.Integer({ minimum: 1 }),
   digest: Type.String({ pattern: '^[0-9a-f]{64}$' }),
   /** Of its coordinates, as its header says or as somebody who was asked said. */
-  unit: closed({ name: Type.String({ minLength: 1, maxLength: 40 }), metres: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }) }),
+  unit: closed({
+    name: Type.String({ minLength: 1, maxLength: 40 }),
+    metres: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
+  }),
   /** How its coordinates, in metres, become the site's; null when they are the site's already. Turned clockwise. */
   placing: Type.Unsafe<{
     scale: number;
@@ -73,7 +87,9 @@ export const DrawingBody = closed({
         pairs: Type.Integer({ minimum: 2, maximum: 100 }),
         misfitMm: Type.Number({ minimum: 0 }),
         /** What is left at each of the pairs: the drawing's place less the site's. */
-        misfits: Type.Optional(Type.Array(closed({ name: Name, dEMm: Type.Number(), dNMm: Type.Number() }), { maxItems: 100 })),
+        misfits: Type.Optional(
+          Type.Array(closed({ name: Name, dEMm: Type.Number(), dNMm: Type.Number() }), { maxItems: 100 }),
+        ),
       }),
     ],
   }),

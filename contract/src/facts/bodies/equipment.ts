@@ -48,7 +48,9 @@ const PairItem = closed({
   checked: NullableDay,
 });
 
-const Item = Type.Unsafe<Static<typeof InstrumentItem> | Static<typeof TargetItem> | Static<typeof PoleItem> | Static<typeof PairItem>>({
+const Item = Type.Unsafe<
+  Static<typeof InstrumentItem> | Static<typeof TargetItem> | Static<typeof PoleItem> | Static<typeof PairItem>
+>({
   type: 'object',
   required: ['kind'],
   discriminator: { propertyName: 'kind' },

@@ -1,5 +1,15 @@
 /** What a station is proved by, and what later evidence does to marks. */
-import { closed, Name, NullableNumber, nullableReference, NullableUuid, reference, Text, Type, Words } from '../parts.ts';
+import {
+  closed,
+  Name,
+  NullableNumber,
+  nullableReference,
+  NullableUuid,
+  reference,
+  Text,
+  Type,
+  Words,
+} from '../parts.ts';
 
 export const ProofOutcomeWord = Words('good', 'moreThanChance', 'outside', 'notMeasured');
 
@@ -46,13 +56,18 @@ export const FindingBody = closed({
   revision: nullableReference('control'),
   plan: Type.Boolean(),
   height: Type.Boolean(),
-  effects: Type.Array(closed({ mark: reference('mark'), planMm: NullableNumber, heightMm: NullableNumber }), { maxItems: 20_000 }),
+  effects: Type.Array(closed({ mark: reference('mark'), planMm: NullableNumber, heightMm: NullableNumber }), {
+    maxItems: 20_000,
+  }),
   reason: Type.String({ minLength: 1, maxLength: 2000 }),
   supersedes: nullableReference('finding'),
 });
 
 /** Work goes on although a proof is due, and why. */
-export const DeferralBody = closed({ solution: reference('solution'), reason: Type.String({ minLength: 1, maxLength: 500 }) });
+export const DeferralBody = closed({
+  solution: reference('solution'),
+  reason: Type.String({ minLength: 1, maxLength: 500 }),
+});
 
 /** A distance taped between two set marks, compared with the one between their measured places. */
 export const TapeBody = closed({

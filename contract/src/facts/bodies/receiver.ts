@@ -1,5 +1,17 @@
 /** A receiver above the prism on one pole: which pair it is, and what it read. */
-import { closed, Coordinate, Name, NullableDay, nullableReference, NullableUuid, reference, SdMm, Text, Type, Words } from '../parts.ts';
+import {
+  closed,
+  Coordinate,
+  Name,
+  NullableDay,
+  nullableReference,
+  NullableUuid,
+  reference,
+  SdMm,
+  Text,
+  Type,
+  Words,
+} from '../parts.ts';
 import { SightTarget } from './station.ts';
 
 /** Reference point of the receiver above the centre of the prism, metres. */

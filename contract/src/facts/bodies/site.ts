@@ -62,13 +62,19 @@ export const SiteBody = closed({
   /** Address under which phones reach the crew’s page, such as http://192.168.1.20:4181. */
   publicAddress: Type.Optional(Type.String({ maxLength: 200, pattern: '^(https?://[^\\s/?#]+)?$' })),
   /** Which roles may accept a station that meets its class, and one that does not. Nobody named: everybody. */
-  mayAccept: Type.Optional(closed({ accepted: Type.Array(RoleWord, { maxItems: 3 }), provisional: Type.Array(RoleWord, { maxItems: 3 }) })),
+  mayAccept: Type.Optional(
+    closed({ accepted: Type.Array(RoleWord, { maxItems: 3 }), provisional: Type.Array(RoleWord, { maxItems: 3 }) }),
+  ),
 });
 
 /** Who works here; a crew is one that speaks through its page alone. */
 export const MemberBody = closed({ name: Name, crew: Type.Optional(Type.Boolean()) });
 
-export const WithdrawalBody = closed({ record: nullableReference('any'), occupation: nullableReference('occupation'), reason: Text });
+export const WithdrawalBody = closed({
+  record: nullableReference('any'),
+  occupation: nullableReference('occupation'),
+  reason: Text,
+});
 
 /** The end of a day, and what whoever comes next has to know. `unfinished`: why it ended although something was missing; empty when nothing was. */
 export const DayEndBody = closed({ day: Day, note: Text, unfinished: Type.String({ maxLength: 500 }) });

@@ -1,6 +1,20 @@
 /** Placing the instrument, sighting, solving, deciding. */
 import type { Static } from '../../schema.ts';
-import { AngleUnitName, closed, Instant, LengthUnitName, Name, nullableReference, NullableUuid, reference, SdMm, Text, Type, Uuid, Words } from '../parts.ts';
+import {
+  AngleUnitName,
+  closed,
+  Instant,
+  LengthUnitName,
+  Name,
+  nullableReference,
+  NullableUuid,
+  reference,
+  SdMm,
+  Text,
+  Type,
+  Uuid,
+  Words,
+} from '../parts.ts';
 
 export const OccupationBody = closed({
   name: Name,
@@ -32,7 +46,11 @@ export const OccupationBody = closed({
     Type.Unsafe<{ azimuthDeg: number; circleDeg: number; to: string } | null>({
       anyOf: [
         { type: 'null' },
-        closed({ azimuthDeg: Type.Number({ minimum: 0, maximum: 360 }), circleDeg: Type.Number({ minimum: 0, maximum: 360 }), to: Name }),
+        closed({
+          azimuthDeg: Type.Number({ minimum: 0, maximum: 360 }),
+          circleDeg: Type.Number({ minimum: 0, maximum: 360 }),
+          to: Name,
+        }),
       ],
     }),
   ),
@@ -42,7 +60,13 @@ export const OccupationBody = closed({
   /** What the electronic level showed when it was left, seconds of arc along and across the telescope. */
   tiltSec: Type.Optional(
     Type.Unsafe<{ along: number; across: number } | null>({
-      anyOf: [{ type: 'null' }, closed({ along: Type.Number({ minimum: -7200, maximum: 7200 }), across: Type.Number({ minimum: -7200, maximum: 7200 }) })],
+      anyOf: [
+        { type: 'null' },
+        closed({
+          along: Type.Number({ minimum: -7200, maximum: 7200 }),
+          across: Type.Number({ minimum: -7200, maximum: 7200 }),
+        }),
+      ],
     }),
   ),
   /** Steps of setting up that were ticked, and when. */
@@ -58,7 +82,13 @@ export const SightTarget = Type.Unsafe<
   /** A spot whose height is read from a station that has a height and no place, or something that is measured as it stands. */
   | { readonly kind: 'spot'; readonly name: string }
   /** A point that lies on a line of the drawing, wherever along it. */
-  | { readonly kind: 'line'; readonly package: string; readonly item: string; readonly from: string; readonly to: string }
+  | {
+      readonly kind: 'line';
+      readonly package: string;
+      readonly item: string;
+      readonly from: string;
+      readonly to: string;
+    }
 >({
   type: 'object',
   oneOf: [
@@ -88,7 +118,11 @@ export const SightBody = closed({
     keyed: Type.Unsafe<{ circle: string; zenith: string; slope: string } | null>({
       anyOf: [
         { type: 'null' },
-        closed({ circle: Type.String({ maxLength: 40 }), zenith: Type.String({ maxLength: 40 }), slope: Type.String({ maxLength: 40 }) }),
+        closed({
+          circle: Type.String({ maxLength: 40 }),
+          zenith: Type.String({ maxLength: 40 }),
+          slope: Type.String({ maxLength: 40 }),
+        }),
       ],
     }),
   }),
@@ -163,7 +197,10 @@ export const JudgedBody = closed({
   checkability: Words('unchecked', 'checked', 'traceable'),
   goodToMm: Millimetres,
   /** What the work asked, plan and height. */
-  askedMm: closed({ plan: Type.Number({ exclusiveMinimum: 0, maximum: 1e5 }), height: Type.Number({ exclusiveMinimum: 0, maximum: 1e5 }) }),
+  askedMm: closed({
+    plan: Type.Number({ exclusiveMinimum: 0, maximum: 1e5 }),
+    height: Type.Number({ exclusiveMinimum: 0, maximum: 1e5 }),
+  }),
   /** The largest effect first. Marks by their identity, lines by their name; of a factor on all distances millimetres in a metre. */
   unnoticed: Type.Array(
     closed({
@@ -221,7 +258,10 @@ const EnteredStation = closed({
 
 /** What was entered wrongly with sights or with a placing, and what is right. */
 export const CorrectionBody = Type.Unsafe<
-  Static<typeof EnteredValue> | Static<typeof EnteredHeight> | Static<typeof EnteredConstant> | Static<typeof EnteredStation>
+  | Static<typeof EnteredValue>
+  | Static<typeof EnteredHeight>
+  | Static<typeof EnteredConstant>
+  | Static<typeof EnteredStation>
 >({ type: 'object', oneOf: [EnteredValue, EnteredHeight, EnteredConstant, EnteredStation] });
 
 export const EventBody = closed({

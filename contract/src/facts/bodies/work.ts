@@ -27,7 +27,16 @@ const NullableFace = Type.Unsafe<string[] | null>({ anyOf: [{ type: 'null' }, Fa
 
 export const MeaningWord = Words('outsideFace', 'insideFace', 'wallCentre', 'gridLine', 'waterLine', 'centre', 'edge');
 
-export const HeightReferenceWord = Words('finishedFloor', 'topOfWall', 'underside', 'invert', 'topOfKerb', 'subgrade', 'surface', 'string');
+export const HeightReferenceWord = Words(
+  'finishedFloor',
+  'topOfWall',
+  'underside',
+  'invert',
+  'topOfKerb',
+  'subgrade',
+  'surface',
+  'string',
+);
 
 /** What a crew wants in the ground or on the slab. */
 export const MarkKindWord = Words('hubAndLath', 'nail', 'paintCross', 'plateLine', 'scribedLine');
@@ -46,7 +55,10 @@ const StationRule = Type.Unsafe<{
     from: NullableCoordinate,
     to: NullableCoordinate,
     interval: NullableNumber,
-    byRadius: Type.Array(closed({ upTo: Type.Number({ exclusiveMinimum: 0 }), interval: Type.Number({ exclusiveMinimum: 0 }) }), { maxItems: 20 }),
+    byRadius: Type.Array(
+      closed({ upTo: Type.Number({ exclusiveMinimum: 0 }), interval: Type.Number({ exclusiveMinimum: 0 }) }),
+      { maxItems: 20 },
+    ),
     equalParts: Type.Unsafe<unknown>({
       anyOf: [
         { type: 'null' },
@@ -62,33 +74,52 @@ const StationRule = Type.Unsafe<{
 );
 
 const AnglePart = Words('back', 'ahead', 'inside');
-const RakeFields = { azimuthDeg: Type.Number({ minimum: 0, maximum: 360 }), ratio: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }) };
+const RakeFields = {
+  azimuthDeg: Type.Number({ minimum: 0, maximum: 360 }),
+  ratio: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
+};
 
 const surfaceHeights = {
   name: Type.String({ minLength: 1, maxLength: 255 }),
-  heights: Type.Array(closed({ key: Type.String({ minLength: 1, maxLength: 200 }), z: NullableCoordinate }), { maxItems: 5000 }),
+  heights: Type.Array(closed({ key: Type.String({ minLength: 1, maxLength: 200 }), z: NullableCoordinate }), {
+    maxItems: 5000,
+  }),
 };
 interface SurfaceHeights {
   name: string;
   heights: { key: string; z: number | null }[];
 }
 /** By the revision of the drawing it is in, or of the road whose cross sections it is made of. */
-const SurfaceOfItem = Type.Unsafe<SurfaceHeights & ({ drawing: string; alignment?: undefined } | { alignment: string; drawing?: undefined })>({
+const SurfaceOfItem = Type.Unsafe<
+  SurfaceHeights & ({ drawing: string; alignment?: undefined } | { alignment: string; drawing?: undefined })
+>({
   type: 'object',
-  anyOf: [closed({ drawing: laterReference('drawing'), ...surfaceHeights }), closed({ alignment: reference('alignment'), ...surfaceHeights })],
+  anyOf: [
+    closed({ drawing: laterReference('drawing'), ...surfaceHeights }),
+    closed({ alignment: reference('alignment'), ...surfaceHeights }),
+  ],
 });
 
 /** How an item's corners become marks, where the rule needs more than the package's offset. */
 const ItemOptions = {
   /** The line that is marked lies so far outside of the one that is given, negative inside of it, and for which reason. */
   moved: Type.Optional(
-    Type.Array(closed({ outward: Type.Number({ minimum: -100, maximum: 100 }), why: Words('wallThickness', 'footing', 'batter', 'other') }), { maxItems: 5 }),
+    Type.Array(
+      closed({
+        outward: Type.Number({ minimum: -100, maximum: 100 }),
+        why: Words('wallThickness', 'footing', 'batter', 'other'),
+      }),
+      { maxItems: 5 },
+    ),
   ),
   /** Along a line: its points, and on which side of it. */
   along: Type.Optional(
     closed({
       spacing: Type.Unsafe<{ interval: number } | { parts: number }>({
-        anyOf: [closed({ interval: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }) }), closed({ parts: Type.Integer({ minimum: 1, maximum: 1000 }) })],
+        anyOf: [
+          closed({ interval: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }) }),
+          closed({ parts: Type.Integer({ minimum: 1, maximum: 1000 }) }),
+        ],
       }),
       side: Words('on', 'left', 'right'),
       closed: Type.Boolean(),
@@ -97,7 +128,14 @@ const ItemOptions = {
   /** Bolts round each point. */
   pattern: Type.Optional(
     Type.Unsafe<
-      | { kind: 'rectangle'; along: number; across: number; alongCount: number; acrossCount: number; azimuthDeg: number }
+      | {
+          kind: 'rectangle';
+          along: number;
+          across: number;
+          alongCount: number;
+          acrossCount: number;
+          azimuthDeg: number;
+        }
       | { kind: 'circle'; diameter: number; count: number; azimuthDeg: number }
     >({
       anyOf: [
@@ -144,7 +182,9 @@ const ItemOptions = {
           offset: Type.Unsafe<number | null>({ type: ['number', 'null'], minimum: 0, maximum: 1000 }),
           alsoZ: NullableCoordinate,
           /** Where the line has an angle: square to which of its two lines, or inside of it; how far it turns there, positive to the right. */
-          angle: Type.Optional(closed({ part: AnglePart, deflectionDeg: Type.Number({ minimum: -180, maximum: 180 }) })),
+          angle: Type.Optional(
+            closed({ part: AnglePart, deflectionDeg: Type.Number({ minimum: -180, maximum: 180 }) }),
+          ),
           /** What the heights lead to at this one, where it is something else. */
           gradeTo: Type.Optional(Name),
           alsoTo: Type.Optional(Name),
@@ -198,7 +238,9 @@ export const MarkPlanBody = closed({
       side: Words('on', 'left', 'right'),
       /** At an angle of the road. */
       angle: Type.Optional(closed({ part: AnglePart, toCorner: Type.Number({ minimum: 0, maximum: 10_000 }) })),
-      also: Type.Unsafe<{ to: string; z: number | null } | null>({ anyOf: [{ type: 'null' }, closed({ to: Name, z: NullableCoordinate })] }),
+      also: Type.Unsafe<{ to: string; z: number | null } | null>({
+        anyOf: [{ type: 'null' }, closed({ to: Name, z: NullableCoordinate })],
+      }),
     }),
   ),
   /** The place holds at the design height; on other ground the axis comes through elsewhere. */
@@ -250,13 +292,23 @@ export const PackageBody = closed({
   /** A second feature that cut and fill are given to, so far above the design height. */
   also: Type.Optional(
     Type.Unsafe<{ heightReference: Static<typeof HeightReferenceWord>; above: number } | null>({
-      anyOf: [{ type: 'null' }, closed({ heightReference: HeightReferenceWord, above: Type.Number({ minimum: -1000, maximum: 1000 }) })],
+      anyOf: [
+        { type: 'null' },
+        closed({ heightReference: HeightReferenceWord, above: Type.Number({ minimum: -1000, maximum: 1000 }) }),
+      ],
     }),
   ),
   /** What the work does to the ground inside its outlines, and when it begins: control there will be lost. */
   ground: Type.Optional(
     Type.Unsafe<{ kind: 'dig' | 'pour' | 'demolish'; on: string | null; reach: number } | null>({
-      anyOf: [{ type: 'null' }, closed({ kind: Words('dig', 'pour', 'demolish'), on: NullableDay, reach: Type.Number({ minimum: 0, maximum: 500 }) })],
+      anyOf: [
+        { type: 'null' },
+        closed({
+          kind: Words('dig', 'pour', 'demolish'),
+          on: NullableDay,
+          reach: Type.Number({ minimum: 0, maximum: 500 }),
+        }),
+      ],
     }),
   ),
   supersedes: nullableReference('package'),

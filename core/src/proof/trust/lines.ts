@@ -49,7 +49,8 @@ export interface Lines {
 const EMPTY: Line = { good: [], bad: [], goodRepeat: false };
 
 /** Of several good re-sights of one mark the firm ones go before the soft ones, then the latest counts. */
-const better = (a: Witnessed, b: Witnessed): Witnessed => (a.firm === b.firm ? (a.sighting.rank > b.sighting.rank ? a : b) : a.firm ? a : b);
+const better = (a: Witnessed, b: Witnessed): Witnessed =>
+  a.firm === b.firm ? (a.sighting.rank > b.sighting.rank ? a : b) : a.firm ? a : b;
 
 function goodOf(proofs: readonly ProofSighting[], witnessed: readonly Witnessed[]): GoodEvidence[] {
   const byMark = new Map<string, Witnessed>();
@@ -62,7 +63,8 @@ function goodOf(proofs: readonly ProofSighting[], witnessed: readonly Witnessed[
   for (const { sighting, firm } of byMark.values()) {
     good.push({ id: sighting.id, rank: sighting.markRank, independent: true, firm });
   }
-  for (const proof of proofs) if (proof.good && proof.independent) good.push({ id: proof.id, rank: proof.rank, independent: true, firm: true });
+  for (const proof of proofs)
+    if (proof.good && proof.independent) good.push({ id: proof.id, rank: proof.rank, independent: true, firm: true });
   let first = Infinity;
   let firstFirm = Infinity;
   for (const { rank, firm } of good) {
@@ -86,11 +88,17 @@ interface Vote {
  * Bad proofs of one line that good other voters after them outnumber, with the place on the line where that happened.
  * One against one, or two against two, stays undecided.
  */
-function outvoted(proofs: readonly ProofSighting[], witnessed: readonly Witnessed[], good: readonly GoodEvidence[]): ProofSighting[] {
+function outvoted(
+  proofs: readonly ProofSighting[],
+  witnessed: readonly Witnessed[],
+  good: readonly GoodEvidence[],
+): ProofSighting[] {
   const bad = proofs.filter((proof) => !proof.good);
   if (bad.length === 0) return [];
   const votes: Vote[] = [
-    ...proofs.filter((proof) => proof.good).map((proof) => ({ rank: proof.rank, voter: proof.key, repeat: !proof.independent })),
+    ...proofs
+      .filter((proof) => proof.good)
+      .map((proof) => ({ rank: proof.rank, voter: proof.key, repeat: !proof.independent })),
     ...witnessed
       .filter(({ sighting }) => sighting.good)
       .map(({ sighting }) => ({ rank: sighting.markRank, voter: `solution ${sighting.from}`, repeat: false })),
@@ -100,9 +108,14 @@ function outvoted(proofs: readonly ProofSighting[], witnessed: readonly Witnesse
   for (const proof of bad) {
     const voters = new Set<string>();
     for (const vote of votes) {
-      if (vote.rank <= proof.rank || vote.voter === proof.key || (vote.repeat && firstIndependent > proof.rank)) continue;
+      if (vote.rank <= proof.rank || vote.voter === proof.key || (vote.repeat && firstIndependent > proof.rank))
+        continue;
       voters.add(vote.voter);
-      const against = new Set(bad.filter((other) => other.rank <= vote.rank && !((decidedAt.get(other) ?? Infinity) < proof.rank)).map((other) => other.key));
+      const against = new Set(
+        bad
+          .filter((other) => other.rank <= vote.rank && !((decidedAt.get(other) ?? Infinity) < proof.rank))
+          .map((other) => other.key),
+      );
       if (voters.size > against.size) {
         decidedAt.set(proof, vote.rank);
         break;
@@ -133,13 +146,17 @@ function draftOf(sightings: Sightings, proofs: readonly ProofSighting[], seen: r
 
 function lineOf({ proofs, seen, good }: Draft, reviewsOf: ReadonlyMap<string, readonly Review[]>): Line {
   const underReview = (proof: ProofSighting) =>
-    (reviewsOf.get(proof.key) ?? []).some((review) => review.revision === proof.revision && review.from <= proof.rank && proof.rank < review.until);
+    (reviewsOf.get(proof.key) ?? []).some(
+      (review) => review.revision === proof.revision && review.from <= proof.rank && proof.rank < review.until,
+    );
   const lastGood = good.at(-1)?.rank ?? -1;
   const bad: BadEvidence[] = [];
-  for (const proof of proofs) if (!proof.good && !underReview(proof)) bad.push({ id: proof.id, rank: proof.rank, mark: null });
+  for (const proof of proofs)
+    if (!proof.good && !underReview(proof)) bad.push({ id: proof.id, rank: proof.rank, mark: null });
   for (const { sighting } of seen) {
     // Good evidence at or after the mark was set: then the re-sight is against the mark alone.
-    if (!sighting.good && lastGood < sighting.markRank) bad.push({ id: sighting.id, rank: sighting.markRank, mark: sighting.mark });
+    if (!sighting.good && lastGood < sighting.markRank)
+      bad.push({ id: sighting.id, rank: sighting.markRank, mark: sighting.mark });
   }
   // Several re-sights of one mark lie at the same place; they stay in the order in which they were taken.
   bad.sort((a, b) => a.rank - b.rank);
@@ -171,11 +188,18 @@ export function linesOf(
   const reviews = [...drafts.values()].flatMap((draft) => draft.reviews);
   const reviewsOf = grouped(reviews, (review) => review.key);
   const lines = new Map([...drafts].map(([id, draft]) => [id, lineOf(draft, reviewsOf)]));
-  return { drafts, of: (solution) => lines.get(solution) ?? EMPTY, suspects: reviews.filter((review) => review.until === Infinity) };
+  return {
+    drafts,
+    of: (solution) => lines.get(solution) ?? EMPTY,
+    suspects: reviews.filter((review) => review.until === Infinity),
+  };
 }
 
 /** The first good evidence at or after `rank` and before the first bad, and the first firm one among it. */
-export function vouching(line: Line, rank: number): { readonly firm: GoodEvidence | null; readonly any: GoodEvidence | null } {
+export function vouching(
+  line: Line,
+  rank: number,
+): { readonly firm: GoodEvidence | null; readonly any: GoodEvidence | null } {
   const limit = line.bad[0]?.rank ?? Infinity;
   let any: GoodEvidence | null = null;
   for (const each of line.good) {
@@ -188,23 +212,35 @@ export function vouching(line: Line, rank: number): { readonly firm: GoodEvidenc
 }
 
 /** Bad evidence stands, and nothing good vouches for what was set at `rank`. */
-export const isInDoubtAt = (line: Line, rank: number): boolean => line.bad.length > 0 && vouching(line, rank).any === null;
+export const isInDoubtAt = (line: Line, rank: number): boolean =>
+  line.bad.length > 0 && vouching(line, rank).any === null;
 
 /**
  * The re-sights that count. A witness is a solution from which a mark set at that moment would be held or open by its own
  * proofs alone, so that stations in a circle cannot prove each other. Good ones whose station turns out to be in doubt are
  * struck out and all is judged again, until nothing changes; bad ones stay.
  */
-export function witnessedLines(site: TrustSite, sightings: Sightings): { readonly lines: Lines; readonly witnessed: readonly Witnessed[] } {
+export function witnessedLines(
+  site: TrustSite,
+  sightings: Sightings,
+): { readonly lines: Lines; readonly witnessed: readonly Witnessed[] } {
   const alone = linesOf(site, sightings, []);
   let witnessed = sightings.resights.flatMap((sighting): Witnessed[] => {
     const from = site.solutions.get(sighting.from)!;
-    if (sighting.from === sighting.about || from.record.acceptedAs === 'provisional' || sightings.concerns.has(sighting.from)) return [];
+    if (
+      sighting.from === sighting.about ||
+      from.record.acceptedAs === 'provisional' ||
+      sightings.concerns.has(sighting.from)
+    )
+      return [];
     const line = alone.of(sighting.from);
     if (isInDoubtAt(line, sighting.rank) || !line.good.some((each) => each.independent)) return [];
     return [{ sighting, firm: vouching(line, sighting.rank).firm !== null }];
   });
-  let lines = linesOf(site, sightings, witnessed, { lines: alone, changed: new Set(witnessed.map(({ sighting }) => sighting.about)) });
+  let lines = linesOf(site, sightings, witnessed, {
+    lines: alone,
+    changed: new Set(witnessed.map(({ sighting }) => sighting.about)),
+  });
   for (;;) {
     const changed = new Set<string>();
     const kept = witnessed.filter(({ sighting }) => {

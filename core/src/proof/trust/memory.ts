@@ -37,7 +37,13 @@ export interface TrustMemory {
   marks: readonly MarkStanding[];
 }
 
-export const newTrustMemory = (): TrustMemory => ({ read: NOTHING_READ, listed: [], setWith: new Map(), solutions: new Map(), marks: [] });
+export const newTrustMemory = (): TrustMemory => ({
+  read: NOTHING_READ,
+  listed: [],
+  setWith: new Map(),
+  solutions: new Map(),
+  marks: [],
+});
 
 /** What is the same for all solutions: the rules, and findings, which may concern any mark. */
 export function siteFrom(site: TrustSite): string {
@@ -67,7 +73,10 @@ export function solutionFrom(views: Views, id: string, solution: Occupied | unde
 export function setWith(memory: TrustMemory, listed: readonly Ranked<MarkRecord>[]): TrustMemory['setWith'] {
   const goesOn = isBeginning(memory.listed, listed);
   const sets = new Map(goesOn ? memory.setWith : []);
-  for (const [id, set] of grouped(goesOn ? listed.slice(memory.listed.length) : listed, ({ record }) => record.solution))
+  for (const [id, set] of grouped(
+    goesOn ? listed.slice(memory.listed.length) : listed,
+    ({ record }) => record.solution,
+  ))
     sets.set(id, [...(sets.get(id) ?? []), ...set]);
   Object.assign(memory, { listed, setWith: sets });
   return sets;
@@ -109,7 +118,8 @@ export function marksById(memory: TrustMemory, now: TrustMemory['solutions']): M
   const standings = (kept: Kept | undefined) => kept?.judged.marks.map(({ standing }) => standing) ?? [];
   for (const [id, kept] of memory.solutions) if (now.get(id) !== kept) gone.push(...standings(kept));
   for (const [id, kept] of now) if (memory.solutions.get(id) !== kept) come.push(...standings(kept));
-  if (gone.length + come.length > FEW) return [...now.values()].flatMap(standings).sort((a, b) => codeUnits(a.id, b.id));
+  if (gone.length + come.length > FEW)
+    return [...now.values()].flatMap(standings).sort((a, b) => codeUnits(a.id, b.id));
   const marks = [...memory.marks];
   for (const { id } of gone) marks.splice(placeOf(marks, id), 1);
   for (const standing of come) marks.splice(placeOf(marks, standing.id), 0, standing);

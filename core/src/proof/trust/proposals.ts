@@ -27,11 +27,24 @@ interface Wish {
   readonly clearsOthers: boolean;
 }
 
-const RESIGHT_BY_ITSELF: readonly StandingReason[] = ['STATION_WITHDRAWN', 'SET_AFTER_END', 'CONTROL_MOVED', 'RECOMPUTED', 'REPEAT_FAILED'];
+const RESIGHT_BY_ITSELF: readonly StandingReason[] = [
+  'STATION_WITHDRAWN',
+  'SET_AFTER_END',
+  'CONTROL_MOVED',
+  'RECOMPUTED',
+  'REPEAT_FAILED',
+];
 
 /** Marks in doubt because the station is: one re-sight at a time halves what is left, until nothing lies before the first bad evidence. */
-function searchForMoment(view: PartView, solution: Occupied, marks: readonly SetMark[], setAgain: ReadonlySet<string>): Wish[] {
-  const inDoubt = marks.filter((mark) => mark.because === 'PROOF_FAILED' || (mark.because === 'PROOFS_DISAGREE' && !solution.inForce));
+function searchForMoment(
+  view: PartView,
+  solution: Occupied,
+  marks: readonly SetMark[],
+  setAgain: ReadonlySet<string>,
+): Wish[] {
+  const inDoubt = marks.filter(
+    (mark) => mark.because === 'PROOF_FAILED' || (mark.because === 'PROOFS_DISAGREE' && !solution.inForce),
+  );
   const { good, bad } = view.lines.of(solution.record.id);
   const [firstBad] = bad;
   if (inDoubt.length === 0 || !firstBad) return [];
@@ -41,13 +54,19 @@ function searchForMoment(view: PartView, solution: Occupied, marks: readonly Set
   // What the other part wants set again is not sighted for the search: it would be gone, and the search with it.
   const left = inDoubt.filter((mark) => !setAgain.has(mark.id));
   const after = left.filter((mark) => mark.rank > firstBad.rank);
-  if ((disagree || oneMark) && after.length > 0 && !after.some((mark) => isSpokenAgainst(view, mark.id))) return [resight(after.at(-1)!)];
+  if ((disagree || oneMark) && after.length > 0 && !after.some((mark) => isSpokenAgainst(view, mark.id)))
+    return [resight(after.at(-1)!)];
   const before = left.filter((mark) => mark.rank < firstBad.rank);
   if (before.length === 0) return left.map((mark) => ({ mark, action: 'setAgain', clearsOthers: false }));
   return [resight(firstBad.mark === null ? before.at(-1)! : before[Math.floor(before.length / 2)]!)];
 }
 
-function wishesOf(view: PartView, solution: Occupied, marks: readonly SetMark[], setAgain: ReadonlySet<string>): Wish[] {
+function wishesOf(
+  view: PartView,
+  solution: Occupied,
+  marks: readonly SetMark[],
+  setAgain: ReadonlySet<string>,
+): Wish[] {
   const lastOf = (...reasons: readonly StandingReason[]): Wish[] => {
     const mark = solution.inForce ? undefined : marks.findLast((each) => reasons.includes(each.because));
     return mark ? [{ mark, action: 'resight', clearsOthers: true }] : [];
@@ -63,22 +82,33 @@ function wishesOf(view: PartView, solution: Occupied, marks: readonly SetMark[],
   ];
 }
 
-function stationWide(view: PartView, solution: Occupied): readonly { readonly action: ProposedAction; readonly because: StandingReason }[] {
+function stationWide(
+  view: PartView,
+  solution: Occupied,
+): readonly { readonly action: ProposedAction; readonly because: StandingReason }[] {
   if (!solution.inForce) return [];
   const state = solutionPart(view, solution);
   // Proofs of a part that the station itself does not use can disagree, too, and marks hang on them.
   const { good, bad } = view.lines.of(solution.record.id);
   const [firstBad] = bad;
-  if (firstBad && good.some((each) => each.rank > firstBad.rank)) return [{ action: 'thirdTarget', because: 'PROOFS_DISAGREE' }];
+  if (firstBad && good.some((each) => each.rank > firstBad.rank))
+    return [{ action: 'thirdTarget', because: 'PROOFS_DISAGREE' }];
   if (state !== 'unproven') return [];
-  return [{ action: 'sightUnused', because: view.lines.of(solution.record.id).goodRepeat ? 'ONLY_REPEATS' : 'NEVER_PROVEN' }];
+  return [
+    { action: 'sightUnused', because: view.lines.of(solution.record.id).goodRepeat ? 'ONLY_REPEATS' : 'NEVER_PROVEN' },
+  ];
 }
 
 /** What one solution asks for. `marks` were set with it, in order of setting. */
-export function proposalsOf(views: Readonly<Record<Part, PartView>>, solution: Occupied, marks: readonly JudgedMark[]): Proposal[] {
+export function proposalsOf(
+  views: Readonly<Record<Part, PartView>>,
+  solution: Occupied,
+  marks: readonly JudgedMark[],
+): Proposal[] {
   const { id, occupation } = solution.record;
   const wide = PARTS.flatMap((part) => stationWide(views[part], solution));
-  const disturbed = (part: Part) => marks.filter(({ standing }) => standing[part].because[0] === 'MARK_DISTURBED').map(({ standing }) => standing.id);
+  const disturbed = (part: Part) =>
+    marks.filter(({ standing }) => standing[part].because[0] === 'MARK_DISTURBED').map(({ standing }) => standing.id);
   const wishes = PARTS.flatMap((part) => {
     const setAgain = new Set(PARTS.filter((other) => other !== part).flatMap(disturbed));
     const wanting = marks

@@ -28,7 +28,12 @@ export interface SolutionRecord extends Stamped {
   readonly instrument: string;
   readonly acceptedAs: 'good' | 'provisional';
   readonly supersedes: string | null;
-  readonly uses: readonly { readonly control: string; readonly revision: string; readonly plan: boolean; readonly height: boolean }[];
+  readonly uses: readonly {
+    readonly control: string;
+    readonly revision: string;
+    readonly plan: boolean;
+    readonly height: boolean;
+  }[];
   /** Fixed directions first taken with it. */
   readonly directions: readonly string[];
 }
@@ -41,7 +46,9 @@ export interface EventRecord extends Stamped {
   readonly occupation: string;
   readonly kind: string;
 }
-export type ProofTarget = { readonly kind: 'control'; readonly id: string; readonly revision: string } | { readonly kind: 'direction'; readonly id: string };
+export type ProofTarget =
+  | { readonly kind: 'control'; readonly id: string; readonly revision: string }
+  | { readonly kind: 'direction'; readonly id: string };
 export interface ProofRecord extends Stamped {
   readonly type: 'proof';
   readonly solution: string;
@@ -90,7 +97,15 @@ export interface WithdrawalRecord extends Stamped {
   readonly occupation: string | null;
 }
 export type TrustRecord =
-  ControlRevisionRecord | SolutionRecord | CloseRecord | EventRecord | ProofRecord | MarkRecord | ResightRecord | FindingRecord | WithdrawalRecord;
+  | ControlRevisionRecord
+  | SolutionRecord
+  | CloseRecord
+  | EventRecord
+  | ProofRecord
+  | MarkRecord
+  | ResightRecord
+  | FindingRecord
+  | WithdrawalRecord;
 
 export interface TrustInput {
   /** Instant for which `CLOCK` is asked, ISO 8601. */
@@ -106,7 +121,8 @@ export const codeUnits = (a: string, b: string): number => (a < b ? -1 : a > b ?
 /** An instant as `Date.toISOString` writes it; two of them compare as text. */
 const isPlain = (at: string): boolean => at.length === 24 && at[10] === 'T' && at[23] === 'Z';
 
-const byInstant = (a: string, b: string): number => (isPlain(a) && isPlain(b) ? codeUnits(a, b) : Date.parse(a) - Date.parse(b));
+const byInstant = (a: string, b: string): number =>
+  isPlain(a) && isPlain(b) ? codeUnits(a, b) : Date.parse(a) - Date.parse(b);
 
 /** The one order of a site: instant, device, sequence, id. */
 export function inOrder(a: Stamped, b: Stamped): number {

@@ -48,12 +48,18 @@ export interface Sightings {
 const foundMoved = (site: TrustSite, part: Part): Map<string, number> => {
   const moved = new Map<string, number>();
   for (const { record, rank } of site.findings) {
-    if (record.cause === 'controlMoved' && record[part] && record.revision !== null && !moved.has(record.revision)) moved.set(record.revision, rank);
+    if (record.cause === 'controlMoved' && record[part] && record.revision !== null && !moved.has(record.revision))
+      moved.set(record.revision, rank);
   }
   return moved;
 };
 
-function proofSighting(site: TrustSite, part: Part, moved: ReadonlyMap<string, number>, each: ProofTaken): ProofSighting | null {
+function proofSighting(
+  site: TrustSite,
+  part: Part,
+  moved: ReadonlyMap<string, number>,
+  each: ProofTaken,
+): ProofSighting | null {
   const { record, rank, solution, key } = each;
   const outcome = outcomeOf(record, part);
   if (outcome === 'notMeasured' || isSuperseded(site, each, part)) return null;
@@ -64,7 +70,8 @@ function proofSighting(site: TrustSite, part: Part, moved: ReadonlyMap<string, n
   if (revision !== null) {
     const movedAt = moved.get(revision) ?? Infinity;
     const condition = site.revisions.get(revision)?.record.condition;
-    if (rank > movedAt || (!good && (movedAt < Infinity || condition === 'doubtful' || condition === 'lost'))) return null;
+    if (rank > movedAt || (!good && (movedAt < Infinity || condition === 'doubtful' || condition === 'lost')))
+      return null;
   }
   return {
     id: record.id,
@@ -100,12 +107,18 @@ function markSighting(site: TrustSite, part: Part, each: ResightTaken): MarkSigh
  * Which solutions a mark found moved concerns: those that used that revision in that part and were accepted after the last
  * good independent proof on it before the finding; when there is none, all that used it.
  */
-function concernsOf(site: TrustSite, part: Part, proofs: readonly ProofSighting[]): Map<string, Ranked<FindingRecord>[]> {
+function concernsOf(
+  site: TrustSite,
+  part: Part,
+  proofs: readonly ProofSighting[],
+): Map<string, Ranked<FindingRecord>[]> {
   const concerns = new Map<string, Ranked<FindingRecord>[]>();
   for (const finding of site.findings) {
     const { cause, revision } = finding.record;
     if (cause !== 'controlMoved' || revision === null || !finding.record[part]) continue;
-    const exonerated = proofs.findLast((proof) => proof.revision === revision && proof.good && proof.independent && proof.rank < finding.rank);
+    const exonerated = proofs.findLast(
+      (proof) => proof.revision === revision && proof.good && proof.independent && proof.rank < finding.rank,
+    );
     for (const [id, solution] of site.solutions) {
       if (solution.withdrawal || !solution.record.uses.some((use) => use.revision === revision && use[part])) continue;
       if (exonerated && solution.rank < exonerated.rank) continue;

@@ -71,14 +71,16 @@ export function readRecords(records: readonly TrustRecord[], before: ReadRecords
   const count = before.records.length;
   const goesOn = count > 0 && before.ranked.length === count && isBeginning(before.records, records);
   const rest = goesOn ? records.slice(count) : records;
-  const isBehind = goesOn && rest.every((record, i) => inOrder(rest[i - 1] ?? before.ranked[count - 1]!.record, record) < 0);
+  const isBehind =
+    goesOn && rest.every((record, i) => inOrder(rest[i - 1] ?? before.ranked[count - 1]!.record, record) < 0);
   if (!isBehind) {
     const ranked = ordered(records);
     return { records, ranked, groups: grouped(ranked, ({ record }) => record.type) };
   }
   const fresh = rest.map((record, i) => ({ record, rank: count + i }));
   const groups = new Map(before.groups);
-  for (const [type, some] of grouped(fresh, ({ record }) => record.type)) groups.set(type, [...(groups.get(type) ?? []), ...some]);
+  for (const [type, some] of grouped(fresh, ({ record }) => record.type))
+    groups.set(type, [...(groups.get(type) ?? []), ...some]);
   return { records, ranked: [...before.ranked, ...fresh], groups };
 }
 
@@ -93,7 +95,8 @@ function withdrawals(all: ByType): Map<string, WithdrawalRecord> {
   const solutionsOf = grouped(all('solution'), ({ record }) => record.occupation);
   for (const { record } of all('withdrawal')) {
     const occupied = record.occupation === null ? [] : (solutionsOf.get(record.occupation) ?? []);
-    for (const id of [record.record, ...occupied.map((solution) => solution.record.id)]) if (id !== null && !by.has(id)) by.set(id, record);
+    for (const id of [record.record, ...occupied.map((solution) => solution.record.id)])
+      if (id !== null && !by.has(id)) by.set(id, record);
   }
   return by;
 }
@@ -111,7 +114,9 @@ function occupationEnds(is: ByType): Map<string, Ranked<CloseRecord | SolutionRe
   for (const [occupation, first] of firsts) {
     const later = (each: Ranked<CloseRecord | SolutionRecord>) => each.rank > first.rank;
     const close = closes.get(occupation)?.find(later);
-    const next = byInstrument.get(first.record.instrument)!.find((each) => later(each) && each.record.occupation !== occupation);
+    const next = byInstrument
+      .get(first.record.instrument)!
+      .find((each) => later(each) && each.record.occupation !== occupation);
     const end = close && next ? (close.rank < next.rank ? close : next) : (close ?? next);
     if (end) ends.set(occupation, end);
   }
@@ -126,7 +131,8 @@ function proofsTaken(proofs: readonly Ranked<ProofRecord>[], solutions: Readonly
   for (const { record, rank } of proofs) {
     const { target } = record;
     const solution = solutions.get(record.solution);
-    if (!stillThere(solution, rank) || (target.kind === 'direction' && !solution.record.directions.includes(target.id))) continue;
+    if (!stillThere(solution, rank) || (target.kind === 'direction' && !solution.record.directions.includes(target.id)))
+      continue;
     taken.push({ record, rank, solution, key: `${target.kind} ${target.id}` });
   }
   return taken;
@@ -151,7 +157,8 @@ function resightsTaken(
 export function readSite(input: TrustInput, { ranked, groups }: ReadRecords): TrustSite {
   const all = byType(groups);
   const withdrawnBy = withdrawals(all);
-  const of: ByType = (type) => (withdrawnBy.size === 0 ? all(type) : all(type).filter(({ record }) => !withdrawnBy.has(record.id)));
+  const of: ByType = (type) =>
+    withdrawnBy.size === 0 ? all(type) : all(type).filter(({ record }) => !withdrawnBy.has(record.id));
   const ends = occupationEnds(of);
   const lastOf = new Map(of('solution').map(({ record }) => [record.occupation, record.id]));
   const marks = of('mark');
@@ -165,7 +172,16 @@ export function readSite(input: TrustInput, { ranked, groups }: ReadRecords): Tr
       const { id, occupation } = each.record;
       const end = ends.get(occupation) ?? null;
       const withdrawal = withdrawnBy.get(id) ?? null;
-      return [id, { record: each.record, rank: each.rank, end, withdrawal, inForce: !withdrawal && !end && lastOf.get(occupation) === id }];
+      return [
+        id,
+        {
+          record: each.record,
+          rank: each.rank,
+          end,
+          withdrawal,
+          inForce: !withdrawal && !end && lastOf.get(occupation) === id,
+        },
+      ];
     }),
   );
   return {
@@ -175,7 +191,9 @@ export function readSite(input: TrustInput, { ranked, groups }: ReadRecords): Tr
     listed: marks.filter(({ record }) => !replaced.has(record.id)),
     proofs: proofsTaken(proofs, solutions),
     resights: resightsTaken(resights, solutions, marks),
-    findings: findings.filter((each) => !findings.some((later) => later.record.supersedes === each.record.id && later.rank > each.rank)),
+    findings: findings.filter(
+      (each) => !findings.some((later) => later.record.supersedes === each.record.id && later.rank > each.rank),
+    ),
     revisions: new Map(of('controlRevision').map((each) => [each.record.id, each])),
     lastEventOf: new Map(of('event').map((each: Ranked<EventRecord>) => [each.record.occupation, each.rank])),
     successors: grouped(
@@ -195,6 +213,14 @@ const sameThing = (a: ProofRecord | ResightRecord, b: ProofRecord | ResightRecor
     : b.type === 'resight' && a.solution === b.solution && a.mark === b.mark;
 
 /** A later sight to the same thing from the same solution takes this one's place in the parts it measured, and in no others. */
-export const isSuperseded = (site: TrustSite, { record, rank }: Ranked<ProofRecord | ResightRecord>, part: Part): boolean =>
-  site.successors.get(record.id)?.some((later) => later.rank > rank && sameThing(later.record, record) && outcomeOf(later.record, part) !== 'notMeasured') ??
-  false;
+export const isSuperseded = (
+  site: TrustSite,
+  { record, rank }: Ranked<ProofRecord | ResightRecord>,
+  part: Part,
+): boolean =>
+  site.successors
+    .get(record.id)
+    ?.some(
+      (later) =>
+        later.rank > rank && sameThing(later.record, record) && outcomeOf(later.record, part) !== 'notMeasured',
+    ) ?? false;

@@ -68,7 +68,10 @@ export interface PartView {
   /** Ids of re-sights from another solution that count. */
   readonly witnessed: ReadonlyMap<string, { readonly firm: boolean }>;
   /** Findings by the marks that they give a difference for. */
-  readonly effects: ReadonlyMap<string, readonly { readonly finding: Ranked<FindingRecord>; readonly size: number | null }[]>;
+  readonly effects: ReadonlyMap<
+    string,
+    readonly { readonly finding: Ranked<FindingRecord>; readonly size: number | null }[]
+  >;
   /** Rank of the last bad re-sight of a mark from its own solution that nothing has settled. */
   readonly lastBadRepeatOf: ReadonlyMap<string, number>;
   /** Ids of good sights that came out at more than chance. */
@@ -96,7 +99,9 @@ export function partView(site: TrustSite, part: Part): PartView {
     effects,
     witnessed: counted,
     lastBadRepeatOf: badRepeats(sightings, counted),
-    moreThanChance: new Set([...sightings.proofs, ...sightings.resights].filter((each) => each.moreThanChance).map((each) => each.id)),
+    moreThanChance: new Set(
+      [...sightings.proofs, ...sightings.resights].filter((each) => each.moreThanChance).map((each) => each.id),
+    ),
   };
 }
 
@@ -122,10 +127,17 @@ export function dueFor(view: PartView, solution: Occupied): ProofDue {
   const event = view.site.lastEventOf.get(record.occupation) ?? -1;
   const badRepeat = view.lastBadRepeatOf.get(record.id) ?? -1;
   if (event > last || badRepeat > last) return 'EVENT';
-  return Date.parse(view.site.input.now) - Date.parse(view.site.ranked[last]!.record.at) >= view.site.input.intervalMinutes * 60_000 ? 'CLOCK' : null;
+  return Date.parse(view.site.input.now) - Date.parse(view.site.ranked[last]!.record.at) >=
+    view.site.input.intervalMinutes * 60_000
+    ? 'CLOCK'
+    : null;
 }
 
-const judged = (standing: Standing, because: readonly StandingReason[], evidence: string | null): PartStanding => ({ standing, because, evidence });
+const judged = (standing: Standing, because: readonly StandingReason[], evidence: string | null): PartStanding => ({
+  standing,
+  because,
+  evidence,
+});
 
 // What most marks of a site share is made once: a site has thousands of them.
 const NOT_NEEDED = judged('notMeasured', ['NOT_NEEDED'], null);
@@ -148,7 +160,8 @@ function allAgainst(witnessed: PartView['witnessed'], resights: readonly MarkSig
   return against;
 }
 
-const standingAgainst = (view: PartView, resights: readonly MarkSighting[]): MarkSighting | null => allAgainst(view.witnessed, resights).at(-1) ?? null;
+const standingAgainst = (view: PartView, resights: readonly MarkSighting[]): MarkSighting | null =>
+  allAgainst(view.witnessed, resights).at(-1) ?? null;
 
 /** By solution: the last bad re-sight from itself that still stands. What was settled asks for no proof at once any more. */
 function badRepeats({ resightsOfMark }: Sightings, witnessed: PartView['witnessed']): Map<string, number> {
@@ -161,13 +174,19 @@ function badRepeats({ resightsOfMark }: Sightings, witnessed: PartView['witnesse
   return last;
 }
 
-export const isSpokenAgainst = (view: PartView, mark: string): boolean => standingAgainst(view, view.sightings.resightsOfMark.get(mark) ?? NONE) !== null;
+export const isSpokenAgainst = (view: PartView, mark: string): boolean =>
+  standingAgainst(view, view.sightings.resightsOfMark.get(mark) ?? NONE) !== null;
 
 /** The latest good re-sight from a witness since the last bad one from a witness; a firm one when there is any. */
-function goodResight(view: PartView, resights: readonly MarkSighting[]): { readonly sighting: MarkSighting; readonly firm: boolean } | null {
+function goodResight(
+  view: PartView,
+  resights: readonly MarkSighting[],
+): { readonly sighting: MarkSighting; readonly firm: boolean } | null {
   const fromWitness = resights.filter((each) => view.witnessed.has(each.id));
   const lastBad = fromWitness.findLastIndex((each) => !each.good);
-  const since = fromWitness.slice(lastBad + 1).map((sighting) => ({ sighting, firm: view.witnessed.get(sighting.id)!.firm }));
+  const since = fromWitness
+    .slice(lastBad + 1)
+    .map((sighting) => ({ sighting, firm: view.witnessed.get(sighting.id)!.firm }));
   return since.findLast((each) => each.firm) ?? since.at(-1) ?? null;
 }
 
@@ -205,7 +224,9 @@ function findingsFor({ view, concerns }: StationView, mark: Ranked<MarkRecord>):
   const recomputed = effects
     .filter(({ finding, size }) => finding.record.cause === 'recomputed' && finding.record[view.part] && size !== null)
     .map(({ finding, size }) => ({ finding, out: size! > tolerance }));
-  return [...moved, ...recomputed].sort((a, b) => a.finding.rank - b.finding.rank).map(({ finding, out }) => ({ finding: finding.record, out }));
+  return [...moved, ...recomputed]
+    .sort((a, b) => a.finding.rank - b.finding.rank)
+    .map(({ finding, out }) => ({ finding: finding.record, out }));
 }
 
 /** The rows of the table below a good re-sight. `against` is the re-sight that stands against the mark. */
@@ -217,9 +238,11 @@ function withoutResight(
 ): PartStanding {
   if (!solution) return judged('unproven', ['STATION_UNKNOWN'], null);
   if (solution.withdrawal) return judged('inDoubt', ['STATION_WITHDRAWN'], solution.withdrawal.id);
-  if (solution.end && mark.rank > solution.end.rank) return judged('inDoubt', ['SET_AFTER_END'], solution.end.record.id);
+  if (solution.end && mark.rank > solution.end.rank)
+    return judged('inDoubt', ['SET_AFTER_END'], solution.end.record.id);
   const out = findings.find((each) => each.out);
-  if (out) return judged('inDoubt', [out.finding.cause === 'controlMoved' ? 'CONTROL_MOVED' : 'RECOMPUTED'], out.finding.id);
+  if (out)
+    return judged('inDoubt', [out.finding.cause === 'controlMoved' ? 'CONTROL_MOVED' : 'RECOMPUTED'], out.finding.id);
   const { firm, any } = vouching(line, mark.rank);
   if (line.bad.length > 0 && !any) return failed(line, mark.rank);
   if (against) {
@@ -236,7 +259,9 @@ function withoutResight(
 
 function failed(line: Line, rank: number): PartStanding {
   const first = line.bad[0]!;
-  const because: StandingReason[] = [line.good.some((each) => each.rank > first.rank) ? 'PROOFS_DISAGREE' : 'PROOF_FAILED'];
+  const because: StandingReason[] = [
+    line.good.some((each) => each.rank > first.rank) ? 'PROOFS_DISAGREE' : 'PROOF_FAILED',
+  ];
   if (first.mark === null && rank > first.rank) because.push('SET_AFTER_FAILURE');
   return judged('inDoubt', because, first.id);
 }
@@ -244,10 +269,16 @@ function failed(line: Line, rank: number): PartStanding {
 const WORST_FIRST: readonly Standing[] = ['inDoubt', 'unproven', 'notMeasured', 'open', 'held'];
 const worth = (standing: Standing): number => WORST_FIRST.indexOf(standing);
 
-const worse = (a: Standing | null, b: Standing | null): Standing | null => (a === null || (b !== null && worth(b) < worth(a)) ? b : a);
+const worse = (a: Standing | null, b: Standing | null): Standing | null =>
+  a === null || (b !== null && worth(b) < worth(a)) ? b : a;
 
 /** A good re-sight that nothing stands against holds a mark, unless what lies below it in the table is better. */
-function withResights(station: StationView, mark: Ranked<MarkRecord>, findings: readonly Finding[], resights: readonly MarkSighting[]): PartStanding {
+function withResights(
+  station: StationView,
+  mark: Ranked<MarkRecord>,
+  findings: readonly Finding[],
+  resights: readonly MarkSighting[],
+): PartStanding {
   const against = standingAgainst(station.view, resights);
   const below = withoutResight(station, mark, findings, against);
   const good = against ? null : goodResight(station.view, resights);
@@ -263,8 +294,11 @@ function partStanding(station: StationView, mark: Ranked<MarkRecord>, notes: Mar
   if (!mark.record.measured[view.part]) return NOT_MEASURED;
   const findings = findingsFor(station, mark);
   const resights = view.sightings.resightsOfMark.get(mark.record.id);
-  const standing = resights ? withResights(station, mark, findings, resights) : withoutResight(station, mark, findings, null);
-  for (const { finding, out } of findings) if (!out) notes.push(finding.cause === 'controlMoved' ? 'CONTROL_MOVED_WITHIN' : 'RECOMPUTED_WITHIN');
+  const standing = resights
+    ? withResights(station, mark, findings, resights)
+    : withoutResight(station, mark, findings, null);
+  for (const { finding, out } of findings)
+    if (!out) notes.push(finding.cause === 'controlMoved' ? 'CONTROL_MOVED_WITHIN' : 'RECOMPUTED_WITHIN');
   if (standing.evidence !== null && view.moreThanChance.has(standing.evidence)) notes.push('MORE_THAN_CHANCE');
   if (resights?.some((each) => each.good && each.from === each.about)) notes.push('REPEATED');
   return standing;
@@ -291,7 +325,11 @@ export interface JudgedMark {
 }
 
 /** The standings of marks that were all set with one solution, in the order given. */
-export function standingsAt(views: Readonly<Record<Part, PartView>>, solution: string, marks: readonly Ranked<MarkRecord>[]): JudgedMark[] {
+export function standingsAt(
+  views: Readonly<Record<Part, PartView>>,
+  solution: string,
+  marks: readonly Ranked<MarkRecord>[],
+): JudgedMark[] {
   const stations = { plan: stationView(views.plan, solution), height: stationView(views.height, solution) };
   return marks.map((mark) => ({ rank: mark.rank, standing: markStanding(stations, mark) }));
 }

@@ -5,11 +5,27 @@
  * from set marks sighted again from elsewhere. An instrument that has moved does not move back: the first bad evidence that
  * stands puts in doubt everything set after the last good evidence before it.
  */
-import { marksById, newTrustMemory, recalled, setWith, siteFrom, solutionFrom, type JudgedSolution, type TrustMemory } from './memory.ts';
+import {
+  marksById,
+  newTrustMemory,
+  recalled,
+  setWith,
+  siteFrom,
+  solutionFrom,
+  type JudgedSolution,
+  type TrustMemory,
+} from './memory.ts';
 import { codeUnits, PARTS, type Part, type TrustInput } from './records.ts';
 import { proposalsOf, type Proposal } from './proposals.ts';
 import { readRecords, readSite, type TrustSite } from './site.ts';
-import { partView, solutionStanding, standingsAt, type MarkStanding, type PartView, type SolutionStanding } from './standing.ts';
+import {
+  partView,
+  solutionStanding,
+  standingsAt,
+  type MarkStanding,
+  type PartView,
+  type SolutionStanding,
+} from './standing.ts';
 
 type Views = Readonly<Record<Part, PartView>>;
 
@@ -34,7 +50,11 @@ const NONE: readonly never[] = [];
 /** Solutions that are judged before whoever judges may look about. */
 const SOLUTIONS_A_STEP = 10;
 
-function* judgeSolutions(site: TrustSite, views: Views, memory: TrustMemory): Generator<void, ReadonlyMap<string, JudgedSolution>> {
+function* judgeSolutions(
+  site: TrustSite,
+  views: Views,
+  memory: TrustMemory,
+): Generator<void, ReadonlyMap<string, JudgedSolution>> {
   const sets = setWith(memory, site.listed);
   const shared = siteFrom(site);
   let judged = 0;
@@ -49,7 +69,12 @@ function* judgeSolutions(site: TrustSite, views: Views, memory: TrustMemory): Ge
       if (++judged % SOLUTIONS_A_STEP === 0) yield;
       const marks = standingsAt(views, id, set);
       const standing = solution ? solutionStanding(views, solution) : null;
-      kept.set(id, { from, solution: solution?.record, set, judged: { marks, standing, propose: solution ? proposalsOf(views, solution, marks) : NONE } });
+      kept.set(id, {
+        from,
+        solution: solution?.record,
+        set,
+        judged: { marks, standing, propose: solution ? proposalsOf(views, solution, marks) : NONE },
+      });
     }
   }
   memory.marks = marksById(memory, kept);
@@ -78,10 +103,9 @@ export function* trustSteps(input: TrustInput, memory: TrustMemory): Generator<v
   const views: Views = { plan: partView(site, 'plan'), height: partView(site, 'height') };
   yield;
   const judged = yield* judgeSolutions(site, views, memory);
-  const suspects = Object.fromEntries(PARTS.map((part) => [part, new Set(views[part].lines.suspects.map((review) => review.target))])) as Record<
-    Part,
-    Set<string>
-  >;
+  const suspects = Object.fromEntries(
+    PARTS.map((part) => [part, new Set(views[part].lines.suspects.map((review) => review.target))]),
+  ) as Record<Part, Set<string>>;
   const bySolution = [...site.solutions.keys()].sort(codeUnits).map((id) => judged.get(id)!);
   return {
     marks: memory.marks,

@@ -36,13 +36,18 @@ export interface Explained {
   readonly noise: number;
 }
 
-const wholeOf = (each: Explanation): readonly [sum: number, dof: number] => [each.plan + each.height, each.dofPlan + each.dofHeight];
+const wholeOf = (each: Explanation): readonly [sum: number, dof: number] => [
+  each.plan + each.height,
+  each.dofPlan + each.dofHeight,
+];
 
 /** All rivals count, not only the nearest. */
 function rivalScore(rivals: readonly number[]): number {
   if (rivals.length === 0) return Infinity;
   const least = Math.min(...rivals);
-  return least === Infinity ? Infinity : least - 2 * Math.log(rivals.reduce((sum, score) => sum + Math.exp(-(score - least) / 2), 0));
+  return least === Infinity
+    ? Infinity
+    : least - 2 * Math.log(rivals.reduce((sum, score) => sum + Math.exp(-(score - least) / 2), 0));
 }
 
 interface Candidate {
@@ -62,7 +67,9 @@ function decide(none: number, sound: number, candidates: readonly Candidate[], g
   if (none - first.score < GAIN_TO_DOUBT) return { best: null, unsure: false };
   const gain = sound - first.score;
   const lead = rivalScore(candidates.filter((other) => other !== first).map((other) => other.score)) - first.score;
-  return gain >= gainToName && lead >= LEAD_TO_NAME ? { best: first.each, unsure: false } : { best: null, unsure: true };
+  return gain >= gainToName && lead >= LEAD_TO_NAME
+    ? { best: first.each, unsure: false }
+    : { best: null, unsure: true };
 }
 
 type SinglePart = 'plan' | 'height';
@@ -74,13 +81,22 @@ function soundScore(part: SinglePart | 'both', none: Explanation, rough: readonl
   const dof = part === 'both' ? none.dofPlan + none.dofHeight : dofIn(part, none);
   const rest = (each: RoughSight) => (part === 'both' ? (each.part === 'plan' ? none.height : none.plan) : 0);
   const asStated = fitUnder(part === 'both' ? none.plan + none.height : none[part], dof);
-  const withOne = rough.filter((each) => part === 'both' || each.part === part).map((each) => fitUnder(each.sum + rest(each), dof) + each.cost);
+  const withOne = rough
+    .filter((each) => part === 'both' || each.part === part)
+    .map((each) => fitUnder(each.sum + rest(each), dof) + each.cost);
   return rivalScore([asStated, ...withOne]);
 }
 
 /** One part judged by itself, by the evidence of that part alone: explanations that touch nothing else. */
-function decidePart(part: SinglePart, none: Explanation, { explanations, rough }: Tried, gainToName?: number): Decision {
-  const candidates = explanations.filter((each) => each.part === part).map((each) => ({ each, score: scoreIn(part, each) }));
+function decidePart(
+  part: SinglePart,
+  none: Explanation,
+  { explanations, rough }: Tried,
+  gainToName?: number,
+): Decision {
+  const candidates = explanations
+    .filter((each) => each.part === part)
+    .map((each) => ({ each, score: scoreIn(part, each) }));
   const decision = decide(scoreIn(part, none), soundScore(part, none, rough), candidates, gainToName);
   const winner = decision.best ?? (decision.unsure ? null : none);
   return winner && isByChance(winner[part], dofIn(part, winner), MOST_NOISE) ? decision : { best: null, unsure: true };
@@ -97,7 +113,10 @@ function decideBoth(none: Explanation, all: Tried): readonly [Explanation, Expla
   return none.plan - plan.plan >= none.height - height.height ? [plan, height] : [height, plan];
 }
 
-function decideAll(none: Explanation, all: Tried): { readonly best: Explanation | null; readonly also: Explanation | null } {
+function decideAll(
+  none: Explanation,
+  all: Tried,
+): { readonly best: Explanation | null; readonly also: Explanation | null } {
   const single = decide(
     none.score,
     soundScore('both', none, all.rough),
@@ -143,7 +162,11 @@ const STILL_COUNTS = 8;
 export function stillStanding({ best, explanations }: Explained): readonly Explanation[] {
   if (best) return [best];
   const least = explanations[0]!.score;
-  return explanations.filter((each) => each.score <= least + LEAD_TO_NAME || (each.score <= least + STILL_COUNTS && isByChance(...wholeOf(each), MOST_NOISE)));
+  return explanations.filter(
+    (each) =>
+      each.score <= least + LEAD_TO_NAME ||
+      (each.score <= least + STILL_COUNTS && isByChance(...wholeOf(each), MOST_NOISE)),
+  );
 }
 
 /** The part of the misfit that an explanation removes, 0 to 1. For display: more parameters always explain more. */

@@ -109,7 +109,11 @@ const standsAt = (solution: PlanSolution, origin: Station0['origin']): StandsAt 
   e: solution.e + origin.e,
   n: solution.n + origin.n,
   orientation: solution.orientation,
-  radius95: planPrecisionOf({ ee: solution.inverse[0]!, nn: solution.inverse[solution.size + 1]!, en: solution.inverse[1]! }).ellipse95.a,
+  radius95: planPrecisionOf({
+    ee: solution.inverse[0]!,
+    nn: solution.inverse[solution.size + 1]!,
+    en: solution.inverse[1]!,
+  }).ellipse95.a,
 });
 
 /** The station as it is, without any explanation; plan infinite when it does not converge. */
@@ -210,7 +214,15 @@ export function withoutMark(station: Station0, names: readonly string[]): Withou
 }
 
 /** How far the marks of a place lie from where they are listed, on average, seen from a solution. */
-export function meanShift({ free }: Station0, names: readonly string[], own: readonly ReducedObservation[], solution: PlanSolution) {
+export function meanShift(
+  { free }: Station0,
+  names: readonly string[],
+  own: readonly ReducedObservation[],
+  solution: PlanSolution,
+) {
   const each = names.map((name) => differenceAt(free, own, name, solution)!);
-  return { dE: each.reduce((sum, { dE }) => sum + dE, 0) / each.length, dN: each.reduce((sum, { dN }) => sum + dN, 0) / each.length };
+  return {
+    dE: each.reduce((sum, { dE }) => sum + dE, 0) / each.length,
+    dN: each.reduce((sum, { dN }) => sum + dN, 0) / each.length,
+  };
 }

@@ -25,7 +25,14 @@ import {
   type Station0,
   type WithoutMark,
 } from './explanation.ts';
-import { priceOfDirection, priceOfHeave, priceOfPrism, priceOfScale, priceOfShift, priceOfTargetHeight } from './priors.ts';
+import {
+  priceOfDirection,
+  priceOfHeave,
+  priceOfPrism,
+  priceOfScale,
+  priceOfShift,
+  priceOfTargetHeight,
+} from './priors.ts';
 import { roughSights, type RoughSight } from './roughSights.ts';
 
 const FOOT = 0.3048;
@@ -57,7 +64,8 @@ function directionWrong(station: Station0, observation: ReducedObservation, alte
   const squared = de * de + dn * dn;
   const length = observation.horizontal ?? Math.sqrt(squared);
   const circleError = wrapHalfTurn(observation.hz - (Math.atan2(de, dn) - solution.orientation));
-  const variance = sight.varDirection + sight.varPlace / (length * length) + quadratic(solution, -dn / squared, de / squared, -1, 0);
+  const variance =
+    sight.varDirection + sight.varPlace / (length * length) + quadratic(solution, -dn / squared, de / squared, -1, 0);
   return explanation(station, {
     figures: { code: 'DIRECTION_READING', circleError },
     points: [observation.point],
@@ -70,7 +78,9 @@ function directionWrong(station: Station0, observation: ReducedObservation, alte
 }
 
 function heightsWrong(station: Station0): Explanation[] {
-  const names = [...new Set(contributions(station.reduced, station.byName, station.input.setup).map((each) => each.name))];
+  const names = [
+    ...new Set(contributions(station.reduced, station.byName, station.input.setup).map((each) => each.name)),
+  ];
   return names.flatMap((name) => {
     const out = leaveOutHeight(name, station.reduced, station.byName, station.input.setup);
     if (!out) return [];
@@ -83,14 +93,26 @@ function heightsWrong(station: Station0): Explanation[] {
     } as const;
     // Station height without the mark minus what the mark says: as much higher does the mark stand.
     return [
-      explanation(station, { ...shared, figures: { code: 'MARK_MOVED_HEIGHT', dZ: out.dZ }, price: priceOfHeave(out.dZ, out.sd) }),
-      explanation(station, { ...shared, figures: { code: 'TARGET_HEIGHT', error: -out.dZ }, price: priceOfTargetHeight(out.dZ, out.sd) }),
+      explanation(station, {
+        ...shared,
+        figures: { code: 'MARK_MOVED_HEIGHT', dZ: out.dZ },
+        price: priceOfHeave(out.dZ, out.sd),
+      }),
+      explanation(station, {
+        ...shared,
+        figures: { code: 'TARGET_HEIGHT', error: -out.dZ },
+        price: priceOfTargetHeight(out.dZ, out.sd),
+      }),
     ];
   });
 }
 
 /** The whole station with other coordinates behind the names. */
-function renamed(station: Station0, points: ReadonlyMap<string, ControlPoint>, found: Pick<Found, 'figures' | 'points' | 'alternatives'>): Explanation | null {
+function renamed(
+  station: Station0,
+  points: ReadonlyMap<string, ControlPoint>,
+  found: Pick<Found, 'figures' | 'points' | 'alternatives'>,
+): Explanation | null {
   const solution = adjusted(station.reduced, problemOf(points, station.origin), station.input.freeScale);
   if (!solution) return null;
   const height = heightSum(station.reduced, points, station.input);
@@ -107,7 +129,10 @@ function swapped(station: Station0): Explanation[] {
       const points = new Map(station.byName);
       points.set(a, { ...station.byName.get(b)!, name: a });
       points.set(b, { ...station.byName.get(a)!, name: b });
-      return renamed(station, points, { figures: { code: 'POINTS_SWAPPED' }, points: [a, b].sort(), alternatives: pairs }) ?? [];
+      return (
+        renamed(station, points, { figures: { code: 'POINTS_SWAPPED' }, points: [a, b].sort(), alternatives: pairs }) ??
+        []
+      );
     }),
   );
 }
@@ -117,7 +142,9 @@ const HOPELESS_MISFIT = 1e4;
 
 /** Sights to one mark, given the name of another that is listed but was not sighted. */
 function misnamed(station: Station0, without: ReadonlyMap<string, WithoutMark>): Explanation[] {
-  const unsighted = station.listed.filter((point) => hasPlace(point) && !station.reduced.some((each) => each.point === point.name));
+  const unsighted = station.listed.filter(
+    (point) => hasPlace(point) && !station.reduced.some((each) => each.point === point.name),
+  );
   const alternatives = station.usedInPlan.length * unsighted.length;
   return station.usedInPlan.flatMap((name) => {
     const out = without.get(name);
@@ -126,7 +153,10 @@ function misnamed(station: Station0, without: ReadonlyMap<string, WithoutMark>):
     return unsighted.flatMap((other) => {
       if (misfit && misfit(other) > HOPELESS_MISFIT) return [];
       const points = new Map(station.byName).set(name, { ...other, name });
-      return renamed(station, points, { figures: { code: 'POINT_MISNAMED' }, points: [name, other.name], alternatives }) ?? [];
+      return (
+        renamed(station, points, { figures: { code: 'POINT_MISNAMED' }, points: [name, other.name], alternatives }) ??
+        []
+      );
     });
   });
 }
@@ -143,7 +173,9 @@ function misfitFrom(station: Station0, out: WithoutMark): (other: ControlPoint) 
     const dE = e - other.e!;
     const dN = n - other.n!;
     const listed = (other.sdPlan ?? 0) ** 2;
-    return (dE * dE * (nn + listed) - 2 * dE * dN * en + dN * dN * (ee + listed)) / ((ee + listed) * (nn + listed) - en * en);
+    return (
+      (dE * dE * (nn + listed) - 2 * dE * dN * en + dN * dN * (ee + listed)) / ((ee + listed) * (nn + listed) - en * en)
+    );
   };
 }
 
@@ -188,20 +220,34 @@ function allDistances(station: Station0): Explanation[] {
   if (!station.reduced.some((each) => each.slope !== null)) return [];
   const found: Explanation[] = [];
   for (const factor of [FOOT, 1 / FOOT]) {
-    const observations = input.observations.map((each) => (each.slope === null ? each : { ...each, slope: each.slope * factor }));
+    const observations = input.observations.map((each) =>
+      each.slope === null ? each : { ...each, slope: each.slope * factor },
+    );
     const sums = corrected(station, { ...input, observations });
-    if (sums) found.push(explanation(station, { figures: { code: 'LENGTH_UNIT', factor }, ...sums, part: 'both', alternatives: 2 }));
+    if (sums)
+      found.push(
+        explanation(station, { figures: { code: 'LENGTH_UNIT', factor }, ...sums, part: 'both', alternatives: 2 }),
+      );
   }
-  const prism = fitSize((c) => corrected(station, { ...input, reduction: { ...reduction, prismConstant: reduction.prismConstant + c } }), 0.002);
+  const prism = fitSize(
+    (c) => corrected(station, { ...input, reduction: { ...reduction, prismConstant: reduction.prismConstant + c } }),
+    0.002,
+  );
   if (prism) {
     const price = priceOfPrism(prism.size, prism.sd);
     const figures = { code: 'PRISM_CONSTANT' as const, constant: prism.size };
     const { solution, height } = prism;
-    found.push(explanation(station, { figures, solution, height, part: 'both', parameters: 1, alternatives: 1, price }));
+    found.push(
+      explanation(station, { figures, solution, height, part: 'both', parameters: 1, alternatives: 1, price }),
+    );
   }
   if (input.freeScale) return found;
   const scale = fitSize(
-    (ratio) => corrected(station, { ...input, reduction: { ...reduction, combinedScaleFactor: reduction.combinedScaleFactor * (1 + ratio) } }),
+    (ratio) =>
+      corrected(station, {
+        ...input,
+        reduction: { ...reduction, combinedScaleFactor: reduction.combinedScaleFactor * (1 + ratio) },
+      }),
     50e-6,
   );
   // A scale touches the plan alone: grid and ground distances differ, heights do not.
@@ -230,7 +276,9 @@ export interface Tried {
 /** All single explanations that come out, NONE not among them. With two places sizes can't be estimated: names and units only. */
 export function explanationsOf(station: Station0): Tried {
   const withoutAny = new Map(
-    station.usedInPlan.map((name) => [name, withoutMark(station, [name])] as const).filter((each): each is readonly [string, WithoutMark] => each[1] !== null),
+    station.usedInPlan
+      .map((name) => [name, withoutMark(station, [name])] as const)
+      .filter((each): each is readonly [string, WithoutMark] => each[1] !== null),
   );
   // A post that was knocked takes all of its targets along.
   const places = placesOf(station.usedInPlan.map((name) => station.byName.get(name)!));

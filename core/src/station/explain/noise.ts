@@ -26,7 +26,11 @@ interface Node {
 const NODES: readonly Node[] = (() => {
   const logs = Array.from({ length: Math.round((TO - FROM) / STEP) + 1 }, (_, i) => FROM + i * STEP);
   const whole = logs.reduce((sum, log) => sum + Math.exp(-0.5 * (log / LOG_SD) ** 2), 0);
-  return logs.map((log) => ({ log, half: 0.5 * Math.exp(-2 * log), prior: -0.5 * (log / LOG_SD) ** 2 - Math.log(whole) }));
+  return logs.map((log) => ({
+    log,
+    half: 0.5 * Math.exp(-2 * log),
+    prior: -0.5 * (log / LOG_SD) ** 2 - Math.log(whole),
+  }));
 })();
 
 interface Weighed {
@@ -51,7 +55,8 @@ function weighed(sum: number, dof: number): Weighed {
 }
 
 /** How badly a sum of squares fits, on the scale of v'Pv: smaller is better. Infinite for an infinite sum. */
-export const fitUnder = (sum: number, dof: number): number => (sum === Infinity ? Infinity : -2 * weighed(sum, dof).log);
+export const fitUnder = (sum: number, dof: number): number =>
+  sum === Infinity ? Infinity : -2 * weighed(sum, dof).log;
 
 /** The factor that is believed, given a sum of squares: how much noisier than stated the sights are. */
 export const noiseOf = (sum: number, dof: number): number => Math.exp(weighed(sum, dof).meanLog);

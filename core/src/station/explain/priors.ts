@@ -49,7 +49,12 @@ const TARGET_HEIGHT_ELSE: readonly LogUniform[] = [
 
 /** One wrong digit of degrees or minutes, or the other face. */
 const DIRECTION_LISTS: readonly Listed[] = [
-  { share: 0.75, sizes: [1 / 60, 10 / 60, 1, 10, 100].flatMap((step) => multiples(step, 9)).map((degrees) => degrees * RADIANS_PER_DEGREE) },
+  {
+    share: 0.75,
+    sizes: [1 / 60, 10 / 60, 1, 10, 100]
+      .flatMap((step) => multiples(step, 9))
+      .map((degrees) => degrees * RADIANS_PER_DEGREE),
+  },
   { share: 0.05, sizes: [Math.PI] },
 ];
 const DIRECTION_ELSE: readonly LogUniform[] = [{ share: 0.2, from: (20 / 3600) * RADIANS_PER_DEGREE, to: Math.PI }];
@@ -67,7 +72,13 @@ const ROOT_TWO_PI = Math.sqrt(2 * Math.PI);
 /** -2 ln of an average likelihood, not below 0: a size that was bound to be seen costs nothing and earns nothing. */
 const price = (averageLikelihood: number): number => Math.max(0, -2 * Math.log(averageLikelihood));
 
-function signed(parts: readonly LogUniform[], lists: readonly Listed[], value: number, sd: number, wrap = false): number {
+function signed(
+  parts: readonly LogUniform[],
+  lists: readonly Listed[],
+  value: number,
+  sd: number,
+  wrap = false,
+): number {
   const size = Math.abs(value);
   let likelihood = (logDensity(parts, size) / 2) * ROOT_TWO_PI * sd;
   for (const { share, sizes } of lists) {
@@ -88,7 +99,9 @@ export const priceOfShift = (distance: Metres, determinant: number): number => {
   return price((logDensity(MOVED_PLAN, distance) / (2 * Math.PI * at)) * 2 * Math.PI * Math.sqrt(determinant));
 };
 export const priceOfHeave = (dZ: Metres, sd: Metres): number => signed(MOVED_HEIGHT, [], dZ, sd);
-export const priceOfTargetHeight = (error: Metres, sd: Metres): number => signed(TARGET_HEIGHT_ELSE, TARGET_HEIGHT_LISTS, error, sd);
-export const priceOfDirection = (error: Radians, sd: Radians): number => signed(DIRECTION_ELSE, DIRECTION_LISTS, error, sd, true);
+export const priceOfTargetHeight = (error: Metres, sd: Metres): number =>
+  signed(TARGET_HEIGHT_ELSE, TARGET_HEIGHT_LISTS, error, sd);
+export const priceOfDirection = (error: Radians, sd: Radians): number =>
+  signed(DIRECTION_ELSE, DIRECTION_LISTS, error, sd, true);
 export const priceOfPrism = (constant: Metres, sd: Metres): number => signed(PRISM, [], constant, sd);
 export const priceOfScale = (ratio: number, sd: number): number => signed(SCALE, [], ratio, sd);

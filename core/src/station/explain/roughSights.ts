@@ -25,11 +25,19 @@ export function roughSights(station: Station0, withoutAny: ReadonlyMap<string, W
     const { names, own, solution, rest } = without;
     const { dE, dN } = meanShift(station, names, own, solution);
     const all = predictionCovariance(solution, own, station.byName.get(names[0]!)!.sdPlan ?? 0);
-    const ownPart = predictionCovariance({ ...solution, inverse: NO_ERROR }, own, station.byName.get(names[0]!)!.sdPlan ?? 0);
+    const ownPart = predictionCovariance(
+      { ...solution, inverse: NO_ERROR },
+      own,
+      station.byName.get(names[0]!)!.sdPlan ?? 0,
+    );
     const [ee, nn, en] = [all.ee + widen * ownPart.ee, all.nn + widen * ownPart.nn, all.en + widen * ownPart.en];
     const determinant = ee * nn - en * en;
     const t = (dE * dE * nn - 2 * dE * dN * en + dN * dN * ee) / determinant;
-    return { part: 'plan', sum: rest + t, cost: Math.log(determinant / (all.ee * all.nn - all.en * all.en)) - 2 * Math.log(SELDOM.plan) };
+    return {
+      part: 'plan',
+      sum: rest + t,
+      cost: Math.log(determinant / (all.ee * all.nn - all.en * all.en)) - 2 * Math.log(SELDOM.plan),
+    };
   });
   const { reduced, byName, input } = station;
   const list = contributions(reduced, byName, input.setup);

@@ -42,8 +42,12 @@ export class Migration20261125_ledger extends Migration {
     this.addSql(`create function refuse_change() returns trigger language plpgsql as $$
       begin raise exception 'rows of % are kept as they are', tg_table_name using errcode = 'integrity_constraint_violation'; end $$`);
     for (const table of ['fact', 'fact_reference', 'sheet']) {
-      this.addSql(`create trigger ${table}_kept before update or delete on ${table} for each row execute function refuse_change()`);
-      this.addSql(`create trigger ${table}_kept_whole before truncate on ${table} for each statement execute function refuse_change()`);
+      this.addSql(
+        `create trigger ${table}_kept before update or delete on ${table} for each row execute function refuse_change()`,
+      );
+      this.addSql(
+        `create trigger ${table}_kept_whole before truncate on ${table} for each statement execute function refuse_change()`,
+      );
     }
   }
 

@@ -11,8 +11,12 @@ export class Migration20261126_images extends Migration {
       bytes bytea not null,
       received_at timestamptz not null default now()
     )`);
-    this.addSql('create trigger image_kept before update or delete on image for each row execute function refuse_change()');
-    this.addSql('create trigger image_kept_whole before truncate on image for each statement execute function refuse_change()');
+    this.addSql(
+      'create trigger image_kept before update or delete on image for each row execute function refuse_change()',
+    );
+    this.addSql(
+      'create trigger image_kept_whole before truncate on image for each statement execute function refuse_change()',
+    );
   }
 
   override down(): void {

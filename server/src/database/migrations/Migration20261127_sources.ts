@@ -10,8 +10,12 @@ export class Migration20261127_sources extends Migration {
       bytes bytea not null,
       received_at timestamptz not null default now()
     )`);
-    this.addSql('create trigger source_file_kept before update or delete on source_file for each row execute function refuse_change()');
-    this.addSql('create trigger source_file_kept_whole before truncate on source_file for each statement execute function refuse_change()');
+    this.addSql(
+      'create trigger source_file_kept before update or delete on source_file for each row execute function refuse_change()',
+    );
+    this.addSql(
+      'create trigger source_file_kept_whole before truncate on source_file for each statement execute function refuse_change()',
+    );
   }
 
   override down(): void {

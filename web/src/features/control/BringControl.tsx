@@ -1,6 +1,14 @@
 import { useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
-import { alikeName, broughtControl, compareNames, frameDifferences, markLife, siteState, type ControlMark } from '@idle-marker/records';
+import {
+  alikeName,
+  broughtControl,
+  compareNames,
+  frameDifferences,
+  markLife,
+  siteState,
+  type ControlMark,
+} from '@idle-marker/records';
 import { msg, CONTROL_KIND } from '@idle-marker/words';
 import { fetchFacts, fetchSites } from '../../data/sites.ts';
 import { newId } from '../../data/uuid.ts';
@@ -35,13 +43,20 @@ export function BringControl({ onClose }: { onClose(): void }) {
   const marks = (there?.control ?? [])
     .filter(({ revision: { body } }) => body.condition !== 'lost' && !body.retired)
     .sort((a, b) => compareNames(a.revision.body.name, b.revision.body.name));
-  const listed = state.control.filter(({ revision: { body } }) => body.condition !== 'lost').map(({ revision: { body } }) => body.name);
+  const listed = state.control
+    .filter(({ revision: { body } }) => body.condition !== 'lost')
+    .map(({ revision: { body } }) => body.name);
   const alike = (mark: ControlMark) => alikeName(mark.revision.body.name, listed);
   const taken = marks.filter((mark) => wanted.has(mark.id) && alike(mark) === null);
   const differs = there ? frameDifferences(state, there) : [];
   const bring = async () => {
     if (!there || !chosen) return;
-    await say(...taken.map((mark) => ({ type: 'control' as const, body: broughtControl({ id: chosen.id, state: there }, mark, newId()) })));
+    await say(
+      ...taken.map((mark) => ({
+        type: 'control' as const,
+        body: broughtControl({ id: chosen.id, state: there }, mark, newId()),
+      })),
+    );
     onClose();
   };
   return (
@@ -89,10 +104,14 @@ export function BringControl({ onClose }: { onClose(): void }) {
           />
           {differs.length > 0 && (
             <p className="mt-2 font-medium text-ochre">
-              {msg('control.theSitesNameAnotherTheSameFigures', { differs: differs.map((field) => FRAME[field]).join(' and ') })}
+              {msg('control.theSitesNameAnotherTheSameFigures', {
+                differs: differs.map((field) => FRAME[field]).join(' and '),
+              })}
             </p>
           )}
-          {marks.length === 0 && <p className="mt-3">{msg('control.hasNoMarkThatCouldBeUsed', { name: chosen.name })}</p>}
+          {marks.length === 0 && (
+            <p className="mt-3">{msg('control.hasNoMarkThatCouldBeUsed', { name: chosen.name })}</p>
+          )}
           <ul className="mt-2">
             {marks.map((mark) => {
               const { name, kind, condition, source, e, n, z } = mark.revision.body;
@@ -108,7 +127,9 @@ export function BringControl({ onClose }: { onClose(): void }) {
                         </>
                       }
                       checked={wanted.has(mark.id)}
-                      onChange={(on) => setWanted(new Set(on ? [...wanted, mark.id] : [...wanted].filter((each) => each !== mark.id)))}
+                      onChange={(on) =>
+                        setWanted(new Set(on ? [...wanted, mark.id] : [...wanted].filter((each) => each !== mark.id)))
+                      }
                     />
                   ) : (
                     <p className="py-2 text-ink2">

@@ -64,26 +64,39 @@ export function Place() {
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
   const [several, setSeveral] = useState(false);
   const severalMarks = state.control.filter((mark) => picked.has(mark.id));
-  const pick = (ids: readonly string[], on: boolean) => setPicked(new Set(on ? [...picked, ...ids] : [...picked].filter((id) => !ids.includes(id))));
+  const pick = (ids: readonly string[], on: boolean) =>
+    setPicked(new Set(on ? [...picked, ...ids] : [...picked].filter((id) => !ids.includes(id))));
   const [search, setSearch] = useState('');
   const [shown, setShown] = useState(PAGE);
   const wanted = search.trim().toLowerCase();
   const found =
     wanted === ''
       ? state.control
-      : state.control.filter(({ revision: { body } }) => `${body.name} ${body.note} ${body.condition} ${body.kind}`.toLowerCase().includes(wanted));
+      : state.control.filter(({ revision: { body } }) =>
+          `${body.name} ${body.note} ${body.condition} ${body.kind}`.toLowerCase().includes(wanted),
+        );
   const [pairs, setPairs] = useState<readonly ControlPair[]>([]);
   const scene = useMemo(
-    () => joinScenes(outlineScene(state.packages), view === 'pairs' ? pairScene(state, pairs, units.lengthUnit) : {}, controlScene(state.control, chosen)),
+    () =>
+      joinScenes(
+        outlineScene(state.packages),
+        view === 'pairs' ? pairScene(state, pairs, units.lengthUnit) : {},
+        controlScene(state.control, chosen),
+      ),
     [state, chosen, view, pairs, units.lengthUnit],
   );
   useKey('n', () => setEditing('new'));
-  const usable = state.control.filter((mark) => mark.revision.body.condition !== 'lost' && mark.revision.body.usePlan && !mark.revision.body.forProof).length;
+  const usable = state.control.filter(
+    (mark) => mark.revision.body.condition !== 'lost' && mark.revision.body.usePlan && !mark.revision.body.forProof,
+  ).length;
   const [first, second] = units.axes;
   const [short, setShort] = useState(false);
   const [againstZero, setAgainstZero] = useState(false);
   const { siteZero } = state.settings;
-  const flagged = useMemo(() => new Map(controlConcerns(state, now).map((concern) => [concern.mark.id, concernText(concern)])), [state, now]);
+  const flagged = useMemo(
+    () => new Map(controlConcerns(state, now).map((concern) => [concern.mark.id, concernText(concern)])),
+    [state, now],
+  );
   const leads = useMemo(() => {
     const lead = (axis: 'e' | 'n') =>
       sharedLead(
@@ -164,7 +177,11 @@ export function Place() {
           </Card>
         )}
         {written !== null && (
-          <Card tone="good" title={msg('control.written', { written })} actions={<Button onClick={() => setWritten(null)}>{msg('common.close')}</Button>}>
+          <Card
+            tone="good"
+            title={msg('control.written', { written })}
+            actions={<Button onClick={() => setWritten(null)}>{msg('common.close')}</Button>}
+          >
             {msg('control.nextLookAtThemOnTheGround')}{' '}
             <Link className={LINK} to={`/sites/${id}/station`}>
               {msg('control.stationTheInstrumentFromThem')}
@@ -188,17 +205,32 @@ export function Place() {
           </div>
         )}
         {view === 'pairs' && (
-          <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label={msg('control.pairsOfMarks')}>
+          <div
+            className="min-h-0 flex-1 overflow-auto"
+            tabIndex={0}
+            role="region"
+            aria-label={msg('control.pairsOfMarks')}
+          >
             <PairTable onChoose={setChosen} onPairs={setPairs} />
           </div>
         )}
         {view === 'walk' && (
-          <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label={msg('control.walkRoundTheMarks')}>
+          <div
+            className="min-h-0 flex-1 overflow-auto"
+            tabIndex={0}
+            role="region"
+            aria-label={msg('control.walkRoundTheMarks')}
+          >
             <WalkRound onChoose={setChosen} onOpen={setReading} />
           </div>
         )}
         {view === 'list' && state.control.length > 12 && (
-          <SearchField label={msg('control.findAMark')} value={search} onChange={setSearch} className="mx-[14px] my-2" />
+          <SearchField
+            label={msg('control.findAMark')}
+            value={search}
+            onChange={setSearch}
+            className="mx-[14px] my-2"
+          />
         )}
         {view === 'list' && state.control.length > 1 && (
           <div className="flex flex-wrap items-center gap-3 px-[14px] py-1">
@@ -261,7 +293,11 @@ export function Place() {
               {found.slice(0, shown).map((mark) => {
                 const { body } = mark.revision;
                 return (
-                  <tr key={mark.id} className={chosen === mark.id ? 'outline-2 -outline-offset-2 outline-spruce' : ''} title={body.note}>
+                  <tr
+                    key={mark.id}
+                    className={chosen === mark.id ? 'outline-2 -outline-offset-2 outline-spruce' : ''}
+                    title={body.note}
+                  >
                     <td className={TD_WORD}>
                       {picking && (
                         <input
@@ -281,7 +317,9 @@ export function Place() {
                       >
                         {body.name}
                       </button>
-                      {mark.revisions.length > 1 && <span className="text-[12px] text-ink2"> r{mark.revisions.length}</span>}
+                      {mark.revisions.length > 1 && (
+                        <span className="text-[12px] text-ink2"> r{mark.revisions.length}</span>
+                      )}
                       {flagged.has(mark.id) && (
                         <span className="block text-[12px] text-ochre">
                           {flagged.get(mark.id)!.title.replace(`${body.name}: `, '').replace(`${body.name} `, '')}
@@ -296,7 +334,9 @@ export function Place() {
                     </td>
                     <td className={TD_WORD}>{CONTROL_KIND[body.kind]}</td>
                     <td className={TD_WORD}>
-                      {body.forProof ? 'proofs' : [body.usePlan && 'plan', body.useHeight && 'ht'].filter(Boolean).join('+') || 'none'}
+                      {body.forProof
+                        ? 'proofs'
+                        : [body.usePlan && 'plan', body.useHeight && 'ht'].filter(Boolean).join('+') || 'none'}
                     </td>
                     <td className={`${TD_WORD} ${TONE[body.condition]}`}>{body.condition}</td>
                   </tr>
@@ -309,7 +349,9 @@ export function Place() {
               {msg('control.moreMarks', { found: found.length - shown })}
             </Button>
           )}
-          {found.length === 0 && state.control.length > 0 && <p className="p-4 text-ink2">{msg('control.noMarkMatches', { search })}</p>}
+          {found.length === 0 && state.control.length > 0 && (
+            <p className="p-4 text-ink2">{msg('control.noMarkMatches', { search })}</p>
+          )}
         </div>
       </section>
       {editing !== null && <EditControl mark={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}

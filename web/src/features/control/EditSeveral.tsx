@@ -32,7 +32,11 @@ export function EditSeveral({ marks, onClose, onRevised }: EditSeveralProps) {
   const { say } = useSite();
   const units = useUnits();
   const [condition, setCondition] = useState<Kept | Condition>('keep');
-  const [uses, setUses] = useState<Readonly<Record<'usePlan' | 'useHeight' | 'forProof', YesNo>>>({ usePlan: 'keep', useHeight: 'keep', forProof: 'keep' });
+  const [uses, setUses] = useState<Readonly<Record<'usePlan' | 'useHeight' | 'forProof', YesNo>>>({
+    usePlan: 'keep',
+    useHeight: 'keep',
+    forProof: 'keep',
+  });
   const [move, setMove] = useState({ e: '', n: '', z: '' });
   const [sd, setSd] = useState({ plan: '', height: '' });
   const [source, setSource] = useState('');
@@ -56,7 +60,9 @@ export function EditSeveral({ marks, onClose, onRevised }: EditSeveralProps) {
   const bodies = severalRevised(marks, change);
   const errors = {
     source: source.trim() === '' ? msg('control.sayWhatWasFoundOrWhereThe') : null,
-    move: Object.values(moves).includes(null) ? msg('control.giveLengthsInOrLeaveThemEmpty', { unit: units.unit }) : null,
+    move: Object.values(moves).includes(null)
+      ? msg('control.giveLengthsInOrLeaveThemEmpty', { unit: units.unit })
+      : null,
     sd: isSd(sds.plan) && isSd(sds.height) ? null : msg('common.giveMillimetres0OrMore'),
   };
   const faulty = Object.values(errors).some((error) => error !== null) || bodies.length === 0;
@@ -95,9 +101,24 @@ export function EditSeveral({ marks, onClose, onRevised }: EditSeveralProps) {
           ]}
           onChange={setCondition}
         />
-        <Choice label={msg('common.keptForProofs')} value={uses.forProof} options={YES_NO} onChange={(forProof) => setUses({ ...uses, forProof })} />
-        <Choice label={msg('control.usedInPlan')} value={uses.usePlan} options={YES_NO} onChange={(usePlan) => setUses({ ...uses, usePlan })} />
-        <Choice label={msg('control.usedInHeight')} value={uses.useHeight} options={YES_NO} onChange={(useHeight) => setUses({ ...uses, useHeight })} />
+        <Choice
+          label={msg('common.keptForProofs')}
+          value={uses.forProof}
+          options={YES_NO}
+          onChange={(forProof) => setUses({ ...uses, forProof })}
+        />
+        <Choice
+          label={msg('control.usedInPlan')}
+          value={uses.usePlan}
+          options={YES_NO}
+          onChange={(usePlan) => setUses({ ...uses, usePlan })}
+        />
+        <Choice
+          label={msg('control.usedInHeight')}
+          value={uses.useHeight}
+          options={YES_NO}
+          onChange={(useHeight) => setUses({ ...uses, useHeight })}
+        />
       </div>
       <div className="mt-3 grid grid-cols-3 gap-3">
         {([...units.axes, 'z'] as const).map((which) => (
@@ -112,8 +133,18 @@ export function EditSeveral({ marks, onClose, onRevised }: EditSeveralProps) {
         ))}
       </div>
       <div className="mt-3 grid grid-cols-2 gap-3">
-        <Field label={msg('control.sdInPlanMm')} value={sd.plan} inputMode="decimal" onChange={(event) => setSd({ ...sd, plan: event.target.value })} />
-        <Field label={msg('control.sdInHeightMm')} value={sd.height} inputMode="decimal" onChange={(event) => setSd({ ...sd, height: event.target.value })} />
+        <Field
+          label={msg('control.sdInPlanMm')}
+          value={sd.plan}
+          inputMode="decimal"
+          onChange={(event) => setSd({ ...sd, plan: event.target.value })}
+        />
+        <Field
+          label={msg('control.sdInHeightMm')}
+          value={sd.height}
+          inputMode="decimal"
+          onChange={(event) => setSd({ ...sd, height: event.target.value })}
+        />
       </div>
       {tried && (errors.move ?? errors.sd) && <p className="mt-2 font-medium text-brick">{errors.move ?? errors.sd}</p>}
       <Field
@@ -129,10 +160,13 @@ export function EditSeveral({ marks, onClose, onRevised }: EditSeveralProps) {
         <ul className="mt-3 text-[14px]" aria-label={msg('control.whatBecomesOfThem')}>
           {bodies.slice(0, SHOWN).map((body) => (
             <li key={body.mark} className="figures border-b border-rule py-0.5">
-              <strong>{body.name}</strong> {controlChangeWords(marks.find((mark) => mark.id === body.mark)!.revision.body, body, units.lengthUnit)}
+              <strong>{body.name}</strong>{' '}
+              {controlChangeWords(marks.find((mark) => mark.id === body.mark)!.revision.body, body, units.lengthUnit)}
             </li>
           ))}
-          {bodies.length > SHOWN && <li className="text-ink2">{msg('control.andMoreAlike', { bodies: bodies.length - SHOWN })}</li>}
+          {bodies.length > SHOWN && (
+            <li className="text-ink2">{msg('control.andMoreAlike', { bodies: bodies.length - SHOWN })}</li>
+          )}
         </ul>
       )}
       {tried && bodies.length === 0 && errors.source === null && (

@@ -10,7 +10,8 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { saveAs } from '../../ui/saveAs.ts';
 
-const ITEM = 'flex min-h-11 cursor-pointer items-center px-4 outline-none data-[highlighted]:bg-paper data-[highlighted]:underline';
+const ITEM =
+  'flex min-h-11 cursor-pointer items-center px-4 outline-none data-[highlighted]:bg-paper data-[highlighted]:underline';
 
 /** Labels to stand beside the marks: name, height, and which revision. */
 const LABELS = [
@@ -42,11 +43,19 @@ export function ExportControl() {
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
           <DropdownMenu.Content align="end" className="z-30 border-[1.5px] border-ink bg-sheet shadow-xl">
-            <DropdownMenu.Label className="border-b border-rule px-4 py-2 text-[13px] text-ink2">{msg('control.listVersion', { version })}</DropdownMenu.Label>
-            <DropdownMenu.Item className={ITEM} onSelect={() => saveAs(`${file}.csv`, 'text/csv', controlCsv(marks(), lengthUnit))}>
+            <DropdownMenu.Label className="border-b border-rule px-4 py-2 text-[13px] text-ink2">
+              {msg('control.listVersion', { version })}
+            </DropdownMenu.Label>
+            <DropdownMenu.Item
+              className={ITEM}
+              onSelect={() => saveAs(`${file}.csv`, 'text/csv', controlCsv(marks(), lengthUnit))}
+            >
               {msg('common.asCsv')}
             </DropdownMenu.Item>
-            <DropdownMenu.Item className={ITEM} onSelect={() => saveAs(`${file}.xml`, 'application/xml', controlLandXml(marks(), lengthUnit, stamp()))}>
+            <DropdownMenu.Item
+              className={ITEM}
+              onSelect={() => saveAs(`${file}.xml`, 'application/xml', controlLandXml(marks(), lengthUnit, stamp()))}
+            >
               {msg('control.asLandxml')}
             </DropdownMenu.Item>
             {LABELS.map(([format, words]) => (
@@ -54,7 +63,10 @@ export function ExportControl() {
                 key={format}
                 className={ITEM}
                 onSelect={() =>
-                  void papers.fetchPaper({ address: `/api/v1/sites/${id}/papers/controlLabels`, body: { at: now().toISOString(), by: who, timeZone, format } })
+                  void papers.fetchPaper({
+                    address: `/api/v1/sites/${id}/papers/controlLabels`,
+                    body: { at: now().toISOString(), by: who, timeZone, format },
+                  })
                 }
               >
                 {words}

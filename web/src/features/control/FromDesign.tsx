@@ -1,6 +1,13 @@
 import { useMemo, useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
-import { BUILT_SD_MM, compareNames, controlCandidates, controlOfCandidates, pickedCandidate, type ControlCandidate } from '@idle-marker/records';
+import {
+  BUILT_SD_MM,
+  compareNames,
+  controlCandidates,
+  controlOfCandidates,
+  pickedCandidate,
+  type ControlCandidate,
+} from '@idle-marker/records';
 import { msg, CANDIDATE_OF } from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -94,7 +101,9 @@ export function FromDesign({ onClose }: { onClose(): void }) {
                       {msg('control.makeItControl')}
                     </Button>
                   ) : (
-                    <span className="text-good">{each.listedAs === each.name ? 'listed' : msg('control.listedAs', { listedAs: each.listedAs })}</span>
+                    <span className="text-good">
+                      {each.listedAs === each.name ? 'listed' : msg('control.listedAs', { listedAs: each.listedAs })}
+                    </span>
                   )}
                 </td>
               </tr>
@@ -102,7 +111,9 @@ export function FromDesign({ onClose }: { onClose(): void }) {
           </tbody>
         </table>
       )}
-      {found.length > SHOWN && <p className="mt-1 text-ink2">{msg('control.moreFindThemByName', { found: found.length - SHOWN })}</p>}
+      {found.length > SHOWN && (
+        <p className="mt-1 text-ink2">{msg('control.moreFindThemByName', { found: found.length - SHOWN })}</p>
+      )}
       {picking && (
         <PickDialog
           drawing={picking}

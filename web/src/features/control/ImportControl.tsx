@@ -51,7 +51,12 @@ export function ImportControl({
   const { read, isReading, hasFailed, again } = useControlList(picked, unit, xIsNorth);
   const list = read?.ok ? read.value : null;
   const listed = useMemo(
-    () => state.control.map((mark) => ({ name: mark.revision.body.name, e: mark.revision.body.e, n: mark.revision.body.n })),
+    () =>
+      state.control.map((mark) => ({
+        name: mark.revision.body.name,
+        e: mark.revision.body.e,
+        n: mark.revision.body.n,
+      })),
     [state.control],
   );
   const remarks = useMemo(
@@ -66,7 +71,8 @@ export function ImportControl({
   );
   const rows = useMemo((): PreviewRow[] => {
     const byRow = new Map<number, typeof remarks>();
-    for (const remark of remarks) if ('row' in remark) byRow.set(remark.row, [...(byRow.get(remark.row) ?? []), remark]);
+    for (const remark of remarks)
+      if ('row' in remark) byRow.set(remark.row, [...(byRow.get(remark.row) ?? []), remark]);
     return (
       list?.rows.map((row) => {
         const own = byRow.get(row.row) ?? [];
@@ -74,12 +80,16 @@ export function ImportControl({
           row: turned.has(row.row) ? { ...row, e: row.n, n: row.e } : row,
           faults: [
             ...row.issues.map(controlRowWords),
-            ...own.filter((remark) => remark.code === 'DUPLICATE_NAME').map((remark) => listRemarkWords(remark, units.lengthUnit)),
+            ...own
+              .filter((remark) => remark.code === 'DUPLICATE_NAME')
+              .map((remark) => listRemarkWords(remark, units.lengthUnit)),
           ],
           questions: own
             .filter((remark) => remark.code === 'PROBABLY_SWAPPED' || remark.code === 'PROBABLY_TWICE')
             .map((remark) => listRemarkWords(remark, units.lengthUnit)),
-          notes: own.filter((remark) => remark.code === 'NEW_REVISION').map((remark) => listRemarkWords(remark, units.lengthUnit)),
+          notes: own
+            .filter((remark) => remark.code === 'NEW_REVISION')
+            .map((remark) => listRemarkWords(remark, units.lengthUnit)),
           swap: own.some((remark) => remark.code === 'PROBABLY_SWAPPED') || turned.has(row.row),
         };
       }) ?? []
@@ -96,7 +106,9 @@ export function ImportControl({
     setPicked(null);
     if (!file) return;
     if (file.size > LARGEST_UPLOAD_BYTES) {
-      setProblem(msg('control.isOverMbSplitIt', { name: file.name, largestUploadBytes: LARGEST_UPLOAD_BYTES / 1024 / 1024 }));
+      setProblem(
+        msg('control.isOverMbSplitIt', { name: file.name, largestUploadBytes: LARGEST_UPLOAD_BYTES / 1024 / 1024 }),
+      );
       return;
     }
     setPicked({ key: newId(), name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) });
@@ -124,11 +136,15 @@ export function ImportControl({
     try {
       // The site itself may still be on its way.
       await untilSent();
-      await ask(`/api/v1/sites/${id}/control-lists/${importId}?options=${encodeURIComponent(JSON.stringify(options))}`, isWritten, {
-        method: 'PUT',
-        headers: { 'Content-Type': 'text/csv' },
-        body: picked.bytes as Uint8Array<ArrayBuffer>,
-      });
+      await ask(
+        `/api/v1/sites/${id}/control-lists/${importId}?options=${encodeURIComponent(JSON.stringify(options))}`,
+        isWritten,
+        {
+          method: 'PUT',
+          headers: { 'Content-Type': 'text/csv' },
+          body: picked.bytes as Uint8Array<ArrayBuffer>,
+        },
+      );
       tryNow();
       onWritten(taken.length);
     } catch (error) {
@@ -153,7 +169,9 @@ export function ImportControl({
             </span>
           )}
           {faulty.length > 0 && (
-            <Button onClick={() => setSkipped(new Set([...skipped, ...faulty.map((row) => row.row.row)]))}>{msg('control.leaveThemOut')}</Button>
+            <Button onClick={() => setSkipped(new Set([...skipped, ...faulty.map((row) => row.row.row)]))}>
+              {msg('control.leaveThemOut')}
+            </Button>
           )}
           {!list && (
             <span className="mr-auto flex flex-wrap gap-2">
@@ -162,7 +180,11 @@ export function ImportControl({
             </span>
           )}
           <Button onClick={onClose}>{msg('common.cancel')}</Button>
-          <Button look="primary" disabled={!list || faulty.length > 0 || taken.length === 0 || saving} onClick={() => void save()}>
+          <Button
+            look="primary"
+            disabled={!list || faulty.length > 0 || taken.length === 0 || saving}
+            onClick={() => void save()}
+          >
             {saving ? msg('control.writing') : msg('control.writeMarks')}
           </Button>
         </>
@@ -180,7 +202,10 @@ export function ImportControl({
       </label>
       {picked && isReading && <ReadingOn fileName={picked.name} onCancel={cancel} />}
       {picked && hasFailed && (
-        <p role="alert" className="mt-3 flex flex-wrap items-baseline gap-3 border-l-4 border-brick pl-3 font-medium text-brick">
+        <p
+          role="alert"
+          className="mt-3 flex flex-wrap items-baseline gap-3 border-l-4 border-brick pl-3 font-medium text-brick"
+        >
           {msg('control.couldNotBeReadJustNowNothing', { name: picked.name })}
           <Button onClick={again}>{msg('common.readAgain')}</Button>
         </p>
@@ -201,7 +226,12 @@ export function ImportControl({
             {list.unitFromFile ? (
               <p className="self-end">{msg('control.theHeaderSays', { unitName: UNIT_NAME[list.unit] })}</p>
             ) : (
-              <Choice label={msg('control.unitOfTheCoordinates')} value={unit} options={LENGTH_CHOICES} onChange={setUnit} />
+              <Choice
+                label={msg('control.unitOfTheCoordinates')}
+                value={unit}
+                options={LENGTH_CHOICES}
+                onChange={setUnit}
+              />
             )}
             <Field
               label={msg('control.standardDeviationInPlanWhereNoneIs')}
@@ -230,9 +260,13 @@ export function ImportControl({
             )}
           </div>
           {list.ignoredColumns.length > 0 && (
-            <p className="mt-2 text-ink2">{msg('control.leftAsideNotUnderstood', { ignoredColumns: list.ignoredColumns.join(', ') })}</p>
+            <p className="mt-2 text-ink2">
+              {msg('control.leftAsideNotUnderstood', { ignoredColumns: list.ignoredColumns.join(', ') })}
+            </p>
           )}
-          {mixed && <p className="mt-2 border-l-4 border-ochre pl-3 font-medium">{listRemarkWords(mixed, units.lengthUnit)}</p>}
+          {mixed && (
+            <p className="mt-2 border-l-4 border-ochre pl-3 font-medium">{listRemarkWords(mixed, units.lengthUnit)}</p>
+          )}
           <PreviewTable
             rows={rows}
             skipped={skipped}

@@ -23,7 +23,8 @@ interface MarkPageProps {
 }
 
 const LOOK = { used: 'used', leftOut: msg('common.leftOut'), proof: 'proof', receiver: 'receiver' } as const;
-const figure = (mm: number | null): string => (mm === null ? '–' : `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(Math.round(mm))}`);
+const figure = (mm: number | null): string =>
+  mm === null ? '–' : `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(Math.round(mm))}`;
 
 /** All that is known of one control mark: what it is, what was found on the ground, how it has fitted, where it comes from. */
 export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
@@ -39,7 +40,9 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
   const firmness = firmnessOf(body);
   const alike = alikeName(
     body.name,
-    state.control.filter((each) => each.id !== mark.id && each.revision.body.condition !== 'lost').map((each) => each.revision.body.name),
+    state.control
+      .filter((each) => each.id !== mark.id && each.revision.body.condition !== 'lost')
+      .map((each) => each.revision.body.name),
   );
   const today = now.toISOString().slice(0, 10);
   const overdue = (body.useBefore ?? today) < today;
@@ -49,11 +52,20 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
     setNoted(VISIT[outcome]);
   };
   const facts: readonly (readonly [string, ReactNode])[] = [
-    [msg('common.whatItIs'), `${CONTROL_KIND[body.kind]}${body.spot ? msg('control.thePointIs', { spot: body.spot }) : ''}`],
-    [msg('common.firmness'), `${FIRMNESS[firmness]}${body.firmness ? `: ${body.firmness.reason}` : msg('control.ratedFromItsKind')}`],
+    [
+      msg('common.whatItIs'),
+      `${CONTROL_KIND[body.kind]}${body.spot ? msg('control.thePointIs', { spot: body.spot }) : ''}`,
+    ],
+    [
+      msg('common.firmness'),
+      `${FIRMNESS[firmness]}${body.firmness ? `: ${body.firmness.reason}` : msg('control.ratedFromItsKind')}`,
+    ],
     [msg('common.setBy'), [body.setBy, body.setOn].filter(Boolean).join(', ') || msg('control.notNoted')],
     [msg('control.coordinatesFrom'), body.source || msg('control.notNoted')],
-    [msg('common.heightFrom'), body.heightSource ?? (body.z === null ? msg('control.itHasNone') : msg('control.theSameSource'))],
+    [
+      msg('common.heightFrom'),
+      body.heightSource ?? (body.z === null ? msg('control.itHasNone') : msg('control.theSameSource')),
+    ],
     ...(body.z !== null
       ? [
           [
@@ -61,17 +73,25 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
             msg('control.trueHeight', {
               length: units.length(body.z),
               unit: units.unit,
-              siteZero: state.settings.siteZero === null ? '' : msg('control.againstSiteZero2', { length: units.length(body.z - state.settings.siteZero) }),
+              siteZero:
+                state.settings.siteZero === null
+                  ? ''
+                  : msg('control.againstSiteZero2', { length: units.length(body.z - state.settings.siteZero) }),
             }),
           ] as const,
         ]
       : []),
-    [msg('control.useFor'), [body.usePlan && 'plan', body.useHeight && 'height'].filter(Boolean).join(' and ') || 'nothing'],
+    [
+      msg('control.useFor'),
+      [body.usePlan && 'plan', body.useHeight && 'height'].filter(Boolean).join(' and ') || 'nothing',
+    ],
     ...(body.useBefore
       ? [
           [
             msg('control.useBefore'),
-            <span className={overdue ? 'font-semibold text-brick' : ''}>{`${body.useBefore}${overdue ? msg('control.overdueReplaceIt') : ''}`}</span>,
+            <span
+              className={overdue ? 'font-semibold text-brick' : ''}
+            >{`${body.useBefore}${overdue ? msg('control.overdueReplaceIt') : ''}`}</span>,
           ] as const,
         ]
       : []),
@@ -88,13 +108,26 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
               generation2: family.generation > 2 ? msg('control.theChainIsLongEachStationAdds') : '',
             }),
           ] as const,
-          [msg('control.proven'), isProvenControl(state, mark) ? msg('control.byASecondStation') : msg('control.notYetByASecondFreshStation')] as const,
+          [
+            msg('control.proven'),
+            isProvenControl(state, mark) ? msg('control.byASecondStation') : msg('control.notYetByASecondFreshStation'),
+          ] as const,
         ]
       : []),
     ...(alike === null
       ? []
-      : [[msg('control.looksLike'), <span className="font-semibold text-ochre">{msg('control.giveOneOfThemANewName', { alike })}</span>] as const]),
-    [msg('control.lastSeen'), visits.length > 0 ? `${dayAndTime(visits.at(-1)!.at)}, ${VISIT[visits.at(-1)!.body.outcome]}` : msg('control.neverNoted')],
+      : [
+          [
+            msg('control.looksLike'),
+            <span className="font-semibold text-ochre">{msg('control.giveOneOfThemANewName', { alike })}</span>,
+          ] as const,
+        ]),
+    [
+      msg('control.lastSeen'),
+      visits.length > 0
+        ? `${dayAndTime(visits.at(-1)!.at)}, ${VISIT[visits.at(-1)!.body.outcome]}`
+        : msg('control.neverNoted'),
+    ],
   ];
   return (
     <Dialog
@@ -212,8 +245,9 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
       <ul className="figures text-[14px] text-ink2">
         {mark.revisions.map((revision, i) => (
           <li key={revision.id}>
-            r{mark.revisions.length - i}, {dayAndTime(revision.at)}: {units.axes.map((which) => units.length(revision.body[which])).join(', ')},{' '}
-            {units.length(revision.body.z)} · {revision.body.condition} · {revision.body.source}
+            r{mark.revisions.length - i}, {dayAndTime(revision.at)}:{' '}
+            {units.axes.map((which) => units.length(revision.body[which])).join(', ')}, {units.length(revision.body.z)}{' '}
+            · {revision.body.condition} · {revision.body.source}
             {revision.body.note && ` · ${revision.body.note}`}
           </li>
         ))}

@@ -10,18 +10,27 @@ import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 const SHOWN = 60;
 
 /** Distance and height difference between every two marks, as one station measured them, against the list; the misfits first. */
-export function PairTable({ onChoose, onPairs }: { onChoose(mark: string): void; onPairs(pairs: readonly ControlPair[]): void }) {
+export function PairTable({
+  onChoose,
+  onPairs,
+}: {
+  onChoose(mark: string): void;
+  onPairs(pairs: readonly ControlPair[]): void;
+}) {
   const { state } = useSite();
   const units = useUnits();
   const small = smallUnit(units.lengthUnit);
-  const stations = state.occupations.filter((each) => new Set(stationSights(state, each.id).map((sight) => JSON.stringify(sight.body.target))).size > 1);
+  const stations = state.occupations.filter(
+    (each) => new Set(stationSights(state, each.id).map((sight) => JSON.stringify(sight.body.target))).size > 1,
+  );
   const [id, setId] = useState(stations.at(-1)?.id ?? '');
   const occupation = stations.find((each) => each.id === id) ?? stations.at(-1);
   const pairs = useMemo(() => (occupation ? pairsOf(state, occupation) : []), [state, occupation]);
   useEffect(() => onPairs(pairs), [pairs, onPairs]);
   const nameOf = (mark: string) => state.control.find((each) => each.id === mark)?.revision.body.name ?? '?';
   if (!occupation) return <p className="p-4 text-ink2">{msg('control.noStationHasSightedTwoMarksYet')}</p>;
-  const difference = (metres: number | null) => (metres === null ? '–' : formatSigned(metres * small.perMetre, small.decimals));
+  const difference = (metres: number | null) =>
+    metres === null ? '–' : formatSigned(metres * small.perMetre, small.decimals);
   return (
     <div className="px-[14px] pb-4">
       <Choice
@@ -45,7 +54,11 @@ export function PairTable({ onChoose, onPairs }: { onChoose(mark: string): void;
           {pairs.slice(0, SHOWN).map((pair) => (
             <tr key={`${pair.from} ${pair.to}`} className={pair.exceeds ? 'bg-brick-tint text-brick' : ''}>
               <td className={TD_WORD}>
-                <button type="button" className="min-h-11 min-w-11 text-left font-semibold" onClick={() => onChoose(pair.from)}>
+                <button
+                  type="button"
+                  className="min-h-11 min-w-11 text-left font-semibold"
+                  onClick={() => onChoose(pair.from)}
+                >
                   {nameOf(pair.from)} – {nameOf(pair.to)}
                 </button>
                 {pair.exceeds && <strong> {msg('control.doesNotFit')}</strong>}
@@ -58,7 +71,9 @@ export function PairTable({ onChoose, onPairs }: { onChoose(mark: string): void;
           ))}
         </tbody>
       </table>
-      <p className="mt-1.5 text-[13px] leading-snug text-ink2">{msg('control.measuredMinusListedNeitherTheStations')}</p>
+      <p className="mt-1.5 text-[13px] leading-snug text-ink2">
+        {msg('control.measuredMinusListedNeitherTheStations')}
+      </p>
     </div>
   );
 }

@@ -55,13 +55,19 @@ export function PreviewTable({ rows, skipped, turned, onSkip, onTurn }: PreviewT
               <td className={TD}>{units.length(row.n)}</td>
               <td className={TD}>{units.length(row.z)}</td>
               <td className={TD_WORD}>
-                {faults.length > 0 && <strong className="text-brick">{msg('control.fault', { faults: faults.join('; ') })} </strong>}
+                {faults.length > 0 && (
+                  <strong className="text-brick">{msg('control.fault', { faults: faults.join('; ') })} </strong>
+                )}
                 {questions.length > 0 && <span className="font-medium text-ochre">{questions.join('; ')}. </span>}
                 {notes.join('; ')}
               </td>
               <td className={`${TD} whitespace-nowrap`}>
                 {swap && (
-                  <Button className="px-2 text-[13px]" aria-pressed={turned.has(row.row)} onClick={() => onTurn(row.row)}>
+                  <Button
+                    className="px-2 text-[13px]"
+                    aria-pressed={turned.has(row.row)}
+                    onClick={() => onTurn(row.row)}
+                  >
                     {turned.has(row.row) ? msg('control.exchanged') : msg('control.exchangeEAndN')}
                   </Button>
                 )}{' '}
@@ -69,7 +75,10 @@ export function PreviewTable({ rows, skipped, turned, onSkip, onTurn }: PreviewT
                   className="px-2 text-[13px]"
                   aria-pressed={skipped.has(row.row)}
                   onClick={() => onSkip(row.row)}
-                  aria-label={msg('control.row2', { has: skipped.has(row.row) ? msg('control.take') : msg('control.leaveOut'), row: row.row })}
+                  aria-label={msg('control.row2', {
+                    has: skipped.has(row.row) ? msg('control.take') : msg('control.leaveOut'),
+                    row: row.row,
+                  })}
                 >
                   {skipped.has(row.row) ? msg('common.takeIt') : msg('control.leaveOut')}
                 </Button>

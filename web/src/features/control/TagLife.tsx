@@ -14,14 +14,24 @@ export function TagLife({ mark }: { readonly mark: ControlMark }) {
   const [tried, setTried] = useState(false);
   if (body.kind !== 'tag') return null;
   if ((body.retired ?? null) !== null)
-    return <p className="mb-3 border-l-4 border-ochre pl-3">{msg('control.takenAwayPutUpElsewhereItIs', { retired: body.retired })}</p>;
+    return (
+      <p className="mb-3 border-l-4 border-ochre pl-3">
+        {msg('control.takenAwayPutUpElsewhereItIs', { retired: body.retired })}
+      </p>
+    );
   const takeAway = async () => {
     setTried(true);
     if (where.trim() === '') return;
     const day = now().toISOString().slice(0, 10);
     await say({
       type: 'control',
-      body: { ...body, condition: 'lost', retired: `${day}, ${where.trim()}`, note: msg('control.takenAway'), supersedes: mark.revision.id },
+      body: {
+        ...body,
+        condition: 'lost',
+        retired: `${day}, ${where.trim()}`,
+        note: msg('control.takenAway'),
+        supersedes: mark.revision.id,
+      },
     });
   };
   return (
@@ -29,7 +39,9 @@ export function TagLife({ mark }: { readonly mark: ControlMark }) {
       <h3 className="text-[15px]">{msg('control.reusableTag')}</h3>
       <p className="text-[14px] text-ink2">
         {msg('control.onAFlatSurfaceHardlyTiltedIn', {
-          validFor: body.validFor ? msg('control.validFor2', { validFor: body.validFor }) : msg('control.sayWithANewRevisionWhatIt'),
+          validFor: body.validFor
+            ? msg('control.validFor2', { validFor: body.validFor })
+            : msg('control.sayWithANewRevisionWhatIt'),
         })}
       </p>
       <div className="mt-1 flex flex-wrap items-end gap-2">

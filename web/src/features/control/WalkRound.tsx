@@ -1,5 +1,14 @@
 import { useState } from 'react';
-import { azimuth, compassWord, walkingOrder, planDistance, RADIANS_PER_DEGREE, wrapTurn, type AngleUnit, type PlanPoint } from '@idle-marker/core';
+import {
+  azimuth,
+  compassWord,
+  walkingOrder,
+  planDistance,
+  RADIANS_PER_DEGREE,
+  wrapTurn,
+  type AngleUnit,
+  type PlanPoint,
+} from '@idle-marker/core';
 import type { ControlMark } from '@idle-marker/records';
 import { msg, coarseAngle, VISIT } from '@idle-marker/words';
 import { useFacing } from '../../link/linkStore.ts';
@@ -39,7 +48,8 @@ export function WalkRound({ onChoose, onOpen }: { onChoose(mark: string): void; 
   const station = inForce?.fact.body.result ?? null;
   const order = walkOrder(station ?? placed[0] ?? { e: 0, n: 0 }, placed);
   const unplaced = here.filter((mark) => mark.revision.body.e === null);
-  const today = (mark: ControlMark) => (state.visits.get(mark.id) ?? []).findLast((each) => now.getTime() - Date.parse(each.at) < MS_PER_DAY / 2) ?? null;
+  const today = (mark: ControlMark) =>
+    (state.visits.get(mark.id) ?? []).findLast((each) => now.getTime() - Date.parse(each.at) < MS_PER_DAY / 2) ?? null;
   const done = here.filter((mark) => today(mark) !== null).length;
   const facing = useFacing(station && station.orientationDeg * RADIANS_PER_DEGREE);
   const row = (mark: ControlMark, from: { readonly words: string } | null) => {
@@ -48,12 +58,18 @@ export function WalkRound({ onChoose, onOpen }: { onChoose(mark: string): void; 
     return (
       <li key={mark.id} className="border-b border-rule py-2" onFocus={() => onChoose(mark.id)}>
         <div className="flex flex-wrap items-baseline justify-between gap-x-4">
-          <button type="button" className="min-h-11 min-w-11 text-left font-semibold underline decoration-dotted" onClick={() => onOpen(mark.id)}>
+          <button
+            type="button"
+            className="min-h-11 min-w-11 text-left font-semibold underline decoration-dotted"
+            onClick={() => onOpen(mark.id)}
+          >
             {body.name}
           </button>
           <span className="text-ink2">{from?.words}</span>
         </div>
-        <p className="text-[14px] text-ink2">{[body.spot, body.note].filter(Boolean).join('; ') || msg('control.nothingNotedAboutTheSpot')}</p>
+        <p className="text-[14px] text-ink2">
+          {[body.spot, body.note].filter(Boolean).join('; ') || msg('control.nothingNotedAboutTheSpot')}
+        </p>
         <div className="mt-1 flex flex-wrap items-center gap-2">
           {TAPS.map((outcome) => (
             <Button
@@ -75,14 +91,22 @@ export function WalkRound({ onChoose, onOpen }: { onChoose(mark: string): void; 
   return (
     <div className="px-[18px] pb-4">
       <p className="py-2">
-        <strong>{msg('control.ofLookedAtToday', { done, here: here.length })}</strong> {msg('control.foundMeansTheLabelWasReadAnd2')}
+        <strong>{msg('control.ofLookedAtToday', { done, here: here.length })}</strong>{' '}
+        {msg('control.foundMeansTheLabelWasReadAnd2')}
       </p>
-      {state.settings.paint && <p className="mb-2 border-l-4 border-spruce pl-3 text-[14px]">{msg('control.paintHere', { paint: state.settings.paint })}</p>}
+      {state.settings.paint && (
+        <p className="mb-2 border-l-4 border-spruce pl-3 text-[14px]">
+          {msg('control.paintHere', { paint: state.settings.paint })}
+        </p>
+      )}
       <ul>
         {order.slice(0, shown).map(({ mark, ...place }) => {
           if (!station) return row(mark, null);
           const way = azimuth(station, place);
-          const turn = facing === null ? '' : msg('control.toTheRightOfTheTelescope', { turned: turned(way - facing, units.angleUnit) });
+          const turn =
+            facing === null
+              ? ''
+              : msg('control.toTheRightOfTheTelescope', { turned: turned(way - facing, units.angleUnit) });
           return row(mark, {
             words: msg('control.of', {
               length: units.length(planDistance(station, place), 1),

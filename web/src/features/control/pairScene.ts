@@ -9,7 +9,9 @@ const WRITTEN = 8;
 
 export function pairScene(state: SiteState, pairs: readonly ControlPair[], unit: LengthUnit): Partial<Scene> {
   const place = new Map(
-    state.control.flatMap(({ id, revision: { body } }) => (body.e === null || body.n === null ? [] : [[id, { e: body.e, n: body.n }] as const])),
+    state.control.flatMap(({ id, revision: { body } }) =>
+      body.e === null || body.n === null ? [] : [[id, { e: body.e, n: body.n }] as const],
+    ),
   );
   const lines: SceneLine[] = [];
   const texts: SceneText[] = [];
@@ -18,7 +20,12 @@ export function pairScene(state: SiteState, pairs: readonly ControlPair[], unit:
     const from = place.get(pair.from);
     const to = place.get(pair.to);
     if (!from || !to) continue;
-    lines.push({ points: [from, to], ink: pair.exceeds ? 'brick' : 'ink2', width: pair.exceeds ? 2.5 : 0.75, ...(pair.exceeds ? {} : { dash: [4, 4] }) });
+    lines.push({
+      points: [from, to],
+      ink: pair.exceeds ? 'brick' : 'ink2',
+      width: pair.exceeds ? 2.5 : 0.75,
+      ...(pair.exceeds ? {} : { dash: [4, 4] }),
+    });
     if (!pair.exceeds || pair.dDistance === null || texts.length >= WRITTEN) continue;
     texts.push({
       at: { e: (from.e + to.e) / 2, n: (from.n + to.n) / 2 },

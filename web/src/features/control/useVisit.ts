@@ -16,7 +16,12 @@ export function useVisit(): (mark: ControlMark, outcome: VisitOutcome) => Promis
         ? [
             {
               type: 'control' as const,
-              body: { ...body, condition, note: msg('control.onTheGround2', { visit: VISIT[outcome] }), supersedes: mark.revision.id },
+              body: {
+                ...body,
+                condition,
+                note: msg('control.onTheGround2', { visit: VISIT[outcome] }),
+                supersedes: mark.revision.id,
+              },
             },
           ]
         : []),

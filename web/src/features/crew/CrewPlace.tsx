@@ -28,7 +28,8 @@ function useLanguage(): readonly [CrewWords, (code: string) => void] {
 
 class Ended extends Error {}
 
-const isView: IsAnswer<CrewView> = (document) => (Array.isArray(document['marks']) ? (document as unknown as CrewView) : null);
+const isView: IsAnswer<CrewView> = (document) =>
+  Array.isArray(document['marks']) ? (document as unknown as CrewView) : null;
 
 function thatHasEnded(error: unknown): never {
   throw error instanceof RefusedError && error.problem.code === 'LINK_ENDED' ? new Ended() : error;
@@ -86,7 +87,17 @@ export function Place() {
   );
 }
 
-function Stakes({ token, view, asked, words }: { readonly token: string; readonly view: CrewView; readonly asked: string; readonly words: CrewWords }) {
+function Stakes({
+  token,
+  view,
+  asked,
+  words,
+}: {
+  readonly token: string;
+  readonly view: CrewView;
+  readonly asked: string;
+  readonly words: CrewWords;
+}) {
   const navigate = useNavigate();
   const { page } = words;
   const [text, setText] = useState('');
@@ -101,7 +112,8 @@ function Stakes({ token, view, asked, words }: { readonly token: string; readonl
     setWhich(id);
   };
   const found = asked === '' ? [] : view.marks.filter((mark) => plain(mark.name) === plain(asked));
-  const near = asked === '' || found.length > 0 ? [] : view.marks.filter((mark) => plain(mark.name).includes(plain(asked)));
+  const near =
+    asked === '' || found.length > 0 ? [] : view.marks.filter((mark) => plain(mark.name).includes(plain(asked)));
   const mark = found.find((each) => each.id === which) ?? (found.length === 1 ? found[0]! : null);
   return (
     <>
@@ -130,9 +142,17 @@ function Stakes({ token, view, asked, words }: { readonly token: string; readonl
           {filled(page.nothingFound, { name: asked })}
         </p>
       )}
-      {near.length > 0 && <Which said={filled(page.near, { name: asked })} marks={near.slice(0, MOST_NEAR)} onChoose={show} />}
-      {found.length > 1 && !mark && <Which said={filled(page.several, { name: asked })} marks={found} onChoose={show} />}
-      {mark ? <Stake key={mark.id} token={token} view={view} mark={mark} words={words} /> : <p className="text-[15px] text-ink2">{page.scan}</p>}
+      {near.length > 0 && (
+        <Which said={filled(page.near, { name: asked })} marks={near.slice(0, MOST_NEAR)} onChoose={show} />
+      )}
+      {found.length > 1 && !mark && (
+        <Which said={filled(page.several, { name: asked })} marks={found} onChoose={show} />
+      )}
+      {mark ? (
+        <Stake key={mark.id} token={token} view={view} mark={mark} words={words} />
+      ) : (
+        <p className="text-[15px] text-ink2">{page.scan}</p>
+      )}
       <details open={asked === ''}>
         <summary className="min-h-11 cursor-pointer py-2 font-semibold">
           {page.all} ({view.marks.length})
@@ -160,7 +180,15 @@ function Stakes({ token, view, asked, words }: { readonly token: string; readonl
 /** More than these are better found in the list of all. */
 const MOST_NEAR = 12;
 
-function Which({ said, marks, onChoose }: { readonly said: string; readonly marks: readonly CrewMark[]; readonly onChoose: (mark: CrewMark) => void }) {
+function Which({
+  said,
+  marks,
+  onChoose,
+}: {
+  readonly said: string;
+  readonly marks: readonly CrewMark[];
+  readonly onChoose: (mark: CrewMark) => void;
+}) {
   return (
     <div>
       <p className="font-medium">{said}</p>
@@ -175,14 +203,28 @@ function Which({ said, marks, onChoose }: { readonly said: string; readonly mark
 
 const isBad = ({ standing }: CrewMark): boolean => standing === 'inDoubt' || standing === 'destroyed';
 
-function Stake({ token, view, mark, words }: { readonly token: string; readonly view: CrewView; readonly mark: CrewMark; readonly words: CrewWords }) {
+function Stake({
+  token,
+  view,
+  mark,
+  words,
+}: {
+  readonly token: string;
+  readonly view: CrewView;
+  readonly mark: CrewMark;
+  readonly words: CrewWords;
+}) {
   const { page } = words;
   const point = pointOfMark(view, mark);
-  const written = mark.written ? (['front', 'back', 'left', 'right'] as const).filter((side) => mark.written![side].length > 0) : [];
+  const written = mark.written
+    ? (['front', 'back', 'left', 'right'] as const).filter((side) => mark.written![side].length > 0)
+    : [];
   return (
     <article aria-label={mark.name} className="border-[1.5px] border-ink bg-sheet p-4">
       <h1 className="text-3xl">{mark.name}</h1>
-      <p className={`mb-3 font-semibold ${isBad(mark) ? 'text-brick' : mark.standing === 'held' ? 'text-good' : 'text-ochre'}`}>
+      <p
+        className={`mb-3 font-semibold ${isBad(mark) ? 'text-brick' : mark.standing === 'held' ? 'text-good' : 'text-ochre'}`}
+      >
         {page.standing[mark.standing]}
       </p>
       <ReadingCard reading={mark.reading} words={words} unit={view.unit} standing={mark.standing} who={view.who} />
@@ -217,7 +259,17 @@ function Stake({ token, view, mark, words }: { readonly token: string; readonly 
   );
 }
 
-function Report({ token, mark, words, who }: { readonly token: string; readonly mark: CrewMark; readonly words: CrewWords; readonly who: string }) {
+function Report({
+  token,
+  mark,
+  words,
+  who,
+}: {
+  readonly token: string;
+  readonly mark: CrewMark;
+  readonly words: CrewWords;
+  readonly who: string;
+}) {
   const { page } = words;
   const queries = useQueryClient();
   const [asking, setAsking] = useState(false);
@@ -231,7 +283,11 @@ function Report({ token, mark, words, who }: { readonly token: string; readonly 
     setTrouble(null);
     setBusy(true);
     try {
-      await ask(`/api/v1/crew/${token}/reports/${id}`, about(id), sending('PUT', { mark: mark.id, kind, who: name.trim(), text: text.trim() }));
+      await ask(
+        `/api/v1/crew/${token}/reports/${id}`,
+        about(id),
+        sending('PUT', { mark: mark.id, kind, who: name.trim(), text: text.trim() }),
+      );
       await queries.invalidateQueries({ queryKey: ['crew', token] });
     } catch (error) {
       if (!(error instanceof RefusedError)) setTrouble(page.away);

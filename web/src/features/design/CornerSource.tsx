@@ -33,7 +33,8 @@ export function CornerSource({ rule, onCorners }: CornerSourceProps) {
     setShown(fact.body.drawing);
     if (fact.body.format !== 'csv') return;
     const points = await askDrawing('points', { key, layer: 'points' });
-    if (points) onCorners({ name: fact.body.name, corners: points, rule, isGrid: false, drawing: fact.id }, fact.body.fileName);
+    if (points)
+      onCorners({ name: fact.body.name, corners: points, rule, isGrid: false, drawing: fact.id }, fact.body.fileName);
   };
   return (
     <div className="mt-2">
@@ -64,7 +65,8 @@ export function CornerSource({ rule, onCorners }: CornerSourceProps) {
   );
 }
 
-const hasCorners = ({ elements, surfaces }: DrawingSummary): boolean => elements > surfaces.reduce((sum, { triangles }) => sum + triangles, 0);
+const hasCorners = ({ elements, surfaces }: DrawingSummary): boolean =>
+  elements > surfaces.reduce((sum, { triangles }) => sum + triangles, 0);
 
 interface InDrawingProps extends CornerSourceProps {
   readonly drawing: ShownDrawing;
@@ -83,17 +85,33 @@ function InDrawing({ drawing: { fact, state }, rule, open, onOpen, onPick, onCor
         </Button>
       </p>
     );
-  if (state.status === 'reading') return <p className="mt-2 text-[13px] text-ink2">{msg('design.reading', { name })}</p>;
-  if (state.status === 'failed') return <p className="mt-2 text-[13px] font-medium text-brick">{`${name}: ${state.trouble}`}</p>;
+  if (state.status === 'reading')
+    return <p className="mt-2 text-[13px] text-ink2">{msg('design.reading', { name })}</p>;
+  if (state.status === 'failed')
+    return <p className="mt-2 text-[13px] font-medium text-brick">{`${name}: ${state.trouble}`}</p>;
   const { summary } = state;
   const key = fact.id;
   const outline = async (i: number) => {
     const found = await askDrawing('outline', { key, i });
-    if (found) onCorners({ name: found.layer, corners: found.corners, rule: rule === 'along' ? 'along' : 'outline', isGrid: false, drawing: key }, fileName);
+    if (found)
+      onCorners(
+        {
+          name: found.layer,
+          corners: found.corners,
+          rule: rule === 'along' ? 'along' : 'outline',
+          isGrid: false,
+          drawing: key,
+        },
+        fileName,
+      );
   };
   const points = async (layer: string) => {
     const corners = await askDrawing('points', { key, layer });
-    if (corners) onCorners({ name: layer, corners, rule: ON_POINTS.has(rule) ? rule : 'points', isGrid: false, drawing: key }, fileName);
+    if (corners)
+      onCorners(
+        { name: layer, corners, rule: ON_POINTS.has(rule) ? rule : 'points', isGrid: false, drawing: key },
+        fileName,
+      );
   };
   const pointLayers = summary.pointLayers.slice(0, LAYERS_SHOWN);
   return (
@@ -125,7 +143,18 @@ function InDrawing({ drawing: { fact, state }, rule, open, onOpen, onPick, onCor
           <Button
             key={`lines ${layer}`}
             className="text-[14px]"
-            onClick={() => onCorners({ name: msg('design.lines', { layer }), corners: lineEnds, rule: 'lineEnds', isGrid: true, drawing: key }, fileName)}
+            onClick={() =>
+              onCorners(
+                {
+                  name: msg('design.lines', { layer }),
+                  corners: lineEnds,
+                  rule: 'lineEnds',
+                  isGrid: true,
+                  drawing: key,
+                },
+                fileName,
+              )
+            }
           >
             {msg('design.itsLines', { lineEnds: lineEnds.length / 2 })}
           </Button>,

@@ -41,13 +41,18 @@ export function Place() {
   const [area, setArea] = useState<Fact<'area'> | 'new' | null>(null);
   const [clearing, setClearing] = useState<Fact<'package'> | null>(null);
   const [grid, setGrid] = useState<Fact<'grid'> | 'new' | null>(null);
-  const [drawing, setDrawing] = useState<{ readonly of: Fact<'drawing'> | null; readonly sameFile: boolean; readonly file?: File } | null>(null);
+  const [drawing, setDrawing] = useState<{
+    readonly of: Fact<'drawing'> | null;
+    readonly sameFile: boolean;
+    readonly file?: File;
+  } | null>(null);
   const [taken, setTaken] = useState<string | null>(null);
   const [editedRoad, setRoad] = useState<Fact<'alignment'> | 'new' | null>(null);
   const roads = useRoads();
   const style = useStationStyle();
   /** The road that the package to be changed was made along. */
-  const along = editing === null || editing === 'new' ? undefined : editing.body.items.find(({ road }) => road !== undefined)?.road;
+  const along =
+    editing === null || editing === 'new' ? undefined : editing.body.items.find(({ road }) => road !== undefined)?.road;
   const roadUnder = (along && roads.find((each) => each.id === along.line)) ?? null;
   const drawings = useDrawings();
   const underlay = useUnderlay();
@@ -68,7 +73,10 @@ export function Place() {
     [state, standings, roads, style],
   );
   const isShort = state.packages.reduce((sum, work) => sum + work.body.plans.length, 0) <= MOST_ROWS;
-  const marked = useMemo(() => state.packages.flatMap((work) => work.body.plans.map((plan) => plan.place)), [state.packages]);
+  const marked = useMemo(
+    () => state.packages.flatMap((work) => work.body.plans.map((plan) => plan.place)),
+    [state.packages],
+  );
   const goTo = (key: string) => {
     const found = state.packages.flatMap((work) => {
       const plan = work.body.plans.find((each) => markKey(roots.get(work.id)!, each.key) === key);
@@ -125,7 +133,12 @@ export function Place() {
             </Button>
           </div>
         </div>
-        <div className="min-h-0 flex-1 overflow-auto px-[18px] py-3" tabIndex={0} role="region" aria-label={msg('design.packages')}>
+        <div
+          className="min-h-0 flex-1 overflow-auto px-[18px] py-3"
+          tabIndex={0}
+          role="region"
+          aria-label={msg('design.packages')}
+        >
           {taken !== null && (
             <Card
               tone="good"
@@ -149,7 +162,10 @@ export function Place() {
             </Card>
           )}
           {state.packages.length === 0 && (
-            <Empty title={msg('design.noWorkPackage')} action={<Button onClick={() => setEditing('new')}>{msg('common.makeOne')}</Button>}>
+            <Empty
+              title={msg('design.noWorkPackage')}
+              action={<Button onClick={() => setEditing('new')}>{msg('common.makeOne')}</Button>}
+            >
               {msg('design.aPackageTakesAnOutlineTypedOr')}
             </Empty>
           )}
@@ -161,7 +177,12 @@ export function Place() {
               onReplace={() => setDrawing({ of: each.fact, sameFile: false })}
               onPlace={() =>
                 void sourceBytes(id, each.fact.body.file).then((bytes) => {
-                  if (bytes) setDrawing({ of: each.fact, sameFile: false, file: new File([bytes.slice()], each.fact.body.fileName) });
+                  if (bytes)
+                    setDrawing({
+                      of: each.fact,
+                      sameFile: false,
+                      file: new File([bytes.slice()], each.fact.body.fileName),
+                    });
                 })
               }
             />
@@ -173,7 +194,10 @@ export function Place() {
             <p key={each.id} className="mb-3 flex items-baseline justify-between gap-3 border-b border-rule pb-2">
               <span>
                 <strong>{msg('design.grid', { name: each.body.name })}</strong>
-                {msg('design.by2', { labels: each.body.letters.labels.join(' '), labels2: each.body.numbers.labels.join(' ') })}{' '}
+                {msg('design.by2', {
+                  labels: each.body.letters.labels.join(' '),
+                  labels2: each.body.numbers.labels.join(' '),
+                })}{' '}
                 <span className="text-ink2">{msg('design.source', { source: each.body.source })}</span>
               </span>
               <Button look="quiet" onClick={() => setGrid(each)}>
@@ -211,7 +235,9 @@ export function Place() {
       </section>
       {area !== null && <EditArea area={area === 'new' ? null : area} onClose={() => setArea(null)} />}
       {clearing !== null && <OffsetsDialog work={clearing} onClose={() => setClearing(null)} />}
-      {editedRoad !== null && <EditRoad fact={editedRoad === 'new' ? null : editedRoad} onClose={() => setRoad(null)} />}
+      {editedRoad !== null && (
+        <EditRoad fact={editedRoad === 'new' ? null : editedRoad} onClose={() => setRoad(null)} />
+      )}
       {grid !== null && <EditGrid grid={grid === 'new' ? null : grid} onClose={() => setGrid(null)} />}
       {drawing !== null && (
         <DrawingDialog

@@ -1,7 +1,23 @@
 import { useEffect, useMemo, useState } from 'react';
-import { extentOf, farOff, fitSimilarity, RADIANS_PER_DEGREE, type Metres, type SimilarityFit, type PlanPoint } from '@idle-marker/core';
+import {
+  extentOf,
+  farOff,
+  fitSimilarity,
+  RADIANS_PER_DEGREE,
+  type Metres,
+  type SimilarityFit,
+  type PlanPoint,
+} from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { affectedPackages, alikeName, heightsToAsk, packagesFrom, type AffectedPackage, type HeightOf, type SiteState } from '@idle-marker/records';
+import {
+  affectedPackages,
+  alikeName,
+  heightsToAsk,
+  packagesFrom,
+  type AffectedPackage,
+  type HeightOf,
+  type SiteState,
+} from '@idle-marker/records';
 import type { ReadAlignment, ComparedDrawings } from '@idle-marker/formats';
 import { msg, farOffWords, crossingWords, landXmlWarningWords, leftOutWords } from '@idle-marker/words';
 import { askDrawing } from '../../drawings/drawings.ts';
@@ -46,7 +62,8 @@ const tenthMm = (metres: Metres): number => Math.round(metres * 1e4) / 10;
 const NO_HEIGHTS: ReadonlyMap<string, Metres | null> = new Map();
 const NO_ROADS: readonly ReadAlignment[] = [];
 const NO_NAMES: ReadonlySet<string> = new Set();
-const heightKey = (surface: string, { e, n }: { readonly e: number; readonly n: number }): string => `${surface}\n${e} ${n}`;
+const heightKey = (surface: string, { e, n }: { readonly e: number; readonly n: number }): string =>
+  `${surface}\n${e} ${n}`;
 
 /** Packages of the older revision, with their corners where the comparison found them. */
 function affectedBy(
@@ -56,9 +73,18 @@ function affectedBy(
   heightOf?: HeightOf,
   missing?: ReadonlySet<string>,
 ): AffectedPackage[] {
-  const corners = packagesFrom(state, drawing.body.drawing).flatMap((work) => work.body.items.flatMap((item) => item.corners));
+  const corners = packagesFrom(state, drawing.body.drawing).flatMap((work) =>
+    work.body.items.flatMap((item) => item.corners),
+  );
   const places = new Map(corners.map((corner, i) => [`${corner.e} ${corner.n}`, compared.places[i] ?? null]));
-  return affectedPackages(state, drawing.body.drawing, drawing.id, ({ e, n }) => places.get(`${e} ${n}`) ?? null, heightOf, missing);
+  return affectedPackages(
+    state,
+    drawing.body.drawing,
+    drawing.id,
+    ({ e, n }) => places.get(`${e} ${n}`) ?? null,
+    heightOf,
+    missing,
+  );
 }
 
 const cornersOf = ([w, s, e, n]: readonly [number, number, number, number]): PlanPoint[] => [
@@ -85,7 +111,9 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
   /** Surfaces that packages use and the newer drawing lacks. */
   const [missing, setMissing] = useState<ReadonlySet<string>>(NO_NAMES);
   const [tried, setTried] = useState(false);
-  const others = state.drawings.filter((each) => each.body.drawing !== drawing?.body.drawing).map((each) => each.body.name);
+  const others = state.drawings
+    .filter((each) => each.body.drawing !== drawing?.body.drawing)
+    .map((each) => each.body.name);
   const readable = readPairs(pairs, units);
   const fit = useMemo((): SimilarityFit | null => {
     if (readable.length < 2) return null;
@@ -99,7 +127,9 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
 
   const doubt = useMemo(() => {
     if (!read || !usedUnit || ownPlace) return null;
-    const along = read.summary.alignments.flatMap(({ definition }) => definition.elements.flatMap(({ start, end }) => [start, end]));
+    const along = read.summary.alignments.flatMap(({ definition }) =>
+      definition.elements.flatMap(({ start, end }) => [start, end]),
+    );
     const control = state.control.flatMap(
       ({
         revision: {
@@ -107,7 +137,10 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
         },
       }) => (e === null || n === null ? [] : [{ e, n }]),
     );
-    const [site, extent] = [extentOf(control), extentOf([...along, ...(read.summary.extent ? cornersOf(read.summary.extent) : [])])];
+    const [site, extent] = [
+      extentOf(control),
+      extentOf([...along, ...(read.summary.extent ? cornersOf(read.summary.extent) : [])]),
+    ];
     return site && extent && farOff(site, extent, usedUnit.metres);
   }, [read, usedUnit, ownPlace, state]);
 
@@ -142,7 +175,9 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
       setTiles([{ tiles: found, extent: again.summary.extent, ink: 'spruce' }]);
       // What is compared with has to be read itself first; until it is, the comparison waits.
       if (!drawing || older?.status !== 'open') return;
-      const corners = packagesFrom(state, drawing.body.drawing).flatMap((work) => work.body.items.flatMap((item) => item.corners));
+      const corners = packagesFrom(state, drawing.body.drawing).flatMap((work) =>
+        work.body.items.flatMap((item) => item.corners),
+      );
       const changes = await askDrawing('compare', { key: drawing.id, after: again.key, corners, most: MOVED_SHOWN });
       if (gone || !changes) return;
       const toAsk = heightsToAsk(state, drawing.body.drawing, affectedBy(state, drawing, changes));
@@ -173,7 +208,12 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
 
   const roads = useTakenRoads(read?.summary.alignments ?? NO_ROADS, drawing);
   const alike = alikeName(name, others);
-  const nameError = name.trim() === '' ? msg('design.giveTheDrawingAName') : alike === null ? null : msg('design.thereIsADrawingAlready', { alike });
+  const nameError =
+    name.trim() === ''
+      ? msg('design.giveTheDrawingAName')
+      : alike === null
+        ? null
+        : msg('design.thereIsADrawingAlready', { alike });
   const placing = (): FactBody<'drawing'>['placing'] =>
     !ownPlace || !similarity
       ? null
@@ -187,7 +227,11 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
             misfitMm: tenthMm(fit.maxResidual),
             misfits: pairs
               .filter((pair) => targetOf(pair, units) !== null)
-              .map((pair, i) => ({ name: pairName(pair, i), dEMm: tenthMm(fit.residuals[i]!.e), dNMm: tenthMm(fit.residuals[i]!.n) })),
+              .map((pair, i) => ({
+                name: pairName(pair, i),
+                dEMm: tenthMm(fit.residuals[i]!.e),
+                dNMm: tenthMm(fit.residuals[i]!.n),
+              })),
           }
         : drawing!.body.placing;
   const isReady = !roads.every(({ fault }) => fault === null)
@@ -199,7 +243,10 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
     setTried(true);
     if (!isReady || nameError !== null) return;
     if (sameFile) {
-      await say({ type: 'drawing', body: { ...drawing!.body, name: name.trim(), hidden: [...hidden], supersedes: drawing!.id } });
+      await say({
+        type: 'drawing',
+        body: { ...drawing!.body, name: name.trim(), hidden: [...hidden], supersedes: drawing!.id },
+      });
       onClose();
       return;
     }
@@ -209,7 +256,9 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
       const items = next.value.items.map((item) => ({
         ...item,
         ...(item.drawing === drawing!.id ? { drawing: kept.id } : {}),
-        ...(item.surface?.drawing === drawing!.id ? { surface: { name: item.surface.name, heights: item.surface.heights, drawing: kept.id } } : {}),
+        ...(item.surface?.drawing === drawing!.id
+          ? { surface: { name: item.surface.name, heights: item.surface.heights, drawing: kept.id } }
+          : {}),
       }));
       return [{ type: 'package', body: { ...next.value, items } }];
     });
@@ -242,7 +291,9 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
           ]
         : [],
     ),
-    ...roads.flatMap(({ road, taken }) => (road && taken ? road.alignment.elements.flatMap(({ start, end }) => [start, end]) : [])),
+    ...roads.flatMap(({ road, taken }) =>
+      road && taken ? road.alignment.elements.flatMap(({ start, end }) => [start, end]) : [],
+    ),
   ];
   return (
     <Dialog
@@ -266,7 +317,9 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
         </>
       }
     >
-      {!sameFile && <ChooseFile label={msg('design.aDxfDrawingLandxmlGeojsonOrA')} onFile={(chosen) => void choose(chosen)} />}
+      {!sameFile && (
+        <ChooseFile label={msg('design.aDxfDrawingLandxmlGeojsonOrA')} onFile={(chosen) => void choose(chosen)} />
+      )}
       <ReadingFile take={take} />
       {needsUnit && (
         <AskUnit
@@ -305,7 +358,10 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
                     }),
                 })}
                 {read.summary.leftOut.length > 0 && (
-                  <span className="text-ochre"> {msg('design.notTaken2', { leftOut: leftOutWords(read.summary.leftOut) })}</span>
+                  <span className="text-ochre">
+                    {' '}
+                    {msg('design.notTaken2', { leftOut: leftOutWords(read.summary.leftOut) })}
+                  </span>
                 )}
               </p>
             )}
@@ -333,17 +389,36 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
             {!sameFile && (
               <>
                 <Tick label={msg('design.itHasCoordinatesOfItsOwnBring')} checked={ownPlace} onChange={setOwnPlace} />
-                {ownPlace && read && <PlacePairs read={read} pairs={pairs} onPairs={setPairs} fit={fit} heldScale={heldScale} onHeldScale={setHeldScale} />}
-                {ownPlace && !fit && before && <p className="text-[13px] text-ink2">{msg('design.untilPairsAreGivenItIsPlaced')}</p>}
+                {ownPlace && read && (
+                  <PlacePairs
+                    read={read}
+                    pairs={pairs}
+                    onPairs={setPairs}
+                    fit={fit}
+                    heldScale={heldScale}
+                    onHeldScale={setHeldScale}
+                  />
+                )}
+                {ownPlace && !fit && before && (
+                  <p className="text-[13px] text-ink2">{msg('design.untilPairsAreGivenItIsPlaced')}</p>
+                )}
               </>
             )}
-            <Layers layers={sameFile ? [] : layers} drawing={sameFile ? drawing : null} hidden={hidden} onHidden={setHidden} />
+            <Layers
+              layers={sameFile ? [] : layers}
+              drawing={sameFile ? drawing : null}
+              hidden={hidden}
+              onHidden={setHidden}
+            />
           </div>
           {!sameFile && (
             <div className="relative min-h-[260px] border border-ink2 max-md:h-[300px]">
               <Board
                 scene={scene}
-                underlay={tiles.map((each) => ({ ...each, tiles: each.tiles.filter(({ layer }) => !hidden.has(layer)) }))}
+                underlay={tiles.map((each) => ({
+                  ...each,
+                  tiles: each.tiles.filter(({ layer }) => !hidden.has(layer)),
+                }))}
                 description={msg('design.theDrawingAsItWouldLieOn')}
                 fitTo={fitTo}
                 fitKey={`${placed} ${tiles.length}`}
@@ -355,7 +430,9 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
       {drawing && read && usedUnit && !compared && (
         <p className="mt-4 border-t border-rule pt-3 text-[14px]" aria-live="polite">
           {older?.status === 'failed' ? (
-            <span className="font-medium text-ochre">{msg('design.whatTheNewerOneChangesCantBe', { trouble: older.trouble })}</span>
+            <span className="font-medium text-ochre">
+              {msg('design.whatTheNewerOneChangesCantBe', { trouble: older.trouble })}
+            </span>
           ) : (
             msg('design.comparingWithTheOneBeforeIt')
           )}

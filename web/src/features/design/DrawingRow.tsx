@@ -50,7 +50,9 @@ export function DrawingRow({ drawing: { fact, state }, onChange, onReplace, onPl
         {placing?.misfits && (
           <span className="block text-[13px] text-ink2">
             {msg('design.leftAtEach', {
-              misfits: placing.misfits.map((each) => `${each.name} ${offWords(each.dEMm / 1000, each.dNMm / 1000, site.settings.lengthUnit)}`).join('; '),
+              misfits: placing.misfits
+                .map((each) => `${each.name} ${offWords(each.dEMm / 1000, each.dNMm / 1000, site.settings.lengthUnit)}`)
+                .join('; '),
             })}
           </span>
         )}

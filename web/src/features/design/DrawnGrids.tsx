@@ -36,11 +36,17 @@ export function DrawnGrids({ onTake }: { onTake(found: DrawnGrid, file: string):
         return grids.map((grid) => (
           <p key={`${fact.id} ${grid.layer}`} className="mt-2 flex flex-wrap items-center gap-3">
             <Button className="text-[14px]" onClick={() => onTake(grid, fileName)}>
-              {msg('design.by4', { layer: grid.layer, labels: grid.definition.letters.labels.join(' '), labels2: grid.definition.numbers.labels.join(' ') })}
+              {msg('design.by4', {
+                layer: grid.layer,
+                labels: grid.definition.letters.labels.join(' '),
+                labels2: grid.definition.numbers.labels.join(' '),
+              })}
             </Button>
             {grid.misfit > QUIET_MISFIT && (
               <span className="text-[14px] font-medium text-ochre">
-                {msg('design.itsLinesAreNotQuiteParallelA', { smallLength: smallLength(grid.misfit, units.lengthUnit) })}
+                {msg('design.itsLinesAreNotQuiteParallelA', {
+                  smallLength: smallLength(grid.misfit, units.lengthUnit),
+                })}
               </span>
             )}
           </p>

@@ -28,7 +28,9 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
   const before = area?.body;
   const [kind, setKind] = useState<AreaKind>(before?.kind ?? 'spoilHeap');
   const [name, setName] = useState(before?.name ?? '');
-  const [margin, setMargin] = useState<Draft<number>>(() => lengthDraft(before?.margin ?? USUAL_AREA.spoilHeap.margin, units));
+  const [margin, setMargin] = useState<Draft<number>>(() =>
+    lengthDraft(before?.margin ?? USUAL_AREA.spoilHeap.margin, units),
+  );
   const [blocksSight, setBlocksSight] = useState(before?.blocksSight ?? USUAL_AREA.spoilHeap.blocksSight);
   const [corners, setCorners] = useState(() => cornersDraft(named(before?.corners ?? []), units));
   const [tried, setTried] = useState(false);
@@ -47,7 +49,12 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
     state.areas.filter((each) => each.body.area !== before?.area).map((each) => each.body.name),
   );
   const errors = {
-    name: name.trim() === '' ? msg('design.giveItANameThatTheCrew') : alike === null ? null : msg('design.thereIsAnAreaAlreadyTwoNames', { alike }),
+    name:
+      name.trim() === ''
+        ? msg('design.giveItANameThatTheCrew')
+        : alike === null
+          ? null
+          : msg('design.thereIsAnAreaAlreadyTwoNames', { alike }),
     margin: marginRead === null || marginRead < 0 || marginRead > 100 ? msg('design.giveALength0OrMore') : null,
     corners: !read.ok
       ? read.error === 'No corners yet.'
@@ -128,11 +135,20 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
             error={shown(errors.name)}
             autoFocus
           />
-          <DraftField label={msg('design.marksAreLostUpToThisFar')} unit={units.unit} draft={margin} onDraft={setMargin} error={errors.margin} />
+          <DraftField
+            label={msg('design.marksAreLostUpToThisFar')}
+            unit={units.unit}
+            draft={margin}
+            onDraft={setMargin}
+            error={errors.margin}
+          />
           <Tick label={msg('design.nothingIsSeenThroughIt2')} checked={blocksSight} onChange={setBlocksSight} />
           <div>
             <label className="block text-[13px] text-ink2" htmlFor="area-corners">
-              {msg('design.cornersInOrderOneALineNumber', { axes: units.axes[0] === 'e' ? 'E, N' : 'N, E', unit: units.unit })}
+              {msg('design.cornersInOrderOneALineNumber', {
+                axes: units.axes[0] === 'e' ? 'E, N' : 'N, E',
+                unit: units.unit,
+              })}
             </label>
             <textarea
               id="area-corners"
@@ -142,14 +158,22 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
               className="figures w-full rounded-sm border border-ink2 bg-sheet p-2"
               spellCheck={false}
             />
-            {(tried || corners.text.trim() !== '') && errors.corners && <p className="text-[13px] font-medium text-brick">{errors.corners}</p>}
+            {(tried || corners.text.trim() !== '') && errors.corners && (
+              <p className="text-[13px] font-medium text-brick">{errors.corners}</p>
+            )}
           </div>
           <Button onClick={() => setCorners(withoutLast(corners))} disabled={corners.text.trim() === ''}>
             {msg('design.takeTheLastCornerAway')}
           </Button>
         </div>
         <div className="relative min-h-[320px] border border-ink2">
-          <Board scene={scene} description={msg('design.planTouchItToPlaceTheNext')} onPlace={add} fitTo={around} fitKey={area?.id ?? msg('design.newArea2')} />
+          <Board
+            scene={scene}
+            description={msg('design.planTouchItToPlaceTheNext')}
+            onPlace={add}
+            fitTo={around}
+            fitKey={area?.id ?? msg('design.newArea2')}
+          />
         </div>
       </div>
     </Dialog>

@@ -39,7 +39,9 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
   const affected = useMemo(
     () =>
       grid && read.ok
-        ? affectedByGrid(state, { ...read.value, grid: grid.body.grid }, grid.id).filter((each) => canBeBrought(each) || each.lost.length > 0)
+        ? affectedByGrid(state, { ...read.value, grid: grid.body.grid }, grid.id).filter(
+            (each) => canBeBrought(each) || each.lost.length > 0,
+          )
         : [],
     [state, grid, read],
   );
@@ -48,8 +50,14 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
     draft.name,
     state.grids.filter((each) => each.body.grid !== grid?.body.grid).map((each) => each.body.name),
   );
-  const nameError = draft.name.trim() === '' ? msg('design.giveTheGridAName') : alike === null ? null : msg('design.thereIsAGridAlreadyTwoNames', { alike });
-  const error = (field: DraftFault['field']) => (tried && !read.ok && read.error.field === field ? read.error.text : null);
+  const nameError =
+    draft.name.trim() === ''
+      ? msg('design.giveTheGridAName')
+      : alike === null
+        ? null
+        : msg('design.thereIsAGridAlreadyTwoNames', { alike });
+  const error = (field: DraftFault['field']) =>
+    tried && !read.ok && read.error.field === field ? read.error.text : null;
   const whole = drawn && !drawn.ok ? designFaultWords(drawn.error) : null;
   const keep = async (retired: boolean) => {
     setTried(true);
@@ -72,7 +80,10 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
     await say({ type: 'grid', body, id }, ...packages);
     onClose();
   };
-  const scene = useMemo(() => joinScenes(outlineScene(state.packages), lines ? gridScene(lines) : {}, controlScene(state.control, null)), [state, lines]);
+  const scene = useMemo(
+    () => joinScenes(outlineScene(state.packages), lines ? gridScene(lines) : {}, controlScene(state.control, null)),
+    [state, lines],
+  );
   const first = (family: FamilyDraft, other: string) => family.labels.trim().split(/[\s,;-]/)[0] || other;
   const [a, one] = [first(draft.letters, 'A'), first(draft.numbers, '1')];
   const coordinate = units.axes.map((axis) => (axis === 'e' ? msg('common.east') : msg('common.north')));
@@ -98,7 +109,9 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
         unit={units.unit}
         inputMode="text"
         draft={draft[of].spacings}
-        placeholder={of === 'letters' ? `3 x ${units.edit(7.2)}` : `${units.edit(6)}, ${units.edit(6)}, ${units.edit(7.5)}`}
+        placeholder={
+          of === 'letters' ? `3 x ${units.edit(7.2)}` : `${units.edit(6)}, ${units.edit(6)}, ${units.edit(7.5)}`
+        }
         onDraft={(spacings) => change({ [of]: { ...draft[of], spacings } })}
         error={error(`${of}Spacings`)}
       />
@@ -131,7 +144,9 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
     >
       <DrawnGrids
         onTake={(found, file) => {
-          setDraft({ ...gridDraft({ ...gridGeometry(found.definition), name: draft.name.trim() || found.layer }, units) });
+          setDraft({
+            ...gridDraft({ ...gridGeometry(found.definition), name: draft.name.trim() || found.layer }, units),
+          });
           setSource(file);
         }}
       />
@@ -172,7 +187,10 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
             value={draft.turn.text}
             onChange={(turn) => change({ turn: typed(turn) })}
             error={error('turn')}
-            help={msg('design.squareIsWhenTheyRunTheOther', { angle: units.angle(Math.PI / 2), angle2: units.angle((3 * Math.PI) / 2) })}
+            help={msg('design.squareIsWhenTheyRunTheOther', {
+              angle: units.angle(Math.PI / 2),
+              angle2: units.angle((3 * Math.PI) / 2),
+            })}
           />
           {draft.by === 'azimuth' ? (
             <AngleField
@@ -192,7 +210,9 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
           <div className="relative min-h-[260px] flex-1 border border-ink2">
             <Board
               scene={scene}
-              description={lines ? msg('design.planWithGrid', { name: draft.name }) : msg('design.planTheGridIsNotCompleteYet')}
+              description={
+                lines ? msg('design.planWithGrid', { name: draft.name }) : msg('design.planTheGridIsNotCompleteYet')
+              }
               {...(lines ? { fitTo: [...lines.letters, ...lines.numbers].flatMap(({ from, to }) => [from, to]) } : {})}
               fitKey={lines ? JSON.stringify(read) : 'none'}
             />
@@ -230,7 +250,12 @@ function SecondPlaceCheck({ draft, lines }: { draft: GridDraft; lines: ColumnGri
   return (
     <p className={`mt-2 text-[14px] ${near.off > AGREES ? 'font-medium text-ochre' : 'text-ink2'}`}>
       {near.off > AGREES
-        ? msg('design.theSecondPlaceIsFromWhereMeets', { length: units.length(near.off), unit: units.unit, label: a!.label, label2: near.label })
+        ? msg('design.theSecondPlaceIsFromWhereMeets', {
+            length: units.length(near.off),
+            unit: units.unit,
+            label: a!.label,
+            label2: near.label,
+          })
         : msg('design.spacingsAndCoordinatesAgreeWhereMeets', { label: a!.label, label2: near.label })}
     </p>
   );

@@ -36,14 +36,20 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   const [offset, setOffset] = useState<Draft<number>>(() => lengthDraft(before?.offset ?? usualOffset, units));
   /** A figure that somebody gave stays, whatever the class. */
   const [offsetTyped, setOffsetTyped] = useState(before !== undefined);
-  const [heightReference, setHeightReference] = useState<Package['heightReference']>(before?.heightReference ?? 'finishedFloor');
+  const [heightReference, setHeightReference] = useState<Package['heightReference']>(
+    before?.heightReference ?? 'finishedFloor',
+  );
   const [items, setItems] = useState<readonly DraftItem[]>(
-    before?.items.map((item) => itemDraftOf(item, units, (revision) => drawingOfRevision(state, revision))) ?? [EMPTY_ITEM],
+    before?.items.map((item) => itemDraftOf(item, units, (revision) => drawingOfRevision(state, revision))) ?? [
+      EMPTY_ITEM,
+    ],
   );
   const writing = usePackageWriting(before);
   const [use, setUse] = useState(before?.use ?? '');
   const [also, setAlso] = useState<Package['heightReference'] | 'none'>(before?.also?.heightReference ?? 'none');
-  const [above, setAbove] = useState<Draft<number>>(() => lengthDraft(before?.also && Math.abs(before.also.above), units));
+  const [above, setAbove] = useState<Draft<number>>(() =>
+    lengthDraft(before?.also && Math.abs(before.also.above), units),
+  );
   const [isBelow, setIsBelow] = useState((before?.also?.above ?? -1) < 0);
   const aboveRead = lengthOf(above, units);
   const [ground, setGround] = useState<'none' | 'dig' | 'pour' | 'demolish'>(before?.ground?.kind ?? 'none');
@@ -60,17 +66,27 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
   }, [read]);
   const choices = useMemo(() => items.map(({ surface, rule }) => (rule === 'rakedPiles' ? null : surface)), [items]);
   const built = useWithHeights(whole, choices, offsetRead);
-  const plans = built && offsetRead !== null ? hubPlans(built, offsetRead, prefix.trim() || 'M', units.lengthUnit) : null;
+  const plans =
+    built && offsetRead !== null ? hubPlans(built, offsetRead, prefix.trim() || 'M', units.lengthUnit) : null;
   const errors = {
     ...head.errors,
-    offset: offsetRead === null || offsetRead <= 0 || offsetRead > 1000 ? msg('common.giveTheOffsetSuchAs', { edit: units.edit(2) }) : null,
+    offset:
+      offsetRead === null || offsetRead <= 0 || offsetRead > 1000
+        ? msg('common.giveTheOffsetSuchAs', { edit: units.edit(2) })
+        : null,
     items: items.some((each) => each.name.trim() === '')
       ? msg('design.everyOutlineNeedsAName')
       : new Set(items.map((each) => each.name.trim())).size < items.length
         ? msg('design.twoOutlinesHaveTheSameName')
         : null,
-    reach: ground !== 'none' && !(reachRead !== null && reachRead >= 0 && reachRead <= 500) ? msg('design.giveALength0OrMore') : null,
-    also: also !== 'none' && (aboveRead === null || aboveRead < 0) ? msg('design.giveHowFarSuchAs', { edit: units.edit(0.3) }) : null,
+    reach:
+      ground !== 'none' && !(reachRead !== null && reachRead >= 0 && reachRead <= 500)
+        ? msg('design.giveALength0OrMore')
+        : null,
+    also:
+      also !== 'none' && (aboveRead === null || aboveRead < 0)
+        ? msg('design.giveHowFarSuchAs', { edit: units.edit(0.3) })
+        : null,
     plans: plans && !plans.ok ? `${plans.error.item}: ${outlineErrorWords(plans.error)}` : null,
   };
   const faulty = Object.values(errors).some((error) => error !== null) || plans === null;
@@ -112,7 +128,10 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           isNew={work === null}
           said={
             plans?.ok
-              ? msg('design.countOfMarks', { marks: plans.value.length, unclear: unclear > 0 && msg('design.closerToTheOutlineThanTheOffset', { unclear }) })
+              ? msg('design.countOfMarks', {
+                  marks: plans.value.length,
+                  unclear: unclear > 0 && msg('design.closerToTheOutlineThanTheOffset', { unclear }),
+                })
               : msg('common.noMarksYet')
           }
           onClose={onClose}
@@ -139,9 +158,16 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
             setOffsetTyped(true);
           }}
           error={errors.offset}
-          help={round !== null ? msg('design.noRoundLengthCrewsKeepInMind', { length: units.length(round) }) : undefined}
+          help={
+            round !== null ? msg('design.noRoundLengthCrewsKeepInMind', { length: units.length(round) }) : undefined
+          }
         />
-        <Choice label={msg('common.cutAndFillTo')} value={heightReference} options={REFERENCES} onChange={setHeightReference} />
+        <Choice
+          label={msg('common.cutAndFillTo')}
+          value={heightReference}
+          options={REFERENCES}
+          onChange={setHeightReference}
+        />
         <NextTradeButtons
           use={use}
           onTake={(trade) => {
@@ -165,7 +191,13 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
         />
         {also !== 'none' && (
           <>
-            <DraftField label={msg('design.whichLies')} unit={units.unit} draft={above} onDraft={setAbove} error={shown(errors.also)} />
+            <DraftField
+              label={msg('design.whichLies')}
+              unit={units.unit}
+              draft={above}
+              onDraft={setAbove}
+              error={shown(errors.also)}
+            />
             <Choice
               label={msg('design.ofTheDesignHeight')}
               value={isBelow ? 'below' : 'above'}
@@ -191,8 +223,19 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
         />
         {ground !== 'none' && (
           <>
-            <Field label={msg('design.fromWhichDay')} type="date" value={groundOn} onChange={(event) => setGroundOn(event.target.value)} />
-            <DraftField label={msg('design.reachesBeyondTheOutlineBy')} unit={units.unit} draft={reach} onDraft={setReach} error={errors.reach} />
+            <Field
+              label={msg('design.fromWhichDay')}
+              type="date"
+              value={groundOn}
+              onChange={(event) => setGroundOn(event.target.value)}
+            />
+            <DraftField
+              label={msg('design.reachesBeyondTheOutlineBy')}
+              unit={units.unit}
+              draft={reach}
+              onDraft={setReach}
+              error={errors.reach}
+            />
           </>
         )}
       </div>
@@ -210,13 +253,18 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
       ))}
       <div className="mt-3 flex gap-2">
         <Button onClick={() => setItems([...items, EMPTY_ITEM])}>{msg('design.oneMoreOutline')}</Button>
-        {items.length > 1 && <Button onClick={() => setItems(items.slice(0, -1))}>{msg('design.takeTheLastAway')}</Button>}
+        {items.length > 1 && (
+          <Button onClick={() => setItems(items.slice(0, -1))}>{msg('design.takeTheLastAway')}</Button>
+        )}
       </div>
       {plans?.ok && built && <PackagePreview items={built} plans={plans.value} />}
-      {(errors.plans ?? shown(errors.items)) && <p className="mt-3 font-medium text-brick">{errors.plans ?? errors.items}</p>}
+      {(errors.plans ?? shown(errors.items)) && (
+        <p className="mt-3 font-medium text-brick">{errors.plans ?? errors.items}</p>
+      )}
     </Dialog>
   );
 }
 
 const countUnclear = (plans: Package['plans']): number =>
-  plans.filter((plan) => Math.hypot(plan.place.e - plan.design.e, plan.place.n - plan.design.n) < plan.offset * 0.999).length;
+  plans.filter((plan) => Math.hypot(plan.place.e - plan.design.e, plan.place.n - plan.design.n) < plan.offset * 0.999)
+    .length;

@@ -17,7 +17,16 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { SectionDrawing } from '../../board/SectionDrawing.tsx';
-import { readEquations, readProfile, readStrings, readWay, writeEquations, writeIntersections, writeProfile, writeStrings } from './roadText.ts';
+import {
+  readEquations,
+  readProfile,
+  readStrings,
+  readWay,
+  writeEquations,
+  writeIntersections,
+  writeProfile,
+  writeStrings,
+} from './roadText.ts';
 
 const KINDS = Object.entries(ALIGNMENT_KIND) as [AlignmentFactBody['kind'], string][];
 const CORRIDOR = 25;
@@ -41,12 +50,18 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
     written(before?.startStation ?? 0, stationText(before?.startStation ?? 0, style, 0).replace('−', '-')),
   );
   const [corridor, setCorridor] = useState<Draft<number>>(() => lengthDraft(before?.corridor ?? CORRIDOR, units));
-  const [shift, setShift] = useState<Draft<number>>(() => lengthDraft(before && before.shift !== 0 ? Math.abs(before.shift) : null, units));
+  const [shift, setShift] = useState<Draft<number>>(() =>
+    lengthDraft(before && before.shift !== 0 ? Math.abs(before.shift) : null, units),
+  );
   const [shiftSide, setShiftSide] = useState<'right' | 'left'>((before?.shift ?? 0) < 0 ? 'left' : 'right');
   const [reason, setReason] = useState(before?.shiftReason ?? '');
   /** Of a line that was not typed as points, the way stays as it came until it is typed anew. */
   const [wayBefore] = useState(() =>
-    before?.typed && before.typed.unit === units.lengthUnit ? before.typed.text : before?.intersections ? writeIntersections(before.intersections, ways) : '',
+    before?.typed && before.typed.unit === units.lengthUnit
+      ? before.typed.text
+      : before?.intersections
+        ? writeIntersections(before.intersections, ways)
+        : '',
   );
   const [way, setWay] = useState(wayBefore);
   const [equations, setEquations] = useState<Draft<Equations>>(() =>
@@ -75,7 +90,12 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
     state.alignments.filter(({ body }) => body.alignment !== before?.alignment).map(({ body }) => body.name),
   );
   const errors = {
-    name: name.trim() === '' ? msg('design.giveTheLineAName') : alike !== null ? msg('design.thereIsALineAlready', { alike }) : null,
+    name:
+      name.trim() === ''
+        ? msg('design.giveTheLineAName')
+        : alike !== null
+          ? msg('design.thereIsALineAlready', { alike })
+          : null,
     start: startRead === null ? msg('design.writeItAs', { station: stationText(0, style, 0) }) : null,
     corridor: corridorRead === null || corridorRead <= 0 ? msg('common.giveALengthOver0') : null,
     shift: shiftRead === null || shiftRead < 0 ? msg('design.giveALengthOrNothing') : null,
@@ -105,9 +125,16 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
       startStation: startRead,
       elements: elements.map((each) => ({ ...each })),
       ...(intersections ? { intersections: intersections.map((each) => ({ ...each })) } : {}),
-      ...(!read.way ? (before?.typed ? { typed: before.typed } : {}) : way.length <= MOST_TYPED ? { typed: { text: way, unit: units.lengthUnit } } : {}),
+      ...(!read.way
+        ? before?.typed
+          ? { typed: before.typed }
+          : {}
+        : way.length <= MOST_TYPED
+          ? { typed: { text: way, unit: units.lengthUnit } }
+          : {}),
       equations: read.equations.value,
-      profile: read.profile.value.length === 0 ? null : { name: before?.profile?.name ?? 'typed', points: read.profile.value },
+      profile:
+        read.profile.value.length === 0 ? null : { name: before?.profile?.name ?? 'typed', points: read.profile.value },
       strings: read.strings.value.strings,
       kerbs: read.strings.value.kerbs,
       ...(!read.way && before?.sections ? { sections: before.sections } : {}),
@@ -124,7 +151,10 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
   const road = body && roadOf(body);
   const whole = road && !road.ok ? roadFaultWords(road.error, style) : null;
   const drawn = road?.ok ? road.value : null;
-  const scene = useMemo(() => joinScenes(controlScene(state.control, null), drawn ? roadScene(drawn, style) : {}), [state.control, drawn, style]);
+  const scene = useMemo(
+    () => joinScenes(controlScene(state.control, null), drawn ? roadScene(drawn, style) : {}),
+    [state.control, drawn, style],
+  );
   const keep = async (retired: boolean) => {
     setTried(true);
     if (!body || !drawn || Object.values(errors).some((error) => error !== null)) return;
@@ -158,7 +188,13 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
           autoFocus
         />
         <Choice label={msg('common.kind')} value={kind} options={KINDS} onChange={setKind} />
-        <DraftField label={msg('design.stationOfItsStart')} inputMode="text" draft={start} onDraft={setStart} error={errors.start} />
+        <DraftField
+          label={msg('design.stationOfItsStart')}
+          inputMode="text"
+          draft={start}
+          onDraft={setStart}
+          error={errors.start}
+        />
         <DraftField
           label={msg('design.belongsToItEachSide')}
           unit={units.unit}
@@ -167,7 +203,14 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
           error={errors.corridor}
           help={msg('design.fartherOffItIsAskedWhetherThis')}
         />
-        <DraftField label={msg('design.everythingShiftedBy')} unit={units.unit} draft={shift} placeholder="0" onDraft={setShift} error={errors.shift} />
+        <DraftField
+          label={msg('design.everythingShiftedBy')}
+          unit={units.unit}
+          draft={shift}
+          placeholder="0"
+          onDraft={setShift}
+          error={errors.shift}
+        />
         <Choice
           label={msg('common.toThe')}
           value={shiftSide}
@@ -197,8 +240,13 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
             error={errors.way !== null && (tried || way !== '') ? errors.way : null}
             help={
               before !== null && way.trim() === ''
-                ? msg('design.asItCameFromElementsTypePoints', { source: before.source, elements: before.elements.length })
-                : msg('design.intersectionPointsOneALineRadius80', { axes: units.axes[0] === 'e' ? '4018, 8052' : '8052, 4018' })
+                ? msg('design.asItCameFromElementsTypePoints', {
+                    source: before.source,
+                    elements: before.elements.length,
+                  })
+                : msg('design.intersectionPointsOneALineRadius80', {
+                    axes: units.axes[0] === 'e' ? '4018, 8052' : '8052, 4018',
+                  })
             }
             rows={7}
           />
@@ -207,7 +255,10 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
             value={equations.text}
             onChange={(text) => setEquations(typed(text))}
             error={errors.equations}
-            help={msg('design.backAheadOneALineEmptyWhen', { station: stationText(200, style, 0), station2: stationText(500, style, 0) })}
+            help={msg('design.backAheadOneALineEmptyWhen', {
+              station: stationText(200, style, 0),
+              station2: stationText(500, style, 0),
+            })}
             rows={2}
           />
           <Lines

@@ -83,7 +83,9 @@ export function AskUnit({ read, onUnit }: { read: ReadFile; onUnit(unit: Drawing
   const { extent, unit } = read.summary;
   const size = extent ? ([extent[2] - extent[0], extent[3] - extent[1]] as const) : null;
   const said = (each: DrawingUnit) =>
-    size ? `${each.name}: ${size.map((span) => units.length((span / unit.metres) * each.metres, 2)).join(' by ')} ${units.unit}` : each.name;
+    size
+      ? `${each.name}: ${size.map((span) => units.length((span / unit.metres) * each.metres, 2)).join(' by ')} ${units.unit}`
+      : each.name;
   return (
     <div className="mt-2 flex flex-wrap items-end gap-3 border-l-4 border-ochre pl-3">
       <Choice

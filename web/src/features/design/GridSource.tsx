@@ -30,14 +30,23 @@ export function GridSource({ onTake }: { onTake(found: FromGrid, source: string)
         const midpoints = midpointsOf(grid);
         const source = `grid ${name}`;
         return [
-          <Button key={`${id} crossings`} className="text-[14px]" onClick={() => onTake({ name, rule: 'points', corners: crossings, grid: id }, source)}>
+          <Button
+            key={`${id} crossings`}
+            className="text-[14px]"
+            onClick={() => onTake({ name, rule: 'points', corners: crossings, grid: id }, source)}
+          >
             {msg('design.crossings', { name, crossings: crossings.length })}
           </Button>,
           midpoints.length > 0 && (
             <Button
               key={`${id} midpoints`}
               className="text-[14px]"
-              onClick={() => onTake({ name: msg('design.midpoints', { name }), rule: 'points', corners: midpoints, grid: id }, source)}
+              onClick={() =>
+                onTake(
+                  { name: msg('design.midpoints', { name }), rule: 'points', corners: midpoints, grid: id },
+                  source,
+                )
+              }
             >
               {msg('design.midpoints2', { name, midpoints: midpoints.length })}
             </Button>
@@ -46,13 +55,19 @@ export function GridSource({ onTake }: { onTake(found: FromGrid, source: string)
             <Button
               key={`${id} lines`}
               className="text-[14px]"
-              onClick={() => onTake({ name: msg('design.lines3', { name }), rule: 'lineEnds', corners: ends, grid: id }, source)}
+              onClick={() =>
+                onTake({ name: msg('design.lines3', { name }), rule: 'lineEnds', corners: ends, grid: id }, source)
+              }
             >
               {msg('design.endsOfLines', { name, ends: ends.length / 2 })}
             </Button>
           ),
           grid.letters.length > 1 && grid.numbers.length > 1 && (
-            <Button key={`${id} round`} className="text-[14px]" onClick={() => onTake({ name, rule: 'outline', corners: gridCorners(grid), grid: id }, source)}>
+            <Button
+              key={`${id} round`}
+              className="text-[14px]"
+              onClick={() => onTake({ name, rule: 'outline', corners: gridCorners(grid), grid: id }, source)}
+            >
               {msg('design.itsFourCorners', { name })}
             </Button>
           ),

@@ -63,7 +63,8 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
   const id = useId();
   const { draft: item, corners, faults } = read;
   const hasSurface = item.surface !== null && item.rule !== 'rakedPiles';
-  const shown = (fault: string | undefined, { text }: { readonly text: string }) => (tried || text !== '' ? fault : undefined);
+  const shown = (fault: string | undefined, { text }: { readonly text: string }) =>
+    tried || text !== '' ? fault : undefined;
   return (
     <fieldset className="mt-5 border-t border-rule pt-3">
       <legend className="pr-3 text-[15px] font-semibold">{legend}</legend>
@@ -75,12 +76,19 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
           onChange={(event) => onChange({ name: event.target.value })}
           error={tried && item.name.trim() === '' ? msg('common.giveItAName') : null}
         />
-        <Choice label={msg('design.itsCornersAre')} value={item.meaning} options={entries(MEANING)} onChange={(meaning) => onChange({ meaning })} />
+        <Choice
+          label={msg('design.itsCornersAre')}
+          value={item.meaning}
+          options={entries(MEANING)}
+          onChange={(meaning) => onChange({ meaning })}
+        />
         <Choice
           label={msg('design.hubsStand')}
           value={item.rule}
           options={RULES}
-          onChange={(rule) => onChange({ rule, ...(rule === 'bolts' || rule === 'rakedPiles' ? { meaning: 'centre' as const } : {}) })}
+          onChange={(rule) =>
+            onChange({ rule, ...(rule === 'bolts' || rule === 'rakedPiles' ? { meaning: 'centre' as const } : {}) })
+          }
         />
         {hasSurface ? (
           <span className="max-sm:hidden" />
@@ -95,7 +103,9 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
         )}
       </div>
       {item.rule !== 'rakedPiles' && <SurfaceHeights read={read} built={built} onChange={onChange} />}
-      {(item.rule === 'outline' || item.rule === 'linePairs') && <MovedLine read={read} tried={tried} onChange={onChange} onSteps={onSteps} />}
+      {(item.rule === 'outline' || item.rule === 'linePairs') && (
+        <MovedLine read={read} tried={tried} onChange={onChange} onSteps={onSteps} />
+      )}
       {item.rule === 'along' && (
         <div className="mt-3 grid gap-3 sm:grid-cols-4">
           <Choice
@@ -124,7 +134,11 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
             ]}
             onChange={(side) => onChange({ side })}
           />
-          <Tick label={msg('design.theEndJoinsTheStart')} checked={item.closed} onChange={(closed) => onChange({ closed })} />
+          <Tick
+            label={msg('design.theEndJoinsTheStart')}
+            checked={item.closed}
+            onChange={(closed) => onChange({ closed })}
+          />
         </div>
       )}
       {item.rule === 'bolts' && <BoltFields read={read} tried={tried} onChange={onChange} />}
@@ -176,7 +190,10 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
             drawing: null,
             grid: found.grid,
             // Bolts and piles stand on crossings as well as points do.
-            rule: found.rule === 'points' && ['recoveries', 'bolts', 'rakedPiles'].includes(item.rule) ? item.rule : found.rule,
+            rule:
+              found.rule === 'points' && ['recoveries', 'bolts', 'rakedPiles'].includes(item.rule)
+                ? item.rule
+                : found.rule,
             name: item.name || found.name,
             ...(item.rule === 'bolts' || item.rule === 'rakedPiles' ? {} : { meaning: 'gridLine' as const }),
           })
@@ -204,11 +221,15 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
         id={id}
         rows={6}
         value={item.corners.text}
-        onChange={(event) => onChange({ corners: withText(item.corners, event.target.value), source: 'typed', drawing: null, grid: null })}
+        onChange={(event) =>
+          onChange({ corners: withText(item.corners, event.target.value), source: 'typed', drawing: null, grid: null })
+        }
         className="figures w-full rounded-sm border border-ink2 bg-sheet p-2"
         spellCheck={false}
       />
-      {!corners.ok && item.corners.text.trim() !== '' && <p className="text-[13px] font-medium text-brick">{corners.error}</p>}
+      {!corners.ok && item.corners.text.trim() !== '' && (
+        <p className="text-[13px] font-medium text-brick">{corners.error}</p>
+      )}
     </fieldset>
   );
 }
@@ -238,7 +259,9 @@ function SurfaceHeights({ read: { draft }, built, onChange }: Pick<ItemFieldsPro
         options={[
           [ONE_HEIGHT, msg('design.theDesignHeight')],
           ...surfaces.map(({ id, label }) => [id, label] as const),
-          ...(surface && !open ? [[surfaceId(surface), msg('design.notThereAnyMore', { name: surface.name })] as const] : []),
+          ...(surface && !open
+            ? [[surfaceId(surface), msg('design.notThereAnyMore', { name: surface.name })] as const]
+            : []),
         ]}
         onChange={(next) => {
           const chosen = surfaces.find(({ id }) => id === next);
@@ -253,12 +276,19 @@ function SurfaceHeights({ read: { draft }, built, onChange }: Pick<ItemFieldsPro
             <>
               {known.length === 0
                 ? msg('design.theSurfaceHasNoHeightAtAny')
-                : msg('design.toAtThesePlaces', { length: units.length(Math.min(...known)), length2: units.length(Math.max(...known)), unit: units.unit })}
+                : msg('design.toAtThesePlaces', {
+                    length: units.length(Math.min(...known)),
+                    length2: units.length(Math.max(...known)),
+                    unit: units.unit,
+                  })}
               {known.length > 0 && without.length > 0 && (
                 <span className="font-medium text-ochre">
                   {' '}
                   {msg('design.noHeightAtOffTheSurface', {
-                    without: without.length > MOST_NAMED ? msg('design.ofThem', { without: without.length }) : without.join(', '),
+                    without:
+                      without.length > MOST_NAMED
+                        ? msg('design.ofThem', { without: without.length })
+                        : without.join(', '),
                   })}
                 </span>
               )}
@@ -286,7 +316,12 @@ function MovedLine({ read: { draft, faults }, onChange, onSteps }: Part & Pick<I
     <div className="mt-3">
       {draft.moved.map((each, i) => (
         <div key={i} className="mb-2 grid items-end gap-3 sm:grid-cols-4">
-          <DraftField label={msg('design.theMarkedLineLies')} unit={units.unit} draft={each.by} onDraft={(by) => change(i, { by })} />
+          <DraftField
+            label={msg('design.theMarkedLineLies')}
+            unit={units.unit}
+            draft={each.by}
+            onDraft={(by) => change(i, { by })}
+          />
           <Choice
             label={msg('design.ofTheGivenOne')}
             value={each.way}
@@ -296,7 +331,12 @@ function MovedLine({ read: { draft, faults }, onChange, onSteps }: Part & Pick<I
             ]}
             onChange={(way) => change(i, { way })}
           />
-          <Choice label={msg('design.byThe')} value={each.why} options={WHY_MOVED} onChange={(why) => change(i, { why })} />
+          <Choice
+            label={msg('design.byThe')}
+            value={each.why}
+            options={WHY_MOVED}
+            onChange={(why) => change(i, { why })}
+          />
           <Button look="quiet" onClick={() => onChange({ moved: draft.moved.filter((_, j) => j !== i) })}>
             {msg('design.takeAway')}
           </Button>
@@ -309,7 +349,10 @@ function MovedLine({ read: { draft, faults }, onChange, onSteps }: Part & Pick<I
         </Button>
       )}
       {draft.moved.length < 5 && (
-        <Button className="text-[14px]" onClick={() => onChange({ moved: [...draft.moved, { by: typed(''), way: 'outward', why: 'wallThickness' }] })}>
+        <Button
+          className="text-[14px]"
+          onClick={() => onChange({ moved: [...draft.moved, { by: typed(''), way: 'outward', why: 'wallThickness' }] })}
+        >
           {draft.moved.length === 0 ? msg('design.moveTheLineByAThicknessOr') : msg('design.andBy')}
         </Button>
       )}
@@ -323,7 +366,12 @@ function BoltFields({ read: { draft, faults }, tried, onChange }: Part) {
     <DraftField label={label} unit={units.unit} draft={draft[key]} onDraft={(next) => onChange({ [key]: next })} />
   );
   const number = (label: string, key: 'alongCount' | 'acrossCount' | 'count') => (
-    <Field label={label} value={draft[key]} inputMode="numeric" onChange={(event) => onChange({ [key]: event.target.value })} />
+    <Field
+      label={label}
+      value={draft[key]}
+      inputMode="numeric"
+      onChange={(event) => onChange({ [key]: event.target.value })}
+    />
   );
   const untouched = [draft.along, draft.across, draft.diameter].every(({ text }) => text === '');
   return (
@@ -359,7 +407,9 @@ function BoltFields({ read: { draft, faults }, tried, onChange }: Part) {
           {number(msg('design.boltsOnIt'), 'count')}
         </>
       )}
-      {faults.pattern && (tried || !untouched) && <p className="text-[13px] font-medium text-brick sm:col-span-3">{faults.pattern}</p>}
+      {faults.pattern && (tried || !untouched) && (
+        <p className="text-[13px] font-medium text-brick sm:col-span-3">{faults.pattern}</p>
+      )}
       <p className="text-[13px] text-ink2 sm:col-span-3">{msg('design.besidesTheBoltsFourMarksComeOn')}</p>
     </div>
   );

@@ -14,7 +14,13 @@ export function NextTradeButtons({ use, onTake }: NextTradeButtonsProps) {
       <p className="text-[13px] text-ink2">{msg('design.whoBuildsFromThemFillsInThe')}</p>
       <div className="flex flex-wrap gap-2">
         {NEXT_TRADES.map((trade) => (
-          <Button key={trade.id} look="quiet" aria-pressed={trade === taken} className={trade === taken ? 'underline' : ''} onClick={() => onTake(trade)}>
+          <Button
+            key={trade.id}
+            look="quiet"
+            aria-pressed={trade === taken}
+            className={trade === taken ? 'underline' : ''}
+            onClick={() => onTake(trade)}
+          >
             {trade.name}
           </Button>
         ))}

@@ -1,6 +1,16 @@
 import { useMemo, useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
-import { draggedOffset, markKey, offsetProposals, offsetStep, ownOffset, setInAreas, usualLongest, withProposals, type OwnOffset } from '@idle-marker/records';
+import {
+  draggedOffset,
+  markKey,
+  offsetProposals,
+  offsetStep,
+  ownOffset,
+  setInAreas,
+  usualLongest,
+  withProposals,
+  type OwnOffset,
+} from '@idle-marker/records';
 import { msg, hindranceWords } from '@idle-marker/words';
 import { areaScene } from '../../board/areaScene.ts';
 import { Board } from '../../board/LazyBoard.tsx';
@@ -24,10 +34,14 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
   const root = state.packageRoots.get(work.id)!;
   const instrument = seen && inForce ? inForce.fact.body.result : null;
   const proposals = useMemo(
-    () => (isGood ? offsetProposals(state, work, (key) => state.marks.has(markKey(root, key)), longestRead, instrument) : []),
+    () =>
+      isGood ? offsetProposals(state, work, (key) => state.marks.has(markKey(root, key)), longestRead, instrument) : [],
     [state, work, root, isGood, longestRead, instrument],
   );
-  const lost = useMemo(() => setInAreas(state, work, (key) => state.marks.has(markKey(root, key))), [state, work, root]);
+  const lost = useMemo(
+    () => setInAreas(state, work, (key) => state.marks.has(markKey(root, key))),
+    [state, work, root],
+  );
   const [own, setOwn] = useState<ReadonlyMap<string, OwnOffset>>(new Map());
   const [handKey, setHandKey] = useState('');
   const changed = proposals.filter((each) => each.hindrances.length > 0);
@@ -47,7 +61,13 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
       })),
       ...work.body.plans
         .filter((plan) => !kept.has(plan.key) && !own.has(plan.key))
-        .map((plan) => ({ id: plan.key, at: plan.place, symbol: 'toSet' as const, label: plan.name, ink: 'ink2' as const })),
+        .map((plan) => ({
+          id: plan.key,
+          at: plan.place,
+          symbol: 'toSet' as const,
+          label: plan.name,
+          ink: 'ink2' as const,
+        })),
       ...changed
         .filter(({ key }) => !own.has(key))
         .map(({ key, place }) => ({
@@ -78,7 +98,8 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
   const isOpen = (key: string) => !state.marks.has(markKey(root, key));
   const byHand = work.body.plans.filter((plan) => plan.offset > 0 && isOpen(plan.key));
   const hand = byHand.find((plan) => plan.key === handKey) ?? byHand[0] ?? null;
-  const placeNow = (plan: (typeof byHand)[number]) => own.get(plan.key)?.offset ?? proposals.find((each) => each.key === plan.key)?.offset ?? plan.offset;
+  const placeNow = (plan: (typeof byHand)[number]) =>
+    own.get(plan.key)?.offset ?? proposals.find((each) => each.key === plan.key)?.offset ?? plan.offset;
   const moveTo = (key: string, offset: number) => {
     const plan = byHand.find((each) => each.key === key);
     const moved = plan && ownOffset(state, plan, offset, instrument);
@@ -98,10 +119,17 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
             {own.size > 0 && msg('design.byHand', { own: own.size })}
             {changed.length === 0
               ? msg('design.nothingHasToMove')
-              : msg('design.countOfMoves', { marks: moved.length, stuck: stuck.length > 0 && msg('design.withoutAClearPlace', { stuck: stuck.length }) })}
+              : msg('design.countOfMoves', {
+                  marks: moved.length,
+                  stuck: stuck.length > 0 && msg('design.withoutAClearPlace', { stuck: stuck.length }),
+                })}
           </span>
           <Button onClick={onClose}>{msg('common.cancel')}</Button>
-          <Button look="primary" disabled={(moved.length === 0 && own.size === 0) || bad.length > 0} onClick={() => void use()}>
+          <Button
+            look="primary"
+            disabled={(moved.length === 0 && own.size === 0) || bad.length > 0}
+            onClick={() => void use()}
+          >
             {msg('design.useTheseOffsets')}
           </Button>
         </>
@@ -118,9 +146,17 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
               onChange={(event) => setLongest(event.target.value)}
               error={isGood ? null : msg('common.giveALengthOver0')}
             />
-            {inForce && <Tick label={msg('design.seenFrom', { name: inForce.fact.body.name })} checked={seen} onChange={setSeen} />}
+            {inForce && (
+              <Tick
+                label={msg('design.seenFrom', { name: inForce.fact.body.name })}
+                checked={seen}
+                onChange={setSeen}
+              />
+            )}
           </div>
-          {state.areas.length === 0 && <p className="mt-2 text-[14px] text-ink2">{msg('design.noAreaIsDrawnYetDigsOf')}</p>}
+          {state.areas.length === 0 && (
+            <p className="mt-2 text-[14px] text-ink2">{msg('design.noAreaIsDrawnYetDigsOf')}</p>
+          )}
           {changed.length === 0 ? (
             <p className="mt-3">{msg('design.everyMarkThatIsStillToSet')}</p>
           ) : (
@@ -151,14 +187,25 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
             <fieldset className="mt-3 border-t border-rule pt-2">
               <legend className="pr-2 text-[15px]">{msg('design.byHandHereOrByDraggingOn')}</legend>
               <div className="flex flex-wrap items-end gap-2">
-                <Choice label={msg('common.mark')} value={hand.key} options={byHand.map((plan) => [plan.key, plan.name] as const)} onChange={setHandKey} />
-                <Button aria-label={msg('design.nearer', { name: hand.name })} onClick={() => moveTo(hand.key, placeNow(hand) - offsetStep(units.lengthUnit))}>
+                <Choice
+                  label={msg('common.mark')}
+                  value={hand.key}
+                  options={byHand.map((plan) => [plan.key, plan.name] as const)}
+                  onChange={setHandKey}
+                />
+                <Button
+                  aria-label={msg('design.nearer', { name: hand.name })}
+                  onClick={() => moveTo(hand.key, placeNow(hand) - offsetStep(units.lengthUnit))}
+                >
                   −
                 </Button>
                 <span className="figures min-h-11 content-center font-semibold">
                   {units.length(placeNow(hand), 2)} {units.unit}
                 </span>
-                <Button aria-label={msg('design.farther', { name: hand.name })} onClick={() => moveTo(hand.key, placeNow(hand) + offsetStep(units.lengthUnit))}>
+                <Button
+                  aria-label={msg('design.farther', { name: hand.name })}
+                  onClick={() => moveTo(hand.key, placeNow(hand) + offsetStep(units.lengthUnit))}
+                >
                   +
                 </Button>
                 {own.size > 0 && (
@@ -169,7 +216,10 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
               </div>
               {bad.map(([key, { hindrances }]) => (
                 <p key={key} className="text-[14px] font-medium text-brick">
-                  {msg('design.cantStandThere', { name: planOf(key).name, hindrances: hindrances.map(hindranceWords).join('; ') })}
+                  {msg('design.cantStandThere', {
+                    name: planOf(key).name,
+                    hindrances: hindrances.map(hindranceWords).join('; '),
+                  })}
                 </p>
               ))}
             </fieldset>
@@ -188,7 +238,9 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
             </div>
           )}
           {lengths.length > 1 && (
-            <p className="mt-2 text-[14px] font-medium text-ochre">{msg('design.differentLengthsComeUpEveryMarksOwn', { lengths: lengths.length })}</p>
+            <p className="mt-2 text-[14px] font-medium text-ochre">
+              {msg('design.differentLengthsComeUpEveryMarksOwn', { lengths: lengths.length })}
+            </p>
           )}
           {stuck.length > 0 && (
             <p className="mt-2 text-[14px] text-ink2">

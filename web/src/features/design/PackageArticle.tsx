@@ -62,7 +62,11 @@ export function PackageArticle({ work, isShort, onClear, onChange, onGrid }: Pac
       {olderGrids(state, work).map((fact) => (
         <p key={fact.id} className="font-medium text-ochre">
           {msg('design.gridWasChangedSinceThesePlacesAre', { name: fact.body.name })}{' '}
-          <Button look="quiet" aria-label={msg('design.bringAlong', { name: work.body.name })} onClick={() => onGrid(fact)}>
+          <Button
+            look="quiet"
+            aria-label={msg('design.bringAlong', { name: work.body.name })}
+            onClick={() => onGrid(fact)}
+          >
             {msg('design.bringAlong2')}
           </Button>
         </p>
@@ -123,7 +127,9 @@ function PlanTable({ work }: { readonly work: Fact<'package'> }) {
               </td>
             ))}
             <td className={TD_WORD}>
-              {plan.offset === 0 ? msg('design.onThePoint') : (plan.offFace?.join('–') ?? `${plan.onLine ? 'beyond' : 'beside'} ${plan.corner}`)}
+              {plan.offset === 0
+                ? msg('design.onThePoint')
+                : (plan.offFace?.join('–') ?? `${plan.onLine ? 'beyond' : 'beside'} ${plan.corner}`)}
               {plan.alsoOffFace ? msg('design.and', { alsoOffFace: plan.alsoOffFace.join('–') }) : ''}
             </td>
             <td className={TD_WORD}>{plan.onLine?.join('–') ?? '–'}</td>

@@ -20,8 +20,17 @@ export function PackagePreview({ items, plans }: PackagePreviewProps) {
   const scene = useMemo(
     () =>
       joinScenes(areaScene(areas.map((each) => each.body)), {
-        lines: items.flatMap(shapesOf).map(({ closed, points }) => ({ points, ink: 'pencil' as const, closed, filled: closed })),
-        symbols: plans.map((plan): SceneSymbol => ({ id: plan.key, at: plan.place, symbol: 'toSet', label: plan.name, ink: 'pencil', pickable: false })),
+        lines: items
+          .flatMap(shapesOf)
+          .map(({ closed, points }) => ({ points, ink: 'pencil' as const, closed, filled: closed })),
+        symbols: plans.map((plan): SceneSymbol => ({
+          id: plan.key,
+          at: plan.place,
+          symbol: 'toSet',
+          label: plan.name,
+          ink: 'pencil',
+          pickable: false,
+        })),
       }),
     [areas, items, plans],
   );

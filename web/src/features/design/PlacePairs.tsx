@@ -35,21 +35,35 @@ export function PlacePairs({ read, pairs, onPairs, fit, heldScale, onHeldScale }
   const [said, setSaid] = useState<string | null>(null);
   const known = useMemo(
     () => [
-      ...state.control.flatMap(({ revision: { body } }) => (body.e === null || body.n === null ? [] : [{ name: body.name, at: { e: body.e, n: body.n } }])),
+      ...state.control.flatMap(({ revision: { body } }) =>
+        body.e === null || body.n === null ? [] : [{ name: body.name, at: { e: body.e, n: body.n } }],
+      ),
       // Pins that were found and measured: a drawing is laid over them.
       ...state.asBuilt.map(({ body }) => ({ name: msg('design.measured', { name: body.name }), at: body.place })),
       ...state.grids.flatMap(({ body }) => {
         const grid = gridOf(body);
-        return grid.ok ? crossingsOf(grid.value).map(({ name, e, n }) => ({ name: `${body.name} ${name}`, at: { e, n } })) : [];
+        return grid.ok
+          ? crossingsOf(grid.value).map(({ name, e, n }) => ({ name: `${body.name} ${name}`, at: { e, n } }))
+          : [];
       }),
     ],
     [state.control, state.asBuilt, state.grids],
   );
-  const underlay = useMemo((): Underlay[] => (plain ? [{ tiles: plain.tiles, extent: plain.extent, ink: 'ink2' }] : []), [plain]);
+  const underlay = useMemo(
+    (): Underlay[] => (plain ? [{ tiles: plain.tiles, extent: plain.extent, ink: 'ink2' }] : []),
+    [plain],
+  );
   const scene = useMemo(
     () => ({
       ...EMPTY_SCENE,
-      symbols: pairs.map((pair, i): SceneSymbol => ({ id: String(i), at: pair.source, symbol: 'toSet', label: String(i + 1), ink: 'spruce', pickable: false })),
+      symbols: pairs.map((pair, i): SceneSymbol => ({
+        id: String(i),
+        at: pair.source,
+        symbol: 'toSet',
+        label: String(i + 1),
+        ink: 'spruce',
+        pickable: false,
+      })),
     }),
     [pairs],
   );
@@ -67,7 +81,8 @@ export function PlacePairs({ read, pairs, onPairs, fit, heldScale, onHeldScale }
     setSaid(null);
     onPairs([...pairs, { source: { e: snap.e, n: snap.n }, named: known[pairs.length] ?? null, typed: ['', ''] }]);
   };
-  const change = (i: number, next: Partial<PairDraft>) => onPairs(pairs.map((pair, j) => (i === j ? { ...pair, ...next } : pair)));
+  const change = (i: number, next: Partial<PairDraft>) =>
+    onPairs(pairs.map((pair, j) => (i === j ? { ...pair, ...next } : pair)));
   const whole = pairs.filter((pair) => pair.named || pair.typed.every((text) => units.readLength(text) !== null));
   return (
     <div>
@@ -112,7 +127,10 @@ export function PlacePairs({ read, pairs, onPairs, fit, heldScale, onHeldScale }
                     <Choice
                       label={msg('design.place3', { i: i + 1 })}
                       value={pair.named?.name ?? TYPED}
-                      options={[...known.map(({ name }) => [name, name] as const), [TYPED, msg('design.typedCoordinates')]]}
+                      options={[
+                        ...known.map(({ name }) => [name, name] as const),
+                        [TYPED, msg('design.typedCoordinates')],
+                      ]}
                       onChange={(name) => change(i, { named: known.find((each) => each.name === name) ?? null })}
                     />
                     {!pair.named && (
@@ -124,15 +142,28 @@ export function PlacePairs({ read, pairs, onPairs, fit, heldScale, onHeldScale }
                             unit={units.unit}
                             value={pair.typed[index]}
                             inputMode="decimal"
-                            onChange={(event) => change(i, { typed: index === 0 ? [event.target.value, pair.typed[1]] : [pair.typed[0], event.target.value] })}
+                            onChange={(event) =>
+                              change(i, {
+                                typed:
+                                  index === 0
+                                    ? [event.target.value, pair.typed[1]]
+                                    : [pair.typed[0], event.target.value],
+                              })
+                            }
                           />
                         ))}
                       </span>
                     )}
                   </td>
-                  <td className={TD}>{residual ? smallLength(Math.hypot(residual.e, residual.n), units.lengthUnit) : '–'}</td>
                   <td className={TD}>
-                    <Button look="quiet" aria-label={msg('design.takePlaceAway', { i: i + 1 })} onClick={() => onPairs(pairs.filter((_, j) => j !== i))}>
+                    {residual ? smallLength(Math.hypot(residual.e, residual.n), units.lengthUnit) : '–'}
+                  </td>
+                  <td className={TD}>
+                    <Button
+                      look="quiet"
+                      aria-label={msg('design.takePlaceAway', { i: i + 1 })}
+                      onClick={() => onPairs(pairs.filter((_, j) => j !== i))}
+                    >
                       {msg('design.takeAway')}
                     </Button>
                   </td>
@@ -150,11 +181,17 @@ export function PlacePairs({ read, pairs, onPairs, fit, heldScale, onHeldScale }
             heldScale: heldScale ? '' : msg('design.sizeTimes', { scale: fit.scale.toFixed(6) }),
             smallLength: smallLength(fit.maxResidual, units.lengthUnit),
           })}{' '}
-          {whole.length === 2 && <span className="text-ochre">{msg('design.twoPairsCheckNothingButTheirDistance')}</span>}
+          {whole.length === 2 && (
+            <span className="text-ochre">{msg('design.twoPairsCheckNothingButTheirDistance')}</span>
+          )}
         </p>
       )}
-      {pairs.length > 1 && !fit && <p className="text-[13px] font-medium text-brick">{msg('design.twoOfThePlacesAreOneTake')}</p>}
-      {fit && Math.abs(fit.scale - 1) > 0.02 && <p className="text-[13px] font-medium text-ochre">{msg('design.aSizeSoFarFrom1Most')}</p>}
+      {pairs.length > 1 && !fit && (
+        <p className="text-[13px] font-medium text-brick">{msg('design.twoOfThePlacesAreOneTake')}</p>
+      )}
+      {fit && Math.abs(fit.scale - 1) > 0.02 && (
+        <p className="text-[13px] font-medium text-ochre">{msg('design.aSizeSoFarFrom1Most')}</p>
+      )}
     </div>
   );
 }

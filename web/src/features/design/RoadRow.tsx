@@ -26,7 +26,12 @@ export function RoadRow({ road: { id: line, fact, road }, onChange }: { readonly
           strings: strings === 0 ? msg('design.noStrings') : msg('design.strings', { strings }),
         })}{' '}
         <span className="text-ink2">{msg('design.source', { source: body.source })}</span>
-        {body.shift !== 0 && <strong className="text-brick"> {msg('design.shifted', { offset: offsetWords(body.shift, units.lengthUnit) })}</strong>}
+        {body.shift !== 0 && (
+          <strong className="text-brick">
+            {' '}
+            {msg('design.shifted', { offset: offsetWords(body.shift, units.lengthUnit) })}
+          </strong>
+        )}
       </span>
       <span className="flex gap-3">
         <Link

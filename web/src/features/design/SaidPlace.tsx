@@ -48,7 +48,9 @@ export function SaidPlace({ points, onPlace }: SaidPlaceProps) {
     () => [
       ...points,
       ...grids.flatMap(({ grid }) => crossingsOf(grid)),
-      ...state.control.flatMap(({ revision: { body } }) => (body.e === null || body.n === null ? [] : [{ name: body.name, e: body.e, n: body.n }])),
+      ...state.control.flatMap(({ revision: { body } }) =>
+        body.e === null || body.n === null ? [] : [{ name: body.name, e: body.e, n: body.n }],
+      ),
     ],
     [points, grids, state.control],
   );
@@ -96,7 +98,11 @@ function InGrid({ grid, count, onPlace }: { grid: ColumnGrid; count: number; onP
     const line = gridLine(grid, label);
     return [line?.right, line?.left].filter((each) => each !== null && each !== undefined);
   };
-  const start = (labels: ColumnGrid['letters']): OffLine => ({ line: labels[0]!.label, toward: neighbours(labels[0]!.label)[0] ?? '', distance: '' });
+  const start = (labels: ColumnGrid['letters']): OffLine => ({
+    line: labels[0]!.label,
+    toward: neighbours(labels[0]!.label)[0] ?? '',
+    distance: '',
+  });
   const [first, setFirst] = useState(() => start(grid.numbers));
   const [second, setSecond] = useState(() => start(grid.letters));
   const distances = [first, second].map((each) => (each.distance.trim() === '' ? 0 : units.readLength(each.distance)));
@@ -119,7 +125,13 @@ function InGrid({ grid, count, onPlace }: { grid: ColumnGrid; count: number; onP
         label={msg('design.fromLine')}
         value={value.line}
         options={labels.map(({ label }) => [label, label] as const)}
-        onChange={(line) => set({ ...value, line, toward: neighbours(line).includes(value.toward) ? value.toward : (neighbours(line)[0] ?? '') })}
+        onChange={(line) =>
+          set({
+            ...value,
+            line,
+            toward: neighbours(line).includes(value.toward) ? value.toward : (neighbours(line)[0] ?? ''),
+          })
+        }
       />
       <Choice
         label={msg('design.towardLine')}
@@ -131,7 +143,9 @@ function InGrid({ grid, count, onPlace }: { grid: ColumnGrid; count: number; onP
   );
   const drawn = useMemo(() => gridScene(grid), [grid]);
   // B-2 is the crossing itself; a place beside it gets a name that says it is no crossing.
-  const name = distances.some((each) => each) ? `${second.line}-${first.line} P${count + 1}` : `${second.line}-${first.line}`;
+  const name = distances.some((each) => each)
+    ? `${second.line}-${first.line} P${count + 1}`
+    : `${second.line}-${first.line}`;
   return (
     <>
       {off(first, setFirst, grid.numbers, 0)}
@@ -144,7 +158,15 @@ function InGrid({ grid, count, onPlace }: { grid: ColumnGrid; count: number; onP
   );
 }
 
-function AlongLine({ named, count, onPlace }: { named: readonly Corner[]; count: number; onPlace(corner: Corner): void }) {
+function AlongLine({
+  named,
+  count,
+  onPlace,
+}: {
+  named: readonly Corner[];
+  count: number;
+  onPlace(corner: Corner): void;
+}) {
   const units = useUnits();
   const [from, setFrom] = useState('0');
   const [to, setTo] = useState(named.length > 1 ? '1' : '0');
@@ -154,17 +176,27 @@ function AlongLine({ named, count, onPlace }: { named: readonly Corner[]; count:
   const [side, setSide] = useState<'right' | 'left'>('right');
   const [start, end] = [named[Number(from)], named[Number(to)]];
   const drawn = useMemo(
-    () => (start && end ? { lines: [{ points: [start, end], ink: 'ink2' as const, dash: [10, 3, 2, 3] }], symbols: [start, end].map(asPoint) } : {}),
+    () =>
+      start && end
+        ? {
+            lines: [{ points: [start, end], ink: 'ink2' as const, dash: [10, 3, 2, 3] }],
+            symbols: [start, end].map(asPoint),
+          }
+        : {},
     [start, end],
   );
-  if (!start || !end || named.length < 2) return <p className="mt-2 text-[14px] text-ink2">{msg('design.thereAreNoTwoPointsYetTo')}</p>;
+  if (!start || !end || named.length < 2)
+    return <p className="mt-2 text-[14px] text-ink2">{msg('design.thereAreNoTwoPointsYetTo')}</p>;
   const size = (text: string) => (text.trim() === '' ? 0 : units.readLength(text));
   const [alongRead, offRead] = [size(along), size(off)];
   const isGood = alongRead !== null && offRead !== null && alongRead >= 0 && offRead >= 0;
   const at = (toSide: 'right' | 'left') =>
-    isGood ? pointAlongOff(start, end, way === 'after' ? alongRead : -alongRead, toSide === 'right' ? offRead : -offRead) : null;
+    isGood
+      ? pointAlongOff(start, end, way === 'after' ? alongRead : -alongRead, toSide === 'right' ? offRead : -offRead)
+      : null;
   const options = named.map((point, i) => [String(i), point.name] as const);
-  const bare = (value: number | null) => (value === null || value < 0 ? msg('design.giveALengthWithoutASignThe') : null);
+  const bare = (value: number | null) =>
+    value === null || value < 0 ? msg('design.giveALengthWithoutASignThe') : null;
   return (
     <>
       <div className="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4">
@@ -209,7 +241,9 @@ function AlongLine({ named, count, onPlace }: { named: readonly Corner[]; count:
           onChange={setSide}
         />
       </div>
-      {start === end && <p className="mt-2 text-[13px] font-medium text-brick">{msg('design.aLineRunsBetweenTwoDifferentPoints')}</p>}
+      {start === end && (
+        <p className="mt-2 text-[13px] font-medium text-brick">{msg('design.aLineRunsBetweenTwoDifferentPoints')}</p>
+      )}
       <Outcome
         place={at(side)}
         mirrored={offRead ? at(side === 'right' ? 'left' : 'right') : null}
@@ -230,7 +264,15 @@ interface Part {
 }
 
 /** Where two lines cross, a line comes a distance from a point, or two taped distances meet: a point found again from its recoveries. */
-function Crossing({ named, count, onPlace }: { named: readonly Corner[]; count: number; onPlace(corner: Corner): void }) {
+function Crossing({
+  named,
+  count,
+  onPlace,
+}: {
+  named: readonly Corner[];
+  count: number;
+  onPlace(corner: Corner): void;
+}) {
   const units = useUnits();
   const [first, setFirst] = useState<Part>({ kind: 'distance', from: '0', to: '1', radius: '' });
   const [second, setSecond] = useState<Part>({ kind: 'distance', from: '1', to: '0', radius: '' });
@@ -248,7 +290,15 @@ function Crossing({ named, count, onPlace }: { named: readonly Corner[]; count: 
   const drawn = useMemo(
     () => ({
       lines: [a, b].flatMap((shape) =>
-        shape ? [{ points: 'centre' in shape ? circlePoints(shape) : [shape.from, shape.to], ink: 'ink2' as const, dash: [10, 3, 2, 3] }] : [],
+        shape
+          ? [
+              {
+                points: 'centre' in shape ? circlePoints(shape) : [shape.from, shape.to],
+                ink: 'ink2' as const,
+                dash: [10, 3, 2, 3],
+              },
+            ]
+          : [],
       ),
     }),
     // oxlint-disable-next-line react/exhaustive-deps
@@ -265,7 +315,12 @@ function Crossing({ named, count, onPlace }: { named: readonly Corner[]; count: 
         ]}
         onChange={(kind) => set({ ...value, kind })}
       />
-      <Choice label={msg('design.point')} value={value.from} options={options} onChange={(from) => set({ ...value, from })} />
+      <Choice
+        label={msg('design.point')}
+        value={value.from}
+        options={options}
+        onChange={(from) => set({ ...value, from })}
+      />
       {value.kind === 'line' ? (
         <Choice label={msg('common.to')} value={value.to} options={options} onChange={(to) => set({ ...value, to })} />
       ) : (
@@ -289,11 +344,19 @@ function Crossing({ named, count, onPlace }: { named: readonly Corner[]; count: 
           label={msg('design.theyMeetTwiceItIsThe')}
           className="mt-2 max-w-xs"
           value={which}
-          options={found.map((at, i) => [i === 0 ? '0' : '1', msg('design.one', { compassWord: compassWord(azimuth(found[1 - i]!, at)) })] as const)}
+          options={found.map(
+            (at, i) =>
+              [
+                i === 0 ? '0' : '1',
+                msg('design.one', { compassWord: compassWord(azimuth(found[1 - i]!, at)) }),
+              ] as const,
+          )}
           onChange={setWhich}
         />
       )}
-      {a && b && found.length === 0 && <p className="mt-2 text-[13px] font-medium text-brick">{msg('design.theseTwoDoNotMeetIsA')}</p>}
+      {a && b && found.length === 0 && (
+        <p className="mt-2 text-[13px] font-medium text-brick">{msg('design.theseTwoDoNotMeetIsA')}</p>
+      )}
       <Outcome place={place} mirrored={null} drawn={drawn} suggested={`P${count + 1}`} onPlace={onPlace} />
     </>
   );
@@ -308,7 +371,13 @@ const CIRCLE_STEPS = 48;
 const circlePoints = ({ centre, radius }: Circle): PlanPoint[] =>
   Array.from({ length: CIRCLE_STEPS + 1 }, (_, i) => polar(centre, (2 * Math.PI * i) / CIRCLE_STEPS, radius));
 
-const asPoint = (point: Corner) => ({ id: point.name, at: point, symbol: 'set' as const, label: point.name, ink: 'ink2' as const });
+const asPoint = (point: Corner) => ({
+  id: point.name,
+  at: point,
+  symbol: 'set' as const,
+  label: point.name,
+  ink: 'ink2' as const,
+});
 
 interface OutcomeProps {
   readonly place: PlanPoint | null;
@@ -334,7 +403,10 @@ function Outcome({ place, mirrored, onMirror, drawn, suggested, onPlace }: Outco
       }),
     [packages, drawn, place, name],
   );
-  const fitTo = useMemo(() => [...(drawn.lines ?? []).flatMap(({ points }) => points), ...(place ? [place] : [])], [drawn, place]);
+  const fitTo = useMemo(
+    () => [...(drawn.lines ?? []).flatMap(({ points }) => points), ...(place ? [place] : [])],
+    [drawn, place],
+  );
   const take = () => {
     if (!place || name === '') return;
     onPlace({ name, ...place });
@@ -359,7 +431,9 @@ function Outcome({ place, mirrored, onMirror, drawn, suggested, onPlace }: Outco
         onKeyDown={(event) => event.key === 'Enter' && take()}
       />
       <p className="figures min-h-11 content-center">
-        {place ? units.axes.map((axis) => `${axis === 'e' ? 'E' : 'N'} ${units.length(place[axis])}`).join('  ') : msg('design.noPlaceYet')}
+        {place
+          ? units.axes.map((axis) => `${axis === 'e' ? 'E' : 'N'} ${units.length(place[axis])}`).join('  ')
+          : msg('design.noPlaceYet')}
       </p>
       <Button disabled={!place || name === ''} onClick={take}>
         {msg('design.addThePoint')}

@@ -34,21 +34,32 @@ const bodyOf = (read: ReadAlignment, profile: number) => ({
 });
 
 /** Lines of a file: each is taken unless somebody says no; one that was taken from an older revision of it becomes its newer one. */
-export function useTakenRoads(alignments: readonly ReadAlignment[], drawing: Fact<'drawing'> | null): readonly TakenRoad[] {
+export function useTakenRoads(
+  alignments: readonly ReadAlignment[],
+  drawing: Fact<'drawing'> | null,
+): readonly TakenRoad[] {
   const { state } = useSite();
-  const [chosen, setChosen] = useState<ReadonlyMap<string, { readonly taken: boolean; readonly profile: number }>>(new Map());
+  const [chosen, setChosen] = useState<ReadonlyMap<string, { readonly taken: boolean; readonly profile: number }>>(
+    new Map(),
+  );
   return useMemo(() => {
     const revisions = new Set(
-      state.timeline.flatMap((fact) => (drawing && fact.type === 'drawing' && fact.body.drawing === drawing.body.drawing ? [fact.id] : [])),
+      state.timeline.flatMap((fact) =>
+        drawing && fact.type === 'drawing' && fact.body.drawing === drawing.body.drawing ? [fact.id] : [],
+      ),
     );
     return alignments.map((read): TakenRoad => {
-      const replaces = state.alignments.find(({ body }) => body.drawing !== null && revisions.has(body.drawing) && body.sourceName === read.name) ?? null;
+      const replaces =
+        state.alignments.find(
+          ({ body }) => body.drawing !== null && revisions.has(body.drawing) && body.sourceName === read.name,
+        ) ?? null;
       const { taken, profile } = chosen.get(read.name) ?? { taken: true, profile: 0 };
       const alike = alikeName(
         read.name,
         state.alignments.filter((each) => each !== replaces).map(({ body }) => body.name),
       );
-      const fault = taken && !replaces && alike !== null ? msg('design.thereIsALineAlreadyReplaceThe', { alike }) : null;
+      const fault =
+        taken && !replaces && alike !== null ? msg('design.thereIsALineAlreadyReplaceThe', { alike }) : null;
       const road = roadOf(bodyOf(read, profile));
       return {
         read,
@@ -64,7 +75,10 @@ export function useTakenRoads(alignments: readonly ReadAlignment[], drawing: Fac
 }
 
 /** What is kept of them beside the drawing. */
-export function roadBodies(roads: readonly TakenRoad[], drawing: Pick<Fact<'drawing'>, 'id' | 'body'>): FactBody<'alignment'>[] {
+export function roadBodies(
+  roads: readonly TakenRoad[],
+  drawing: Pick<Fact<'drawing'>, 'id' | 'body'>,
+): FactBody<'alignment'>[] {
   return roads
     .filter(({ taken }) => taken)
     .map(({ read, profile, replaces }) => ({
@@ -116,7 +130,12 @@ export function TakenRoads({ roads }: { readonly roads: readonly TakenRoad[] }) 
                       length: units.length(road.value.alignment.length, 1),
                       unit: units.unit,
                     })}
-                  {each.replaces && <span className="text-ochre"> {msg('design.replacesAsItIsNow', { name: each.replaces.body.name })}</span>}
+                  {each.replaces && (
+                    <span className="text-ochre">
+                      {' '}
+                      {msg('design.replacesAsItIsNow', { name: each.replaces.body.name })}
+                    </span>
+                  )}
                 </>
               }
               checked={each.taken}

@@ -17,7 +17,9 @@ function radiusOf(chord: Metres, bulge: number): Metres {
 function arcText(corner: PathCorner, next: PathCorner | undefined, units: Units): string[] {
   if (!corner.bulge || !next) return [];
   const radius = radiusOf(planDistance(corner, next), corner.bulge);
-  return [`arc ${corner.bulge > 0 ? 'left' : 'right'} ${units.edit(radius)}${Math.abs(corner.bulge) > 1 ? ' long' : ''}`];
+  return [
+    `arc ${corner.bulge > 0 ? 'left' : 'right'} ${units.edit(radius)}${Math.abs(corner.bulge) > 1 ? ' long' : ''}`,
+  ];
 }
 
 const writeCorners = (corners: readonly PathCorner[], units: Units): string =>
@@ -80,7 +82,8 @@ export const withCorner = ({ text, known }: CornersDraft, corner: PathCorner, un
   known: new Map([...known, ...knownLines([corner], units)]),
 });
 
-export const withoutLast = (draft: CornersDraft): CornersDraft => withText(draft, draft.text.trim().split('\n').slice(0, -1).join('\n'));
+export const withoutLast = (draft: CornersDraft): CornersDraft =>
+  withText(draft, draft.text.trim().split('\n').slice(0, -1).join('\n'));
 
 interface Arc {
   readonly left: boolean;
@@ -102,7 +105,12 @@ const partsOf = (line: string): string[] =>
  * @param shared the same name may stand twice, as ends of grid lines do
  * @param withMore heights and arcs are understood
  */
-export const readCorners = (draft: CornersDraft, units: Units, shared: boolean, withMore = false): Result<PathCorner[], string> =>
+export const readCorners = (
+  draft: CornersDraft,
+  units: Units,
+  shared: boolean,
+  withMore = false,
+): Result<PathCorner[], string> =>
   withBothReadings(units, (watched) => cornersIn(draft, watched, shared, withMore), afterSentence);
 
 interface Line {
@@ -118,14 +126,21 @@ function linesOf({ text, known }: CornersDraft): Line[] {
   return text.split('\n').flatMap((each, i): Line[] => {
     const line = each.trim();
     const whole = known.get(line);
-    return line === '' ? [] : [{ number: i + 1, text: line, known: whole ?? known.get(byPlace(line)), isNamedAnew: whole === undefined }];
+    return line === ''
+      ? []
+      : [{ number: i + 1, text: line, known: whole ?? known.get(byPlace(line)), isNamedAnew: whole === undefined }];
   });
 }
 
-const NO_CORNER = (withMore: boolean) => msg('design.isNotANameAndTwoCoordinates', { withMore: withMore ? msg('design.withAHeightAndAnArcWhere') : '' });
+const NO_CORNER = (withMore: boolean) =>
+  msg('design.isNotANameAndTwoCoordinates', { withMore: withMore ? msg('design.withAHeightAndAnArcWhere') : '' });
 
 /** The corner that a line says, its arc apart. */
-function cornerOn({ text, known, isNamedAnew }: Line, units: Units, withMore: boolean): Result<{ corner: PathCorner; arc: Arc | null }, string> {
+function cornerOn(
+  { text, known, isNamedAnew }: Line,
+  units: Units,
+  withMore: boolean,
+): Result<{ corner: PathCorner; arc: Arc | null }, string> {
   const [name = '', ...rest] = partsOf(text);
   const found = rest.map((part) => ARC.exec(part)).find((each) => each !== null) ?? null;
   if (known && (withMore || (!known.corner.bulge && (known.corner.z ?? null) === null))) {
@@ -133,7 +148,8 @@ function cornerOn({ text, known, isNamedAnew }: Line, units: Units, withMore: bo
     return ok({ corner: isNamedAnew ? { ...corner, name } : corner, arc: found && arcOf(found, units) });
   }
   const figures = rest.filter((part) => !withMore || part !== found?.[0]).map((part) => units.readLength(part));
-  if (figures.some((figure) => figure === null) || figures.length < 2 || figures.length > (withMore ? 3 : 2)) return fail(NO_CORNER(withMore));
+  if (figures.some((figure) => figure === null) || figures.length < 2 || figures.length > (withMore ? 3 : 2))
+    return fail(NO_CORNER(withMore));
   const [first, second, z] = figures as number[];
   const [e, n] = units.axes[0] === 'e' ? [first!, second!] : [second!, first!];
   const arc = found && arcOf(found, units);
@@ -156,12 +172,18 @@ function bulgeOf({ left, radius, long }: Arc, chord: Metres): number | null {
   return (left ? 1 : -1) * Math.tan((long ? 2 * Math.PI - 2 * half : 2 * half) / 4);
 }
 
-function cornersIn(draft: CornersDraft, units: Units, shared: boolean, withMore: boolean): Result<PathCorner[], string> {
+function cornersIn(
+  draft: CornersDraft,
+  units: Units,
+  shared: boolean,
+  withMore: boolean,
+): Result<PathCorner[], string> {
   const lines = linesOf(draft);
   const read: { readonly corner: PathCorner; readonly arc: Arc | null }[] = [];
   for (const line of lines) {
     const each = cornerOn(line, units, withMore);
-    if (!each.ok) return fail(msg('design.line', { number: line.number, text: line.text.slice(0, 40), error: each.error }));
+    if (!each.ok)
+      return fail(msg('design.line', { number: line.number, text: line.text.slice(0, 40), error: each.error }));
     if (!shared && read.some(({ corner }) => corner.name === each.value.corner.name))
       return fail(msg('design.lineIsNamedTwice', { number: line.number, name: each.value.corner.name }));
     read.push(each.value);
@@ -171,11 +193,18 @@ function cornersIn(draft: CornersDraft, units: Units, shared: boolean, withMore:
   for (const [i, { corner, arc }] of read.entries()) {
     const [line, next] = [lines[i]!, (i + 1) % read.length];
     if (arc === null) corners.push(corner);
-    else if (line.known && line.known.next === placeOn(lines[next]!.text)) corners.push({ ...corner, bulge: line.known.corner.bulge! });
+    else if (line.known && line.known.next === placeOn(lines[next]!.text))
+      corners.push({ ...corner, bulge: line.known.corner.bulge! });
     else {
       const bulge = read.length < 2 ? null : bulgeOf(arc, planDistance(corner, read[next]!.corner));
       if (bulge === null)
-        return fail(msg('design.theArcFromToHasARadius', { name: corner.name, name2: read[next]!.corner.name, edit: units.edit(arc.radius) }));
+        return fail(
+          msg('design.theArcFromToHasARadius', {
+            name: corner.name,
+            name2: read[next]!.corner.name,
+            edit: units.edit(arc.radius),
+          }),
+        );
       corners.push({ ...corner, bulge });
     }
   }

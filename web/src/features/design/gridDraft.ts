@@ -40,7 +40,9 @@ export function readLabels(text: string): string[] | null {
     if (isNumber !== /^\d/.test(to)) return null;
     const [first, last] = isNumber ? [Number(from), Number(to)] : [from.charCodeAt(0), to.charCodeAt(0)];
     if (last < first || last - first >= MOST_LINES) return null;
-    return Array.from({ length: last - first + 1 }, (_, i) => (isNumber ? String(first + i) : String.fromCharCode(first + i)));
+    return Array.from({ length: last - first + 1 }, (_, i) =>
+      isNumber ? String(first + i) : String.fromCharCode(first + i),
+    );
   }
   const labels = trimmed.split(/[\s,;]+/).filter((label) => label !== '');
   return labels.length === 0 || labels.length > MOST_LINES || labels.some((label) => label.length > 12) ? null : labels;
@@ -72,12 +74,23 @@ const ANGLE_DECIMALS = { dms: 2, degree: 6, gon: 6 } as const;
 
 export function gridDraft(body: (GridGeometry & { readonly name: string }) | null, units: Units): GridDraft {
   const angle = (degrees: number) =>
-    written(degrees * RADIANS_PER_DEGREE, units.angle(degrees * RADIANS_PER_DEGREE, ANGLE_DECIMALS[units.angleUnit]).replace(/ gon$|°$/, ''));
+    written(
+      degrees * RADIANS_PER_DEGREE,
+      units.angle(degrees * RADIANS_PER_DEGREE, ANGLE_DECIMALS[units.angleUnit]).replace(/ gon$|°$/, ''),
+    );
   return {
     name: body?.name ?? '',
-    letters: { labels: body?.letters.labels.join(' ') ?? 'A-D', spacings: body ? spacingsDraft(body.letters.spacings, units) : typed('') },
-    numbers: { labels: body?.numbers.labels.join(' ') ?? '1-5', spacings: body ? spacingsDraft(body.numbers.spacings, units) : typed('') },
-    origin: body ? [lengthDraft(body.origin[units.axes[0]], units), lengthDraft(body.origin[units.axes[1]], units)] : [typed(''), typed('')],
+    letters: {
+      labels: body?.letters.labels.join(' ') ?? 'A-D',
+      spacings: body ? spacingsDraft(body.letters.spacings, units) : typed(''),
+    },
+    numbers: {
+      labels: body?.numbers.labels.join(' ') ?? '1-5',
+      spacings: body ? spacingsDraft(body.numbers.spacings, units) : typed(''),
+    },
+    origin: body
+      ? [lengthDraft(body.origin[units.axes[0]], units), lengthDraft(body.origin[units.axes[1]], units)]
+      : [typed(''), typed('')],
     by: body ? 'azimuth' : 'secondPlace',
     azimuth: body ? angle(body.letters.azimuthDeg) : typed(''),
     second: [typed(''), typed('')],
@@ -89,7 +102,8 @@ export function gridDraft(body: (GridGeometry & { readonly name: string }) | nul
 export type GridGeometry = Pick<Grid, 'origin' | 'letters' | 'numbers' | 'spacingMeasured'>;
 /** Which field is wrong, and what to do. */
 export interface DraftFault {
-  readonly field: 'lettersLabels' | 'lettersSpacings' | 'numbersLabels' | 'numbersSpacings' | 'origin' | 'direction' | 'turn';
+  readonly field:
+    'lettersLabels' | 'lettersSpacings' | 'numbersLabels' | 'numbersSpacings' | 'origin' | 'direction' | 'turn';
   readonly text: string;
 }
 
@@ -99,20 +113,35 @@ export function readPlace(place: readonly [Draft<number>, Draft<number>], units:
   return units.axes[0] === 'e' ? { e: first, n: second } : { e: second, n: first };
 }
 
-function readFamily(draft: FamilyDraft, of: 'letters' | 'numbers', units: Units): Result<{ labels: string[]; spacings: readonly number[] }, DraftFault> {
+function readFamily(
+  draft: FamilyDraft,
+  of: 'letters' | 'numbers',
+  units: Units,
+): Result<{ labels: string[]; spacings: readonly number[] }, DraftFault> {
   const labels = readLabels(draft.labels);
-  if (!labels) return fail({ field: `${of}Labels`, text: of === 'letters' ? msg('design.nameTheLinesADOrA') : msg('design.nameTheLines15Or1') });
+  if (!labels)
+    return fail({
+      field: `${of}Labels`,
+      text: of === 'letters' ? msg('design.nameTheLinesADOrA') : msg('design.nameTheLines15Or1'),
+    });
   const spacings = valueOf<readonly number[] | null>(draft.spacings, (text) => readSpacings(text, units));
   const wanted = labels.length - 1;
   if (!spacings)
-    return fail({ field: `${of}Spacings`, text: msg('design.giveLengthsSuchAs', { wanted: wanted > 1 ? `${wanted} x ` : '', edit: units.edit(7.2) }) });
+    return fail({
+      field: `${of}Spacings`,
+      text: msg('design.giveLengthsSuchAs', { wanted: wanted > 1 ? `${wanted} x ` : '', edit: units.edit(7.2) }),
+    });
   if (spacings.length !== wanted)
     return fail({
       field: `${of}Spacings`,
       text: msg('design.linesHaveBetweenThemGiven', { labels: labels.length, wanted, spacings: spacings.length }),
     });
   const low = spacings.findIndex((spacing) => !(spacing > 0 && spacing <= 1000));
-  if (low >= 0) return fail({ field: `${of}Spacings`, text: msg('design.theSpacingBetweenAndMustBeOver', { labels: labels[low], labels2: labels[low + 1] }) });
+  if (low >= 0)
+    return fail({
+      field: `${of}Spacings`,
+      text: msg('design.theSpacingBetweenAndMustBeOver', { labels: labels[low], labels2: labels[low + 1] }),
+    });
   return ok({ labels, spacings });
 }
 
@@ -133,16 +162,24 @@ function gridIn(draft: GridDraft, units: Units): Result<GridGeometry, DraftFault
   const [a, one] = [letters.value.labels[0]!, numbers.value.labels[0]!];
   if (!origin) return fail({ field: 'origin', text: msg('design.giveBothCoordinatesOfThePlaceWhere', { a, one }) });
   const second = draft.by === 'secondPlace' ? readPlace(draft.second, units) : null;
-  const direction = draft.by === 'azimuth' ? valueOf<number | null>(draft.azimuth, units.readAngle) : second && azimuth(origin, second);
+  const direction =
+    draft.by === 'azimuth' ? valueOf<number | null>(draft.azimuth, units.readAngle) : second && azimuth(origin, second);
   if (direction === null)
     return fail({
       field: 'direction',
-      text: draft.by === 'azimuth' ? msg('design.giveTheDirectionOfLineClockwiseFrom', { a }) : msg('design.giveBothCoordinatesOfASecondPlace', { a }),
+      text:
+        draft.by === 'azimuth'
+          ? msg('design.giveTheDirectionOfLineClockwiseFrom', { a })
+          : msg('design.giveBothCoordinatesOfASecondPlace', { a }),
     });
   if (second && Math.hypot(second.e - origin.e, second.n - origin.n) < 0.01)
     return fail({ field: 'direction', text: msg('design.theSecondPlaceOnLineIsThe', { a }) });
   const turn = valueOf<number | null>(draft.turn, units.readAngle);
-  if (turn === null) return fail({ field: 'turn', text: msg('design.giveTheAngleBetweenTheLinesSquare', { angle: units.angle(Math.PI / 2) }) });
+  if (turn === null)
+    return fail({
+      field: 'turn',
+      text: msg('design.giveTheAngleBetweenTheLinesSquare', { angle: units.angle(Math.PI / 2) }),
+    });
   return ok(
     gridGeometry({
       origin,

@@ -86,11 +86,18 @@ export function itemDraftOf(item: Item, units: Units, drawingOf: (revision: stri
     drawing: item.drawing ?? null,
     grid: item.grid ?? null,
     surface: item.surface && surfaceIn !== null ? { drawing: surfaceIn, name: item.surface.name } : null,
-    moved: (item.moved ?? []).map(({ outward, why }) => ({ by: lengthDraft(Math.abs(outward), units), way: outward < 0 ? 'inward' : 'outward', why })),
+    moved: (item.moved ?? []).map(({ outward, why }) => ({
+      by: lengthDraft(Math.abs(outward), units),
+      way: outward < 0 ? 'inward' : 'outward',
+      why,
+    })),
     ...(along
       ? {
           divide: 'interval' in along.spacing ? ('interval' as const) : ('parts' as const),
-          spacing: 'interval' in along.spacing ? lengthDraft(along.spacing.interval, units) : typed(String(along.spacing.parts)),
+          spacing:
+            'interval' in along.spacing
+              ? lengthDraft(along.spacing.interval, units)
+              : typed(String(along.spacing.parts)),
           side: along.side,
           closed: along.closed,
         }
@@ -104,8 +111,12 @@ export function itemDraftOf(item: Item, units: Units, drawingOf: (revision: stri
           acrossCount: String(pattern.acrossCount),
         }
       : {}),
-    ...(pattern?.kind === 'circle' ? { bolts: 'circle' as const, diameter: lengthDraft(pattern.diameter, units), count: String(pattern.count) } : {}),
-    ...(azimuthDeg === undefined ? {} : { azimuth: written(azimuthDeg, units.angle(azimuthDeg * RADIANS_PER_DEGREE, 4)) }),
+    ...(pattern?.kind === 'circle'
+      ? { bolts: 'circle' as const, diameter: lengthDraft(pattern.diameter, units), count: String(pattern.count) }
+      : {}),
+    ...(azimuthDeg === undefined
+      ? {}
+      : { azimuth: written(azimuthDeg, units.angle(azimuthDeg * RADIANS_PER_DEGREE, 4)) }),
     ...(rake ? { ratio: String(rake.ratio), workingZ: lengthDraft(rake.workingZ, units) } : {}),
   };
 }
@@ -114,7 +125,9 @@ export interface ReadItem {
   readonly draft: DraftItem;
   readonly corners: Result<PathCorner[], string>;
   /** What is wrong with the fields of the rule; null when nothing is. */
-  readonly faults: Readonly<Partial<Record<'height' | 'moved' | 'spacing' | 'pattern' | 'azimuth' | 'ratio' | 'workingZ', string>>>;
+  readonly faults: Readonly<
+    Partial<Record<'height' | 'moved' | 'spacing' | 'pattern' | 'azimuth' | 'ratio' | 'workingZ', string>>
+  >;
   /** Null while something is wrong. */
   readonly item: Item | null;
 }
@@ -141,25 +154,38 @@ export function readItem(draft: DraftItem, units: Units): ReadItem {
   const options: Partial<Item> = {};
   if ((rule === 'outline' || rule === 'linePairs') && draft.moved.length > 0) {
     const moved = draft.moved.map(({ by, way, why }) => ({ by: lengthOf(by, units), way, why }));
-    if (moved.some(({ by }) => by === null || by < 0 || by > 100)) faults.moved = msg('design.giveHowFarSuchAsOutwardOr', { edit: units.edit(0.3) });
+    if (moved.some(({ by }) => by === null || by < 0 || by > 100))
+      faults.moved = msg('design.giveHowFarSuchAsOutwardOr', { edit: units.edit(0.3) });
     else options.moved = moved.map(({ by, way, why }) => ({ outward: way === 'outward' ? by! : -by!, why }));
   }
   if (rule === 'along') {
     const spacing = draft.divide === 'interval' ? lengthOf(draft.spacing, units) : whole(draft.spacing.text);
     if (!positive(spacing))
       faults.spacing =
-        draft.divide === 'interval' ? msg('design.giveTheDistanceFromPointToPoint', { edit: units.edit(5) }) : msg('design.giveAWholeNumberOfParts');
-    else options.along = { spacing: draft.divide === 'interval' ? { interval: spacing } : { parts: spacing }, side: draft.side, closed: draft.closed };
+        draft.divide === 'interval'
+          ? msg('design.giveTheDistanceFromPointToPoint', { edit: units.edit(5) })
+          : msg('design.giveAWholeNumberOfParts');
+    else
+      options.along = {
+        spacing: draft.divide === 'interval' ? { interval: spacing } : { parts: spacing },
+        side: draft.side,
+        closed: draft.closed,
+      };
   }
-  const azimuth = isEmpty(draft.azimuth) ? null : valueOf<number | null>(draft.azimuth, (text) => turnOf(units.readAngle(text)));
-  if ((rule === 'bolts' || rule === 'rakedPiles') && azimuth === null) faults.azimuth = msg('design.giveTheDirectionFromNorthSuchAs');
+  const azimuth = isEmpty(draft.azimuth)
+    ? null
+    : valueOf<number | null>(draft.azimuth, (text) => turnOf(units.readAngle(text)));
+  if ((rule === 'bolts' || rule === 'rakedPiles') && azimuth === null)
+    faults.azimuth = msg('design.giveTheDirectionFromNorthSuchAs');
   if (rule === 'bolts') {
-    const [along, across, diameter] = [draft.along, draft.across, draft.diameter].map((each) => lengthOf(each, units)) as [
+    const [along, across, diameter] = [draft.along, draft.across, draft.diameter].map((each) =>
+      lengthOf(each, units),
+    ) as [number | null, number | null, number | null];
+    const [alongCount, acrossCount, count] = [draft.alongCount, draft.acrossCount, draft.count].map(whole) as [
       number | null,
       number | null,
       number | null,
     ];
-    const [alongCount, acrossCount, count] = [draft.alongCount, draft.acrossCount, draft.count].map(whole) as [number | null, number | null, number | null];
     const azimuthDeg = azimuth ?? 0;
     if (draft.bolts === 'rectangle') {
       if (!positive(along) || !positive(across) || !positive(alongCount) || !positive(acrossCount))

@@ -36,7 +36,11 @@ interface Ways {
 const linesOf = (text: string): { readonly line: string; readonly said: string }[] =>
   text
     .split('\n')
-    .flatMap((raw, i) => (raw.trim() === '' ? [] : [{ line: raw.trim(), said: msg('design.line2', { i: i + 1, raw: raw.trim().slice(0, 40) }) }]));
+    .flatMap((raw, i) =>
+      raw.trim() === ''
+        ? []
+        : [{ line: raw.trim(), said: msg('design.line2', { i: i + 1, raw: raw.trim().slice(0, 40) }) }],
+    );
 
 /** Rest of a part after its first word, when it is one of these. */
 function after(part: string, ...words: readonly string[]): string | null {
@@ -63,7 +67,9 @@ export const writeIntersections = (points: readonly IntersectionPoint[], { units
       [
         ...units.axes.map((axis) => units.edit(point[axis])),
         ...(point.radius === null ? [] : [`radius ${units.edit(point.radius)}`]),
-        ...(point.spiralIn > 0 || point.spiralOut > 0 ? [`spirals ${units.edit(point.spiralIn)} ${units.edit(point.spiralOut)}`] : []),
+        ...(point.spiralIn > 0 || point.spiralOut > 0
+          ? [`spirals ${units.edit(point.spiralIn)} ${units.edit(point.spiralOut)}`]
+          : []),
       ].join(', '),
     )
     .join('\n');
@@ -92,15 +98,19 @@ function readIntersections(lines: ReturnType<typeof linesOf>, ways: Ways): Resul
         if (radius === null) return fail(msg('design.hasARadiusThatIsNoLength', { said }));
       } else if (spiralText !== null) {
         const figures = apartByBlanks(spiralText).map((each) => units.readLength(each));
-        if (figures.some((each) => each === null || each < 0) || figures.length > 2) return fail(msg('design.hasSpiralsThatAreNotOneOr', { said }));
+        if (figures.some((each) => each === null || each < 0) || figures.length > 2)
+          return fail(msg('design.hasSpiralsThatAreNotOneOr', { said }));
         [spiralIn, spiralOut] = [figures[0]!, figures[1] ?? figures[0]!];
       } else return fail(msg('design.hasWhichIsNeitherARadiusNor', { said, part }));
     }
     points.push({ ...place, radius, spiralIn, spiralOut });
   }
-  if (points[0]!.radius !== null || points.at(-1)!.radius !== null) return fail(msg('design.theFirstAndTheLastPointHave'));
+  if (points[0]!.radius !== null || points.at(-1)!.radius !== null)
+    return fail(msg('design.theFirstAndTheLastPointHave'));
   const elements = elementsThrough(points);
-  return elements.ok ? ok({ elements: elements.value, intersections: points }) : fail(roadFaultWords(elements.error, ways.style));
+  return elements.ok
+    ? ok({ elements: elements.value, intersections: points })
+    : fail(roadFaultWords(elements.error, ways.style));
 }
 
 /** “start 4018, 8052, direction 97°”, then “line 92”, “spiral 30 to 80 left”, “curve 62 radius 80 left”, “spiral 30 from 80 left”. */
@@ -133,13 +143,16 @@ function readElements(lines: ReturnType<typeof linesOf>, { units, style }: Ways)
       typed.push({ kind: 'curve', length, radius, rotation });
     } else if (words[0] === 'spiral') {
       const [radiusStart, radiusEnd] = [figure('from'), figure('to')];
-      if ((radiusStart === null && radiusEnd === null) || !rotation) return fail(msg('design.needsTheRadiusThatItComesFrom', { said }));
+      if ((radiusStart === null && radiusEnd === null) || !rotation)
+        return fail(msg('design.needsTheRadiusThatItComesFrom', { said }));
       typed.push({ kind: 'spiral', length, radiusStart, radiusEnd, rotation });
     } else return fail(msg('design.beginsWithNoneOfLineCurveAnd', { said }));
   }
   const elements = elementsAlong(start, direction, typed);
   if (!elements.ok) return fail(roadFaultWords(elements.error, style));
-  return elements.value.length === 0 ? fail(msg('design.giveAtLeastOneElementAfterThe')) : ok({ elements: elements.value, intersections: null });
+  return elements.value.length === 0
+    ? fail(msg('design.giveAtLeastOneElementAfterThe'))
+    : ok({ elements: elements.value, intersections: null });
 }
 
 /** “0+200 = 0+500” a line: the station as the line comes to it, and what it is from there on; “down” where they count down. */
@@ -155,9 +168,13 @@ export function readEquations(text: string, { style }: Ways): Result<Equations, 
   const equations: Equations = [];
   for (const { line, said } of linesOf(text)) {
     const found = /^(\S+)\s*=\s*(\S+)(\s+down)?$/i.exec(line);
-    const [back, ahead] = [found?.[1], found?.[2]].map((each) => (each === undefined ? null : readStation(each, style)));
+    const [back, ahead] = [found?.[1], found?.[2]].map((each) =>
+      each === undefined ? null : readStation(each, style),
+    );
     if (!found || back === null || back === undefined || ahead === null || ahead === undefined)
-      return fail(msg('design.isNot', { said, shortStation: shortStation(200, style), shortStation2: shortStation(500, style) }));
+      return fail(
+        msg('design.isNot', { said, shortStation: shortStation(200, style), shortStation2: shortStation(500, style) }),
+      );
     const before = equations.at(-1);
     const at = before ? before.at + before.counts * (back - before.ahead) : back;
     equations.push({ at, ahead, counts: found[3] ? -1 : 1 });
@@ -192,7 +209,11 @@ function profileIn(text: string, { units, style }: Ways): Result<Profile, string
     if (station === null || z === null || rest.length > 0) return fail(msg('design.isNotAStationAndAHeight', { said }));
     const [curve, radius] = [after(round ?? '', 'curve', 'length'), after(round ?? '', 'radius', 'r')];
     const figures = apartByBlanks(curve ?? radius ?? '').map((each) => units.readLength(each));
-    if (round !== undefined && round !== '' && ((curve === null && radius === null) || figures.some((each) => each === null)))
+    if (
+      round !== undefined &&
+      round !== '' &&
+      ((curve === null && radius === null) || figures.some((each) => each === null))
+    )
       return fail(msg('design.hasWhichIsNeitherCurve70Nor', { said, round }));
     const rounding: Profile[number]['rounding'] =
       curve !== null
@@ -210,10 +231,16 @@ function profileIn(text: string, { units, style }: Ways): Result<Profile, string
 /** “3.25, 3.75 @ 0+122”: the first figure from the start on, then from row to row. Written in `edit`'s units. */
 function writeTable(table: StationTable, edit: (value: number) => string, { style }: Ways): string {
   if (table.length === 1) return edit(table[0]!.value);
-  return table.map(({ station, value }) => `${edit(value)} @ ${shortStation(station, style).replace('−', '-')}`).join(', ');
+  return table
+    .map(({ station, value }) => `${edit(value)} @ ${shortStation(station, style).replace('−', '-')}`)
+    .join(', ');
 }
 
-function readTable(text: string, read: (text: string) => number | null, { style }: Ways): { station: number; value: number }[] | null {
+function readTable(
+  text: string,
+  read: (text: string) => number | null,
+  { style }: Ways,
+): { station: number; value: number }[] | null {
   const rows: { station: number; value: number }[] = [];
   for (const [i, part] of text.split(',').entries()) {
     const [valueText = '', stationText] = part.split('@').map((each) => each.trim());
@@ -225,7 +252,8 @@ function readTable(text: string, read: (text: string) => number | null, { style 
   return rows;
 }
 
-const readPercent = (text: string): number | null => (/^[-−]?\d+(\.\d+)?$/.test(text.trim()) ? Number(text.trim().replace('−', '-')) : null);
+const readPercent = (text: string): number | null =>
+  /^[-−]?\d+(\.\d+)?$/.test(text.trim()) ? Number(text.trim().replace('−', '-')) : null;
 const writePercent = (value: number): string => String(Number(value.toFixed(4)));
 const negated = (table: StationTable) => table.map(({ station, value }) => ({ station, value: -value }));
 
@@ -270,7 +298,9 @@ function stringsIn(text: string, ways: Ways): Result<Strings, string> {
     const flowLine = after(second, 'kerb on');
     if (flowLine !== null) {
       const part = (word: string) =>
-        rest.map((each) => after(each, word)).find((each, i) => each !== null && !(word === 'back' && /^back top /i.test(rest[i]!))) ?? null;
+        rest
+          .map((each) => after(each, word))
+          .find((each, i) => each !== null && !(word === 'back' && /^back top /i.test(rest[i]!))) ?? null;
       const [faceOffset, backOffset] = [length(part('face') ?? '0'), length(part('back') ?? '')];
       const topHeight = readTable(part('top') ?? '', length, ways);
       const backText = part('back top');

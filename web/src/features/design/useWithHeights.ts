@@ -13,7 +13,11 @@ interface Answered {
 }
 
 /** Items with the heights of the surfaces that were chosen for them; null while these are being asked, or when one is not there. */
-export function useWithHeights(items: readonly Item[] | null, choices: readonly (SurfaceChoice | null)[], offset: Metres | null): Item[] | null {
+export function useWithHeights(
+  items: readonly Item[] | null,
+  choices: readonly (SurfaceChoice | null)[],
+  offset: Metres | null,
+): Item[] | null {
   const units = useUnits();
   const surfaces = useSurfaces();
   const [answered, setAnswered] = useState<Answered | null>(null);
@@ -29,13 +33,16 @@ export function useWithHeights(items: readonly Item[] | null, choices: readonly 
         : null,
     [items, choices, offset, surfaces, units],
   );
-  const question = JSON.stringify(asked?.map((each) => each && [each.surface?.revision, each.surface?.name, each.places]) ?? null);
+  const question = JSON.stringify(
+    asked?.map((each) => each && [each.surface?.revision, each.surface?.name, each.places]) ?? null,
+  );
   useEffect(() => {
     if (!asked?.some((each) => each?.surface)) return;
     let gone = false;
     const ask = async () => {
       const heights: Answered['heights'][number][] = [];
-      for (const each of asked) heights.push(each?.surface ? await heightsOf(each.surface, each.places.map(placeOf)) : null);
+      for (const each of asked)
+        heights.push(each?.surface ? await heightsOf(each.surface, each.places.map(placeOf)) : null);
       if (!gone) setAnswered({ question, heights });
     };
     void ask();
@@ -56,7 +63,11 @@ export function useWithHeights(items: readonly Item[] | null, choices: readonly 
       return [
         {
           ...item,
-          surface: { drawing: one.surface.revision, name: one.surface.name, heights: one.places.map(({ key }, k) => ({ key, z: heights[k] ?? null })) },
+          surface: {
+            drawing: one.surface.revision,
+            name: one.surface.name,
+            heights: one.places.map(({ key }, k) => ({ key, z: heights[k] ?? null })),
+          },
         },
       ];
     });

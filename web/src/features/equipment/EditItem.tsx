@@ -9,13 +9,23 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { draftOf, itemErrors, itemOf, type Item, type ItemDraft, type Kind } from './itemDraft.ts';
 
-const FORMS = Object.entries(TARGET_FORM).map(([form, { name }]) => [form as Extract<Item, { kind: 'target' }>['form'], name] as const);
+const FORMS = Object.entries(TARGET_FORM).map(
+  ([form, { name }]) => [form as Extract<Item, { kind: 'target' }>['form'], name] as const,
+);
 
 /** Empty at first, so nothing is said of them before they were to be kept. */
 const WORDS_FIRST: ReadonlySet<keyof ItemDraft> = new Set(['name', 'receiver', 'offset']);
 
 /** One instrument, target, pole or pair: what the figures need to know of it. */
-export function EditItem({ kind, item, onDone }: { readonly kind: Kind; readonly item: Fact<'equipment'> | null; onDone(): void }) {
+export function EditItem({
+  kind,
+  item,
+  onDone,
+}: {
+  readonly kind: Kind;
+  readonly item: Fact<'equipment'> | null;
+  onDone(): void;
+}) {
   const { state, say } = useSite();
   const units = useUnits();
   const [draft, setDraft] = useState(() => draftOf(kind, item?.body.what ?? null, units));
@@ -26,8 +36,13 @@ export function EditItem({ kind, item, onDone }: { readonly kind: Kind; readonly
     others.map((each) => each.body.what.name.toLowerCase()),
     units,
   );
-  const set = (field: keyof ItemDraft) => (event: { target: { value: string } }) => setDraft({ ...draft, [field]: event.target.value });
-  const text = (field: Exclude<keyof ItemDraft, 'plummet' | 'kind' | 'form' | 'below' | 'own' | 'offset'>, label: string, rest: object = {}) => (
+  const set = (field: keyof ItemDraft) => (event: { target: { value: string } }) =>
+    setDraft({ ...draft, [field]: event.target.value });
+  const text = (
+    field: Exclude<keyof ItemDraft, 'plummet' | 'kind' | 'form' | 'below' | 'own' | 'offset'>,
+    label: string,
+    rest: object = {},
+  ) => (
     <Field
       label={label}
       value={draft[field]}
@@ -64,7 +79,10 @@ export function EditItem({ kind, item, onDone }: { readonly kind: Kind; readonly
         void keep(false);
       }}
     >
-      {text('name', msg('equipment.nameOrNumber', { equipmentKind: EQUIPMENT_KIND[kind] }), { maxLength: 80, autoFocus: true })}
+      {text('name', msg('equipment.nameOrNumber', { equipmentKind: EQUIPMENT_KIND[kind] }), {
+        maxLength: 80,
+        autoFocus: true,
+      })}
       {kind === 'instrument' && (
         <>
           <div className="grid grid-cols-3 gap-3">
@@ -78,7 +96,11 @@ export function EditItem({ kind, item, onDone }: { readonly kind: Kind; readonly
             {text('wavelength', msg('equipment.carrierM'))}
           </div>
           <p className="text-[13px] text-ink2">{msg('equipment.inThisAirItShowsTrueDistances')}</p>
-          <Tick label={msg('equipment.itHasAPlummetItCanStand')} checked={draft.plummet} onChange={(plummet) => setDraft({ ...draft, plummet })} />
+          <Tick
+            label={msg('equipment.itHasAPlummetItCanStand')}
+            checked={draft.plummet}
+            onChange={(plummet) => setDraft({ ...draft, plummet })}
+          />
           {text('adjusted', msg('equipment.collimationAndIndexLastTestedOn'), { type: 'date' })}
         </>
       )}
@@ -116,7 +138,9 @@ export function EditItem({ kind, item, onDone }: { readonly kind: Kind; readonly
               value={draft.below}
               options={[
                 ['', msg('common.notSaid')],
-                ...state.equipment.flatMap(({ body }) => (body.what.kind === 'target' ? [[body.item, body.what.name] as const] : [])),
+                ...state.equipment.flatMap(({ body }) =>
+                  body.what.kind === 'target' ? [[body.item, body.what.name] as const] : [],
+                ),
               ]}
               onChange={(below) => setDraft({ ...draft, below })}
             />

@@ -38,12 +38,18 @@ function aboutItem(item: Item, units: Units): string {
       return [
         ...(TARGET_FORM[item.form].name === item.name ? [] : [TARGET_FORM[item.form].name]),
         msg('equipment.constantMm', { signed: formatSigned(item.constantMm, 1) }),
-        ...(item.ownHeight === 0 ? [] : [msg('equipment.centreAboveThePolesMark2', { length: units.length(item.ownHeight), unit: units.unit })]),
+        ...(item.ownHeight === 0
+          ? []
+          : [msg('equipment.centreAboveThePolesMark2', { length: units.length(item.ownHeight), unit: units.unit })]),
       ].join('; ');
     case 'pole':
       return msg('equipment.bubbleGoodTo', { bubbleMinutes: item.bubbleMinutes });
     case 'pair':
-      return msg('equipment.receiverAboveThePrismsCentre', { receiver: item.receiver, length: units.length(item.offset), unit: units.unit });
+      return msg('equipment.receiverAboveThePrismsCentre', {
+        receiver: item.receiver,
+        length: units.length(item.offset),
+        unit: units.unit,
+      });
   }
 }
 
@@ -82,9 +88,13 @@ export function LibraryDialog({ onClose }: { onClose(): void }) {
               {items.length === 0 && <p className="py-2 text-ink2">{msg('equipment.noneListedYet')}</p>}
               <ul>
                 {items.map((item) => (
-                  <li key={item.id} className="flex flex-wrap items-center justify-end gap-x-4 border-b border-rule py-1">
+                  <li
+                    key={item.id}
+                    className="flex flex-wrap items-center justify-end gap-x-4 border-b border-rule py-1"
+                  >
                     <span className="min-w-56 flex-1">
-                      <strong>{item.body.what.name}</strong> <span className="figures">{aboutItem(item.body.what, units)}</span>{' '}
+                      <strong>{item.body.what.name}</strong>{' '}
+                      <span className="figures">{aboutItem(item.body.what, units)}</span>{' '}
                       <Tested item={item.body.what} now={now} />
                     </span>
                     {item.body.toConfirm && (
@@ -99,7 +109,11 @@ export function LibraryDialog({ onClose }: { onClose(): void }) {
                         </Button>
                       </span>
                     )}
-                    <Button look="quiet" aria-label={msg('common.change2', { name: item.body.what.name })} onClick={() => setEditing({ kind, item })}>
+                    <Button
+                      look="quiet"
+                      aria-label={msg('common.change2', { name: item.body.what.name })}
+                      onClick={() => setEditing({ kind, item })}
+                    >
                       {msg('common.change3')}
                     </Button>
                   </li>

@@ -31,7 +31,8 @@ export interface ItemDraft {
   readonly offset: Draft<number>;
 }
 
-const numberIn = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-')));
+const numberIn = (text: string): number =>
+  text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-'));
 const inside = (value: number, low: number, high: number): boolean => value >= low && value <= high;
 
 export function draftOf(kind: Kind, item: Item | null, units: Units): ItemDraft {
@@ -62,13 +63,19 @@ export function draftOf(kind: Kind, item: Item | null, units: Units): ItemDraft 
 }
 
 /** What is wrong, by field; empty when the item may be kept. */
-export function itemErrors(draft: ItemDraft, taken: readonly string[], units: Units): Partial<Record<keyof ItemDraft, string>> {
+export function itemErrors(
+  draft: ItemDraft,
+  taken: readonly string[],
+  units: Units,
+): Partial<Record<keyof ItemDraft, string>> {
   const errors: Partial<Record<keyof ItemDraft, string>> = {};
   if (draft.name.trim() === '') errors.name = msg('equipment.giveItANameThatPeopleSay');
   else if (taken.includes(draft.name.trim().toLowerCase())) errors.name = msg('equipment.thisNameIsOnTheListAlready');
   if (draft.kind === 'instrument') {
-    if (!(numberIn(draft.angleSd) > 0 && numberIn(draft.angleSd) <= 600)) errors.angleSd = msg('equipment.secondsAsItsLeafletSaysSuchAs');
-    if (!(numberIn(draft.distMm) > 0 && numberIn(draft.distMm) <= 1000)) errors.distMm = msg('equipment.millimetresOver0');
+    if (!(numberIn(draft.angleSd) > 0 && numberIn(draft.angleSd) <= 600))
+      errors.angleSd = msg('equipment.secondsAsItsLeafletSaysSuchAs');
+    if (!(numberIn(draft.distMm) > 0 && numberIn(draft.distMm) <= 1000))
+      errors.distMm = msg('equipment.millimetresOver0');
     if (!inside(numberIn(draft.distPpm), 0, 1000)) errors.distPpm = msg('equipment.n0OrMore');
     if (!inside(numberIn(draft.referenceC), -60, 70)) errors.referenceC = 'From −60 to 70 °C.';
     if (!inside(numberIn(draft.referenceHPa), 300, 1100)) errors.referenceHPa = 'From 300 to 1100 hPa.';
@@ -84,7 +91,8 @@ export function itemErrors(draft: ItemDraft, taken: readonly string[], units: Un
     const offset = lengthOf(draft.offset, units);
     if (offset === null || !inside(offset, 0, 2)) errors.offset = msg('equipment.fromThePrismsCentreUpToThe');
   }
-  if (draft.kind === 'pole' && !inside(numberIn(draft.bubble), 0, 120)) errors.bubble = msg('equipment.arcMinutesFrom0To120');
+  if (draft.kind === 'pole' && !inside(numberIn(draft.bubble), 0, 120))
+    errors.bubble = msg('equipment.arcMinutesFrom0To120');
   return errors;
 }
 
@@ -105,7 +113,13 @@ export function itemOf(draft: ItemDraft, units: Units): Item {
         adjusted: draft.adjusted || null,
       };
     case 'target':
-      return { kind: 'target', name, form: draft.form, constantMm: numberIn(draft.constant), ownHeight: lengthOf(draft.own, units)! };
+      return {
+        kind: 'target',
+        name,
+        form: draft.form,
+        constantMm: numberIn(draft.constant),
+        ownHeight: lengthOf(draft.own, units)!,
+      };
     case 'pole':
       return { kind: 'pole', name, bubbleMinutes: numberIn(draft.bubble), bubbleChecked: draft.checked || null };
     case 'pair':

@@ -42,7 +42,9 @@ export function Place() {
   const [unfinished, setUnfinished] = useState('');
   const [leaving, setLeaving] = useState(false);
   const day = dayOf(now.toISOString(), TIME_ZONE);
-  const ended = state.timeline.findLast((fact): fact is Fact<'dayEnd'> => fact.type === 'dayEnd' && fact.body.day === day && !state.withdrawn.has(fact.id));
+  const ended = state.timeline.findLast(
+    (fact): fact is Fact<'dayEnd'> => fact.type === 'dayEnd' && fact.body.day === day && !state.withdrawn.has(fact.id),
+  );
   const isMissing = closing.missing.length > 0;
   const end = async () => {
     await say({ type: 'dayEnd', body: { day, note: note.trim(), unfinished: isMissing ? unfinished.trim() : '' } });
@@ -53,11 +55,18 @@ export function Place() {
     <div className="flex h-full flex-col">
       <BookWays />
       <div className="min-h-0 flex-1 overflow-y-auto p-5 max-md:p-3">
-        <section className="max-w-4xl border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('common.closeTheDay')}>
+        <section
+          className="max-w-4xl border-[1.5px] border-ink bg-sheet p-5 max-md:p-3"
+          aria-label={msg('common.closeTheDay')}
+        >
           <h1 className={`text-[28px] leading-tight ${isMissing ? 'text-brick' : 'text-good'}`}>
             {isMissing ? msg('fieldbook.notYetSomethingIsMissing') : msg('fieldbook.youMayPackUp')}
           </h1>
-          <p className="text-ink2">{isMissing ? msg('fieldbook.whatIsMissingCanBeMendedIn') : msg('fieldbook.nothingThatWasSetOrMeasuredWaits')}</p>
+          <p className="text-ink2">
+            {isMissing
+              ? msg('fieldbook.whatIsMissingCanBeMendedIn')
+              : msg('fieldbook.nothingThatWasSetOrMeasuredWaits')}
+          </p>
           {ended && (
             <p className="mt-2 border-l-4 border-ink pl-3">
               {msg('fieldbook.theDayWasEndedAtByWhat', {
@@ -109,7 +118,9 @@ export function Place() {
               >
                 {msg('fieldbook.pageForWhoComesNextPdf')}
               </Button>
-              {isMissing && !leaving && <Button onClick={() => setLeaving(true)}>{msg('fieldbook.leaveItUnfinished')}</Button>}
+              {isMissing && !leaving && (
+                <Button onClick={() => setLeaving(true)}>{msg('fieldbook.leaveItUnfinished')}</Button>
+              )}
               {leaving && (
                 <Button look="quiet" onClick={() => setLeaving(false)}>
                   {msg('common.cancel')}
@@ -135,7 +146,15 @@ export function Place() {
 const TONE = { brick: 'border-brick', ochre: 'border-ochre', ink: 'border-ink' } as const;
 const HEAD = { brick: 'text-brick', ochre: 'text-ochre', ink: '' } as const;
 
-function Items({ title, items, tone }: { readonly title: string; readonly items: readonly ClosingItem[]; readonly tone: keyof typeof TONE }) {
+function Items({
+  title,
+  items,
+  tone,
+}: {
+  readonly title: string;
+  readonly items: readonly ClosingItem[];
+  readonly tone: keyof typeof TONE;
+}) {
   const { id } = useSite();
   if (items.length === 0) return null;
   return (

@@ -24,27 +24,45 @@ export function Place() {
   const papers = usePaper();
   const asked = { at: now().toISOString(), by: who, timeZone: TIME_ZONE };
   const site = fileWord(state.settings.name);
-  const setups = state.occupations.filter((occupation) => book.setups.some((setup) => setup.name === occupation.body.name && setup.from === occupation.at));
+  const setups = state.occupations.filter((occupation) =>
+    book.setups.some((setup) => setup.name === occupation.body.name && setup.from === occupation.at),
+  );
   const spent = book.times.filter(({ minutes, count }) => minutes > 0 || count > 0);
   return (
     <div className="flex h-full flex-col">
       <BookWays />
       <div className="min-h-0 flex-1 overflow-y-auto p-5 max-md:p-3">
-        <section className="border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('fieldbook.fieldBookOf', { day })}>
+        <section
+          className="border-[1.5px] border-ink bg-sheet p-5 max-md:p-3"
+          aria-label={msg('fieldbook.fieldBookOf', { day })}
+        >
           <div className="flex flex-wrap items-end justify-between gap-3">
             <div>
               <h1 className="text-2xl">{msg('fieldbook.fieldBook', { day })}</h1>
               <p className="text-ink2">{book.people.join(', ')}</p>
             </div>
             <div className="flex flex-wrap items-end gap-2">
-              {days.length > 1 && <Choice label={msg('fieldbook.day')} value={day} options={days.map((each) => [each, each] as const)} onChange={setChosen} />}
-              <Button onClick={() => saveAs(`field-book-${day}-${site}.json`, 'application/json', `${JSON.stringify(book, null, 1)}\n`)}>
+              {days.length > 1 && (
+                <Choice
+                  label={msg('fieldbook.day')}
+                  value={day}
+                  options={days.map((each) => [each, each] as const)}
+                  onChange={setChosen}
+                />
+              )}
+              <Button
+                onClick={() =>
+                  saveAs(`field-book-${day}-${site}.json`, 'application/json', `${JSON.stringify(book, null, 1)}\n`)
+                }
+              >
                 {msg('fieldbook.json')}
               </Button>
               <Button
                 look="primary"
                 disabled={papers.progress !== null}
-                onClick={() => void papers.fetchPaper({ address: `/api/v1/sites/${id}/papers/day`, body: { ...asked, day } })}
+                onClick={() =>
+                  void papers.fetchPaper({ address: `/api/v1/sites/${id}/papers/day`, body: { ...asked, day } })
+                }
               >
                 {msg('common.pdf')}
               </Button>
@@ -83,7 +101,9 @@ export function Place() {
             </table>
             <div>
               <h2 className="text-[15px]">{msg('fieldbook.controlNotUsedAndWhy')}</h2>
-              {book.rejected.length === 0 && <p className="text-ink2">{msg('fieldbook.noneWasLeftOutOrCalledDoubtful')}</p>}
+              {book.rejected.length === 0 && (
+                <p className="text-ink2">{msg('fieldbook.noneWasLeftOutOrCalledDoubtful')}</p>
+              )}
               <ul>
                 {book.rejected.map(({ name, why }, i) => (
                   <li key={i}>
@@ -111,7 +131,9 @@ export function Place() {
           </div>
           {book.entries.length > 0 && (
             <details className="mt-3">
-              <summary className="min-h-11 cursor-pointer py-2 font-semibold">{msg('fieldbook.outsideOfSetUps', { entries: book.entries.length })}</summary>
+              <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+                {msg('fieldbook.outsideOfSetUps', { entries: book.entries.length })}
+              </summary>
               <ul>
                 {book.entries.map(({ at, by, text }, i) => (
                   <li key={i} className="border-b border-rule py-1">
@@ -128,7 +150,12 @@ export function Place() {
             <div className="mt-2 flex gap-2 print:hidden">
               <Button
                 disabled={papers.progress !== null}
-                onClick={() => void papers.fetchPaper({ address: `/api/v1/sites/${id}/papers/setup`, body: { ...asked, occupation: occupation.id } })}
+                onClick={() =>
+                  void papers.fetchPaper({
+                    address: `/api/v1/sites/${id}/papers/setup`,
+                    body: { ...asked, occupation: occupation.id },
+                  })
+                }
               >
                 {msg('fieldbook.pdfWithEverySight')}
               </Button>

@@ -1,7 +1,14 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { AnyFact } from '@idle-marker/contract';
-import { BOOK_TOPICS, bookReader, bookTopic, factsOfOccupation, memberName, type BookTopic } from '@idle-marker/records';
+import {
+  BOOK_TOPICS,
+  bookReader,
+  bookTopic,
+  factsOfOccupation,
+  memberName,
+  type BookTopic,
+} from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -35,7 +42,10 @@ export function Place() {
   const [shown, setShown] = useState(PAGE);
   const [setUp, setSetUp] = useState(ALL);
   const occupation = state.occupations.find((each) => each.id === setUp) ?? null;
-  const facts = useMemo(() => (occupation ? factsOfOccupation(state, occupation.id) : state.timeline).toReversed(), [state, occupation]);
+  const facts = useMemo(
+    () => (occupation ? factsOfOccupation(state, occupation.id) : state.timeline).toReversed(),
+    [state, occupation],
+  );
   // A season has thousands of entries: what one says is written when it is looked at, or looked through.
   const lineOf = useMemo(() => bookReader(state), [state]);
   const whoOf = (fact: AnyFact) => memberName(state, fact.type === 'member' ? fact.id : fact.by);
@@ -45,7 +55,10 @@ export function Place() {
       facts.filter(
         (fact) =>
           (topics.size === 0 || topics.has(bookTopic(fact))) &&
-          (wanted === '' || `${lineOf(fact).text} ${memberName(state, fact.type === 'member' ? fact.id : fact.by)}`.toLowerCase().includes(wanted)),
+          (wanted === '' ||
+            `${lineOf(fact).text} ${memberName(state, fact.type === 'member' ? fact.id : fact.by)}`
+              .toLowerCase()
+              .includes(wanted)),
       ),
     [facts, topics, wanted, lineOf, state],
   );
@@ -111,14 +124,26 @@ export function Place() {
               value={setUp}
               options={[
                 [ALL, msg('fieldbook.everySetUp')],
-                ...[...state.occupations].reverse().map((each) => [each.id, `${each.body.name}, ${clockTime(each.at)}`] as const),
+                ...[...state.occupations]
+                  .reverse()
+                  .map((each) => [each.id, `${each.body.name}, ${clockTime(each.at)}`] as const),
               ]}
               onChange={setSetUp}
             />
           </span>
-          <SearchField label={msg('fieldbook.findInTheBook')} value={search} onChange={setSearch} className="w-56 self-end" />
+          <SearchField
+            label={msg('fieldbook.findInTheBook')}
+            value={search}
+            onChange={setSearch}
+            className="w-56 self-end"
+          />
         </div>
-        <div className="min-h-0 flex-1 overflow-auto border-[1.5px] border-ink bg-sheet px-3" tabIndex={0} role="region" aria-label={msg('common.entries')}>
+        <div
+          className="min-h-0 flex-1 overflow-auto border-[1.5px] border-ink bg-sheet px-3"
+          tabIndex={0}
+          role="region"
+          aria-label={msg('common.entries')}
+        >
           {occupation && <SetupPageCard occupation={occupation} />}
           <table className={TABLE}>
             <thead className="sticky top-0 bg-sheet">

@@ -1,7 +1,16 @@
 import { useMemo } from 'react';
 import { formatSigned } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { bookLine, checkSentences, goodToOf, memberName, noticesOf, proofFigures, SETUP_CHECKED, setupPage } from '@idle-marker/records';
+import {
+  bookLine,
+  checkSentences,
+  goodToOf,
+  memberName,
+  noticesOf,
+  proofFigures,
+  SETUP_CHECKED,
+  setupPage,
+} from '@idle-marker/records';
 import { msg, goodToWords, PROOF_OUTCOME, proofFigureWords, SETUP_STEPS, smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
@@ -10,7 +19,11 @@ import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime, dayAndTime } from '../../ui/time.ts';
 import { MarkPhotos } from '../../pole/MarkPhotos.tsx';
 
-const VERDICT = { accepted: 'accepted', provisional: msg('fieldbook.acceptedAsProvisional'), refused: 'refused' } as const;
+const VERDICT = {
+  accepted: 'accepted',
+  provisional: msg('fieldbook.acceptedAsProvisional'),
+  refused: 'refused',
+} as const;
 
 /** One set-up as a page of a field book: who, with what, in what weather, on which marks, how it fitted, and what came of it. */
 export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }) {
@@ -20,10 +33,13 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
   const { name, instrument, temperatureC, pressureHPa, ppm, ground, windy, instrumentHeight } = occupation.body;
   const result = page.solution?.fact.body.result ?? null;
   const withdrawn = page.solution?.withdrawn ?? false;
-  const names = (marks: readonly { readonly body: { readonly name: string } }[]) => [...new Set(marks.map((mark) => mark.body.name))].join(', ');
+  const names = (marks: readonly { readonly body: { readonly name: string } }[]) =>
+    [...new Set(marks.map((mark) => mark.body.name))].join(', ');
   const nameOf = (id: string) => state.control.find((mark) => mark.id === id)?.revision.body.name ?? '?';
   const provenOn = ({ body }: Fact<'proof'>) =>
-    body.control === null ? (state.directions.find((each) => each.id === body.direction)?.body.name ?? msg('fieldbook.aFixedDirection')) : nameOf(body.control);
+    body.control === null
+      ? (state.directions.find((each) => each.id === body.direction)?.body.name ?? msg('fieldbook.aFixedDirection'))
+      : nameOf(body.control);
   const steps = occupation.body.checklist ?? [];
   const ticked = SETUP_STEPS.flatMap((step) => {
     const at = steps.find((each) => each.step === step.id)?.at;
@@ -44,7 +60,14 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
   const lines: readonly (readonly [string, string])[] = [
     [msg('common.site'), state.settings.name],
     [msg('fieldbook.who'), memberName(state, occupation.by)],
-    [msg('common.when'), msg('fieldbook.to', { dayAndTime: dayAndTime(page.from), clockTime: clockTime(page.to), closed: page.closed ? ', closed' : '' })],
+    [
+      msg('common.when'),
+      msg('fieldbook.to', {
+        dayAndTime: dayAndTime(page.from),
+        clockTime: clockTime(page.to),
+        closed: page.closed ? ', closed' : '',
+      }),
+    ],
     [
       msg('common.instrument'),
       msg('fieldbook.mmPpmAboveGround', {
@@ -56,7 +79,16 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
         unit: units.unit,
       }),
     ],
-    [msg('fieldbook.weather'), msg('fieldbook.cHpaPpmOn', { temperatureC, pressureHPa, signed: formatSigned(ppm, 1), windy: windy ? ', windy' : '', ground })],
+    [
+      msg('fieldbook.weather'),
+      msg('fieldbook.cHpaPpmOn', {
+        temperatureC,
+        pressureHPa,
+        signed: formatSigned(ppm, 1),
+        windy: windy ? ', windy' : '',
+        ground,
+      }),
+    ],
     [
       msg('common.station'),
       result
@@ -77,7 +109,15 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
     ...(notices.length > 0 ? [[msg('fieldbook.mind'), notices.join(' ')] as const] : []),
     [msg('common.settingUp'), ticked.join('; ') || msg('fieldbook.noStepTicked')],
     ...(tiltSec
-      ? [[msg('common.level'), msg('fieldbook.leftAtFrontToBackSideTo', { along: Math.round(tiltSec.along), across: Math.round(tiltSec.across) })] as const]
+      ? [
+          [
+            msg('common.level'),
+            msg('fieldbook.leftAtFrontToBackSideTo', {
+              along: Math.round(tiltSec.along),
+              across: Math.round(tiltSec.across),
+            }),
+          ] as const,
+        ]
       : []),
     ...(occupation.body.confirmed && carried.length > 0
       ? [[msg('common.carriedOver'), msg('fieldbook.notConfirmed', { carried: carried.join(', ') })] as const]
@@ -100,9 +140,17 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
     ],
     [msg('fieldbook.marksSet'), names(page.marks) || 'none'],
     ...(page.measured.length > 0
-      ? [[msg('fieldbook.measuredToo'), page.measured.map((fact) => `${clockTime(fact.at)} ${bookLine(state, fact).text}`).join('; ')] as const]
+      ? [
+          [
+            msg('fieldbook.measuredToo'),
+            page.measured.map((fact) => `${clockTime(fact.at)} ${bookLine(state, fact).text}`).join('; '),
+          ] as const,
+        ]
       : []),
-    [msg('common.remarks'), page.remarks.map((fact) => `${clockTime(fact.at)} ${bookLine(state, fact).text}`).join('; ') || 'none'],
+    [
+      msg('common.remarks'),
+      page.remarks.map((fact) => `${clockTime(fact.at)} ${bookLine(state, fact).text}`).join('; ') || 'none',
+    ],
   ];
   return (
     <section className="printed border-b-2 border-ink py-3" aria-label={msg('fieldbook.pageOf', { name })}>
@@ -123,7 +171,9 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
         </dl>
         {page.used.length > 0 && (
           <table className={`${TABLE} w-auto self-start`}>
-            <caption className="text-left text-[13px] text-ink2">{msg('fieldbook.measuredMinusListed', { name: small.name })}</caption>
+            <caption className="text-left text-[13px] text-ink2">
+              {msg('fieldbook.measuredMinusListed', { name: small.name })}
+            </caption>
             <thead>
               <tr>
                 <th className={TH_WORD}>{msg('common.mark')}</th>
@@ -140,7 +190,9 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
                   <td className={TD}>{off(mark.dEMm)}</td>
                   <td className={TD}>{off(mark.dNMm)}</td>
                   <td className={TD}>{off(mark.dZMm)}</td>
-                  <td className={TD_WORD}>{[mark.plan && 'plan', mark.height && 'height'].filter(Boolean).join(', ') || 'nothing'}</td>
+                  <td className={TD_WORD}>
+                    {[mark.plan && 'plan', mark.height && 'height'].filter(Boolean).join(', ') || 'nothing'}
+                  </td>
                 </tr>
               ))}
             </tbody>
@@ -149,7 +201,9 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
       </div>
       <MarkPhotos mark={occupation.id} name={name} />
       {/* On paper there is room to draw what no record holds. */}
-      <div className="sketch-paper mt-4 hidden h-[78mm] break-inside-avoid border border-ink p-2 text-[13px] text-ink2 print:block">{msg('common.sketch')}</div>
+      <div className="sketch-paper mt-4 hidden h-[78mm] break-inside-avoid border border-ink p-2 text-[13px] text-ink2 print:block">
+        {msg('common.sketch')}
+      </div>
     </section>
   );
 }

@@ -1,7 +1,18 @@
 import { useState, type ReactNode } from 'react';
 import { STAKE_MARK_KINDS, STAKE_TERMS, type StakeTerm } from '@idle-marker/core';
 import type { NamedConvention } from '@idle-marker/records';
-import { msg, CARRIER, conventionFaultWords, crewWords, FACING, LANGUAGES, otherReadings, ROUNDING, STAKE_MARK_KIND, STAKE_PART } from '@idle-marker/words';
+import {
+  msg,
+  CARRIER,
+  conventionFaultWords,
+  crewWords,
+  FACING,
+  LANGUAGES,
+  otherReadings,
+  ROUNDING,
+  STAKE_MARK_KIND,
+  STAKE_PART,
+} from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -11,7 +22,16 @@ import { TABLE, TD_WORD, TH_WORD } from '../../ui/table.ts';
 import { ConventionPreview } from './ConventionPreview.tsx';
 import { FacingPicture } from '../../stakes/FacingPicture.tsx';
 import { WithSigns } from './Signs.tsx';
-import { conventionOfDraft, draftOfConvention, faultsOf, hasSizes, movePart, sizeError, type ConventionDraft, type PartPlace } from './conventionDraft.ts';
+import {
+  conventionOfDraft,
+  draftOfConvention,
+  faultsOf,
+  hasSizes,
+  movePart,
+  sizeError,
+  type ConventionDraft,
+  type PartPlace,
+} from './conventionDraft.ts';
 
 const SIDES = [
   ['front', 'front'],
@@ -27,8 +47,29 @@ const SIZES = [
   ['letterHeight', msg('handover.heightOfLetters')],
 ] as const;
 /** Terms that offsets can lead to, and heights. */
-const OFFSET_TERMS: readonly StakeTerm[] = ['outsideFace', 'insideFace', 'wallCentre', 'gridLine', 'waterLine', 'centre', 'edge', 'face', 'back', 'flowLine'];
-const HEIGHT_TERMS: readonly StakeTerm[] = ['finishedFloor', 'topOfWall', 'underside', 'invert', 'topOfKerb', 'back', 'flowLine', 'subgrade', 'surface'];
+const OFFSET_TERMS: readonly StakeTerm[] = [
+  'outsideFace',
+  'insideFace',
+  'wallCentre',
+  'gridLine',
+  'waterLine',
+  'centre',
+  'edge',
+  'face',
+  'back',
+  'flowLine',
+];
+const HEIGHT_TERMS: readonly StakeTerm[] = [
+  'finishedFloor',
+  'topOfWall',
+  'underside',
+  'invert',
+  'topOfKerb',
+  'back',
+  'flowLine',
+  'subgrade',
+  'surface',
+];
 const entries = <K extends string>(table: Readonly<Record<K, string>>) => Object.entries(table) as [K, string][];
 
 interface ConventionDialogProps {
@@ -52,7 +93,10 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
   const nameless = draft.name.trim() === '';
   const keep = async () => {
     const id = from.fact?.body.convention ?? identity;
-    await say({ type: 'convention', body: { convention: id, rules: conventionOfDraft(draft), retired: false, supersedes: from.fact?.id ?? null } });
+    await say({
+      type: 'convention',
+      body: { convention: id, rules: conventionOfDraft(draft), retired: false, supersedes: from.fact?.id ?? null },
+    });
     onKept(id);
     onClose();
   };
@@ -68,7 +112,11 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
           <p className="text-ochre">{msg('handover.giveTheLathItsSizesFirst')}</p>
         ),
       }}
-      title={isNew ? msg('handover.aCopyOf', { name: from.convention.name }) : msg('handover.change', { name: from.convention.name })}
+      title={
+        isNew
+          ? msg('handover.aCopyOf', { name: from.convention.name })
+          : msg('handover.change', { name: from.convention.name })
+      }
       foot={
         <>
           <ul className="mr-auto text-[13px] font-medium text-brick" role="alert">
@@ -91,7 +139,12 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
           onChange={(event) => change({ name: event.target.value })}
           error={nameless ? msg('common.giveItAName') : null}
         />
-        <Choice label={msg('handover.writtenOn')} value={draft.carrier} options={entries(CARRIER)} onChange={(carrier) => change({ carrier })} />
+        <Choice
+          label={msg('handover.writtenOn')}
+          value={draft.carrier}
+          options={entries(CARRIER)}
+          onChange={(carrier) => change({ carrier })}
+        />
       </div>
       <Group title={msg('handover.whatStandsWhere')}>
         <PartsTable parts={draft.parts} onChange={(parts) => change({ parts })} />
@@ -106,7 +159,13 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
                 ['onGrade', msg('handover.neither')],
               ] as const
             ).map(([which, label]) => (
-              <Field key={which} label={label} value={draft[which]} maxLength={24} onChange={(event) => change({ [which]: event.target.value })} />
+              <Field
+                key={which}
+                label={label}
+                value={draft[which]}
+                maxLength={24}
+                onChange={(event) => change({ [which]: event.target.value })}
+              />
             ))}
             <Choice
               label={msg('handover.offsetsAreWritten')}
@@ -130,10 +189,18 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
               onChange={(offsetFigure) => change({ offsetFigure })}
             />
           </div>
-          <Tick label={msg('handover.theUnitStandsBehindEachFigure')} checked={draft.showUnit} onChange={(showUnit) => change({ showUnit })} />
+          <Tick
+            label={msg('handover.theUnitStandsBehindEachFigure')}
+            checked={draft.showUnit}
+            onChange={(showUnit) => change({ showUnit })}
+          />
         </Group>
         <Group title={msg('handover.shortForms')}>
-          <Tick label={msg('handover.shortFormsAreUsedWhereThereAre')} checked={draft.abbreviate} onChange={(abbreviate) => change({ abbreviate })} />
+          <Tick
+            label={msg('handover.shortFormsAreUsedWhereThereAre')}
+            checked={draft.abbreviate}
+            onChange={(abbreviate) => change({ abbreviate })}
+          />
           {draft.abbreviate && (
             <div className="grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-4">
               {STAKE_TERMS.map((term) => {
@@ -147,7 +214,9 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
                     onChange={(event) => change({ shorts: { ...draft.shorts, [term]: event.target.value } })}
                     error={
                       others.length > 1
-                        ? msg('handover.alsoReadAs', { others: others.filter((each) => each !== crewWords('en').term[term]).join(' or ') })
+                        ? msg('handover.alsoReadAs', {
+                            others: others.filter((each) => each !== crewWords('en').term[term]).join(' or '),
+                          })
                         : null
                     }
                   />
@@ -224,7 +293,11 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
                   label={what === 'ribbon' ? msg('handover.ribbon') : msg('handover.paint')}
                   value={draft.colours[kind][what]}
                   maxLength={40}
-                  onChange={(event) => change({ colours: { ...draft.colours, [kind]: { ...draft.colours[kind], [what]: event.target.value } } })}
+                  onChange={(event) =>
+                    change({
+                      colours: { ...draft.colours, [kind]: { ...draft.colours[kind], [what]: event.target.value } },
+                    })
+                  }
                 />
               ))}
             </div>
@@ -239,7 +312,12 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
           options={LANGUAGES.map(({ code, name }) => [code, name] as const)}
           onChange={(first) => {
             const words = crewWords(first);
-            change({ languages: [first, ...draft.languages.filter((code) => code !== first)], cut: words.cut, fill: words.fill, onGrade: words.onGrade });
+            change({
+              languages: [first, ...draft.languages.filter((code) => code !== first)],
+              cut: words.cut,
+              fill: words.fill,
+              onGrade: words.onGrade,
+            });
           }}
         />
         {LANGUAGES.filter(({ code }) => code !== draft.languages[0]).map(({ code, name }) => (
@@ -247,7 +325,9 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
             key={code}
             label={msg('handover.onTheCardsToo', { name })}
             checked={draft.languages.includes(code)}
-            onChange={(on) => change({ languages: on ? [...draft.languages, code] : draft.languages.filter((each) => each !== code) })}
+            onChange={(on) =>
+              change({ languages: on ? [...draft.languages, code] : draft.languages.filter((each) => each !== code) })
+            }
           />
         ))}
       </Group>
@@ -263,7 +343,8 @@ const Group = ({ title, children }: { readonly title: string; readonly children:
 );
 
 function PartsTable({ parts, onChange }: { readonly parts: readonly PartPlace[]; onChange(parts: PartPlace[]): void }) {
-  const set = (part: PartPlace['part'], change: Partial<PartPlace>) => onChange(parts.map((each) => (each.part === part ? { ...each, ...change } : each)));
+  const set = (part: PartPlace['part'], change: Partial<PartPlace>) =>
+    onChange(parts.map((each) => (each.part === part ? { ...each, ...change } : each)));
   const inOrder = SIDES.flatMap(([side]) => parts.filter((each) => each.side === side));
   return (
     <table className={TABLE}>
@@ -303,7 +384,11 @@ function PartsTable({ parts, onChange }: { readonly parts: readonly PartPlace[];
                   >
                     ↑
                   </Button>
-                  <Button look="quiet" aria-label={msg('handover.later', { stakePart: STAKE_PART[part] })} onClick={() => onChange(movePart(parts, part, 1))}>
+                  <Button
+                    look="quiet"
+                    aria-label={msg('handover.later', { stakePart: STAKE_PART[part] })}
+                    onClick={() => onChange(movePart(parts, part, 1))}
+                  >
                     ↓
                   </Button>
                 </span>

@@ -19,7 +19,12 @@ export function ConventionPreview({ convention }: { readonly convention: StakeCo
           return (
             <div key={sample.name}>
               <h3 className="mb-1 text-[15px]">{SAMPLE[i]}</h3>
-              <LathPicture faces={faces} carrier={convention.carrier} writing={convention.lath.writing} paint={convention.unusualPaint} />
+              <LathPicture
+                faces={faces}
+                carrier={convention.carrier}
+                writing={convention.lath.writing}
+                paint={convention.unusualPaint}
+              />
               {notices.map((notice, k) => (
                 <p key={k} className="mt-1 text-[13px] text-ochre">
                   {stakeNoticeWords(notice, settings.lengthUnit)}
@@ -54,17 +59,29 @@ export function ConventionPreview({ convention }: { readonly convention: StakeCo
         <dd>
           {[
             convention.usual.offsetTo.length > 0 &&
-              msg('handover.offsetsTo', { offsetTo: convention.usual.offsetTo.map((term) => crewWords('en').term[term]).join(' or ') }),
+              msg('handover.offsetsTo', {
+                offsetTo: convention.usual.offsetTo.map((term) => crewWords('en').term[term]).join(' or '),
+              }),
             convention.usual.heightTo.length > 0 &&
-              msg('handover.heightsTo', { heightTo: convention.usual.heightTo.map((term) => crewWords('en').term[term]).join(' or ') }),
+              msg('handover.heightsTo', {
+                heightTo: convention.usual.heightTo.map((term) => crewWords('en').term[term]).join(' or '),
+              }),
           ]
             .filter(Boolean)
             .join('; ') || 'anything'}
           {(convention.usual.offsetTo.length > 0 || convention.usual.heightTo.length > 0) &&
-            msg('handover.anythingElseIsBoxedIn', { unusualPaint: convention.unusualPaint || msg('handover.anotherColour') })}
+            msg('handover.anythingElseIsBoxedIn', {
+              unusualPaint: convention.unusualPaint || msg('handover.anotherColour'),
+            })}
         </dd>
         <dt className="text-ink2">{msg('handover.languages')}</dt>
-        <dd>{convention.languages.map((code, i) => `${crewWords(code).name}${i === 0 ? msg('handover.onTheStake2') : msg('handover.onCards')}`).join(', ')}</dd>
+        <dd>
+          {convention.languages
+            .map(
+              (code, i) => `${crewWords(code).name}${i === 0 ? msg('handover.onTheStake2') : msg('handover.onCards')}`,
+            )
+            .join(', ')}
+        </dd>
         {convention.carrier === 'lath' && (
           <>
             <dt className="text-ink2">{msg('handover.theLath')}</dt>

@@ -80,7 +80,14 @@ export function CrewLinkDialog({ onClose, onMade }: { onClose(): void; onMade():
         {!all &&
           state.packages.map((work) => {
             const root = state.packageRoots.get(work.id)!;
-            return <Tick key={root} label={work.body.name} checked={roots.has(root)} onChange={(on) => setRoots(toggled(roots, root, on))} />;
+            return (
+              <Tick
+                key={root}
+                label={work.body.name}
+                checked={roots.has(root)}
+                onChange={(on) => setRoots(toggled(roots, root, on))}
+              />
+            );
           })}
       </div>
     </Dialog>

@@ -34,7 +34,10 @@ export function Place() {
     <div className="flex h-full flex-col">
       <HandOverWays />
       <div className="grid min-h-0 flex-1 grid-cols-1 content-start gap-4 overflow-y-auto p-5 max-md:p-3 xl:grid-cols-[1fr_380px]">
-        <section className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('handover.pagesForCrews')}>
+        <section
+          className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3"
+          aria-label={msg('handover.pagesForCrews')}
+        >
           <div className="flex flex-wrap items-start justify-between gap-3">
             <div>
               <h1 className="text-2xl">{msg('common.crewPage')}</h1>
@@ -58,7 +61,10 @@ export function Place() {
             ))}
           </ul>
         </section>
-        <section className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('common.toSetAgain')}>
+        <section
+          className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3"
+          aria-label={msg('common.toSetAgain')}
+        >
           <h2 className="text-xl">{msg('common.toSetAgain')}</h2>
           {restake.length === 0 && <p className="mt-1 text-ink2">{msg('handover.noStakeIsSaidToBeGone')}</p>}
           <ul className="mt-2 flex flex-col gap-3">
@@ -73,11 +79,18 @@ export function Place() {
                     : why === 'moved'
                       ? msg('common.saidToHaveBeenHitOrMoved')
                       : msg('handover.setForAnEarlierRevisionOfThe')}
-                  {report && msg('handover.by', { dayAndTime: dayAndTime(report.at), who: report.body.who || memberName(state, report.by) })}
+                  {report &&
+                    msg('handover.by', {
+                      dayAndTime: dayAndTime(report.at),
+                      who: report.body.who || memberName(state, report.by),
+                    })}
                   {report?.body.text && `: ${report.body.text}`}
                 </p>
                 <p className="flex flex-wrap gap-x-4">
-                  <Link className={LINK} to={`/sites/${id}/mark?package=${work.id}&mark=${encodeURIComponent(mark.body.key)}`}>
+                  <Link
+                    className={LINK}
+                    to={`/sites/${id}/mark?package=${work.id}&mark=${encodeURIComponent(mark.body.key)}`}
+                  >
                     {msg('common.setItAgain')}
                   </Link>
                   {report && <TakeBack report={report.id} />}
@@ -108,7 +121,8 @@ function TakeBack({ report }: { readonly report: string }) {
       className="mt-1 flex w-full items-end gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (reason.trim()) void say({ type: 'withdrawal', body: { record: report, occupation: null, reason: reason.trim() } });
+        if (reason.trim())
+          void say({ type: 'withdrawal', body: { record: report, occupation: null, reason: reason.trim() } });
       }}
     >
       <Field
@@ -143,7 +157,10 @@ function PublicAddress() {
         className="flex flex-wrap items-end gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          if (valid && trimmed !== kept) void say({ type: 'site', body: { ...state.settings, publicAddress: trimmed } }).then(() => setText(trimmed));
+          if (valid && trimmed !== kept)
+            void say({ type: 'site', body: { ...state.settings, publicAddress: trimmed } }).then(() =>
+              setText(trimmed),
+            );
         }}
       >
         <Field
@@ -203,7 +220,9 @@ function LinkRow({ link, open, onEnd }: { readonly link: CrewLink; readonly open
               : msg('handover.ranOut', { dayAndTime: dayAndTime(link.expiresAt) })}
         </span>
       </p>
-      <p className="text-[13px] text-ink2">{msg('handover.asks', { packages: packages || msg('handover.packagesThatAreNoMore'), who: link.who })}</p>
+      <p className="text-[13px] text-ink2">
+        {msg('handover.asks', { packages: packages || msg('handover.packagesThatAreNoMore'), who: link.who })}
+      </p>
       {open && (
         <p className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
           <a className={LINK} href={address} target="_blank" rel="noreferrer">

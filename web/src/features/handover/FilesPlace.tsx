@@ -1,7 +1,16 @@
 import { useMemo, useState } from 'react';
 import { fileWord } from '@idle-marker/paper';
 import { rawSightsText } from '@idle-marker/contract';
-import { columnTitle, pointsCsv, POINT_COLUMNS, siteDxf, siteGeoJson, siteLandXml, type PointColumn, type PointGroup } from '@idle-marker/formats';
+import {
+  columnTitle,
+  pointsCsv,
+  POINT_COLUMNS,
+  siteDxf,
+  siteGeoJson,
+  siteLandXml,
+  type PointColumn,
+  type PointGroup,
+} from '@idle-marker/formats';
 import { exportedLines, exportedPoints, exportedSetups, rawSightsOf } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
 import { now as clock } from '../../data/clock.ts';
@@ -56,13 +65,20 @@ export function Place() {
   const occupation = state.occupations.find((each) => each.id === setUp) ?? null;
   const landXml = () => {
     const stamp = clock().toISOString();
-    return siteLandXml(chosen, exportedSetups(state), settings.lengthUnit, { site: settings.name, date: stamp.slice(0, 10), time: stamp.slice(11, 19) });
+    return siteLandXml(chosen, exportedSetups(state), settings.lengthUnit, {
+      site: settings.name,
+      date: stamp.slice(0, 10),
+      time: stamp.slice(11, 19),
+    });
   };
   return (
     <div className="flex h-full flex-col">
       <HandOverWays />
       <div className="grid min-h-0 flex-1 grid-cols-1 content-start gap-4 overflow-y-auto p-5 max-md:p-3 xl:grid-cols-2">
-        <section className="self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('handover.pointsAndLines')}>
+        <section
+          className="self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3"
+          aria-label={msg('handover.pointsAndLines')}
+        >
           <h1 className="text-2xl">{msg('handover.filesForOthers')}</h1>
           <p className="text-ink2">{msg('handover.pointsAndLinesWithEverySightIn')}</p>
           <div className="mt-2 grid sm:grid-cols-2" role="group" aria-label={msg('handover.whatGoesIntoTheFile')}>
@@ -71,7 +87,8 @@ export function Place() {
                 key={group}
                 label={
                   <>
-                    {words} <span className="figures text-ink2">{points.filter((point) => point.group === group).length}</span>
+                    {words}{' '}
+                    <span className="figures text-ink2">{points.filter((point) => point.group === group).length}</span>
                   </>
                 }
                 checked={groups.has(group)}
@@ -92,13 +109,21 @@ export function Place() {
             </Button>
             <Button
               disabled={chosen.length === 0}
-              onClick={() => saveAs(`${name}.dxf`, 'application/dxf', siteDxf(chosen, exportedLines(state), settings.lengthUnit))}
+              onClick={() =>
+                saveAs(`${name}.dxf`, 'application/dxf', siteDxf(chosen, exportedLines(state), settings.lengthUnit))
+              }
             >
               {msg('handover.dxf')}
             </Button>
             <Button
               disabled={chosen.length === 0}
-              onClick={() => saveAs(`${name}.geojson`, 'application/geo+json', siteGeoJson(chosen, exportedLines(state), settings.coordinateSystem))}
+              onClick={() =>
+                saveAs(
+                  `${name}.geojson`,
+                  'application/geo+json',
+                  siteGeoJson(chosen, exportedLines(state), settings.coordinateSystem),
+                )
+              }
             >
               {msg('handover.geojson')}
             </Button>
@@ -117,12 +142,18 @@ export function Place() {
                   label={msg('common.setUp')}
                   className="min-w-56 flex-1"
                   value={setUp}
-                  options={[...state.occupations].reverse().map((each) => [each.id, `${each.body.name}, ${dayAndTime(each.at)}`] as const)}
+                  options={[...state.occupations]
+                    .reverse()
+                    .map((each) => [each.id, `${each.body.name}, ${dayAndTime(each.at)}`] as const)}
                   onChange={setSetUp}
                 />
                 <Button
                   onClick={() =>
-                    saveAs(`${name}-${fileWord(occupation.body.name)}.sights.jsonl`, 'application/x-ndjson', rawSightsText(rawSightsOf(state, occupation)))
+                    saveAs(
+                      `${name}-${fileWord(occupation.body.name)}.sights.jsonl`,
+                      'application/x-ndjson',
+                      rawSightsText(rawSightsOf(state, occupation)),
+                    )
                   }
                 >
                   {msg('handover.save')}
@@ -133,7 +164,10 @@ export function Place() {
             )}
             <TakeRawSights />
           </section>
-          <section className="border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('handover.theWholeSite')}>
+          <section
+            className="border-[1.5px] border-ink bg-sheet p-5 max-md:p-3"
+            aria-label={msg('handover.theWholeSite')}
+          >
             <h2 className="text-xl">{msg('handover.theWholeSite')}</h2>
             <p className="text-ink2">{msg('handover.oneFileWithEveryEntrySheetPhoto')}</p>
             <a className={`${LINK} mt-2 inline-flex`} href={`/api/v1/sites/${id}/archive`} download>

@@ -45,12 +45,24 @@ export function Place() {
   });
   const preview = useMemo(
     () =>
-      work ? cutSheet(state, trust, { package: work, issuedBy: memberName(state, who), issuedAt: instant.toISOString(), timeZone: TIME_ZONE }, null) : null,
+      work
+        ? cutSheet(
+            state,
+            trust,
+            { package: work, issuedBy: memberName(state, who), issuedAt: instant.toISOString(), timeZone: TIME_ZONE },
+            null,
+          )
+        : null,
     [work, state, trust, who, instant],
   );
   if (!work || !preview) {
     return (
-      <EmptyTo title={msg('handover.nothingToHandOverYet')} place="design" label={msg('common.makeAWorkPackage')} ways={<HandOverWays />}>
+      <EmptyTo
+        title={msg('handover.nothingToHandOverYet')}
+        place="design"
+        label={msg('common.makeAWorkPackage')}
+        ways={<HandOverWays />}
+      >
         {msg('handover.aCutSheetIsMadeFromThe')}
       </EmptyTo>
     );
@@ -63,7 +75,10 @@ export function Place() {
     <div className="flex h-full flex-col">
       <HandOverWays />
       <div className="grid min-h-0 flex-1 grid-cols-1 content-start gap-4 overflow-y-auto p-5 max-md:p-3 xl:grid-cols-[1fr_270px]">
-        <section className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('handover.sheetToIssue')}>
+        <section
+          className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3"
+          aria-label={msg('handover.sheetToIssue')}
+        >
           <div className="flex flex-wrap items-start justify-between gap-3 border-b-2 border-ink pb-3">
             <div>
               <h1 className="text-2xl">{preview.package}</h1>
@@ -127,7 +142,9 @@ export function Place() {
                 </Link>
               }
             >
-              {msg('handover.forWhatIsBoltedTogetherOrStands', { unchecked: unchecked.map(({ body }) => body.name).join(', ') })}
+              {msg('handover.forWhatIsBoltedTogetherOrStands', {
+                unchecked: unchecked.map(({ body }) => body.name).join(', '),
+              })}
             </Card>
           )}
           {preview.withheld.length > 0 && (
@@ -186,7 +203,13 @@ function SheetTable({ sheet }: { sheet: CutSheet }) {
   );
 }
 
-const SheetRow = memo(function SheetRow({ row, sheet }: { readonly row: CutSheet['rows'][number]; readonly sheet: CutSheet }) {
+const SheetRow = memo(function SheetRow({
+  row,
+  sheet,
+}: {
+  readonly row: CutSheet['rows'][number];
+  readonly sheet: CutSheet;
+}) {
   const units = useUnits();
   return (
     <tr>
@@ -194,7 +217,9 @@ const SheetRow = memo(function SheetRow({ row, sheet }: { readonly row: CutSheet
       <td className={TD_WORD}>
         {row.corner}, {MEANING[row.meaning]}
       </td>
-      <td className={TD}>{writtenLength(row.reading?.offset ?? row.offset, sheet.lengthUnit, row.reading?.rounding.offset ?? 'finest')}</td>
+      <td className={TD}>
+        {writtenLength(row.reading?.offset ?? row.offset, sheet.lengthUnit, row.reading?.rounding.offset ?? 'finest')}
+      </td>
       <td className={TD}>{units.length(row.hubZ)}</td>
       <td className={TD}>{units.length(row.designZ)}</td>
       <td className={TD_WORD}>

@@ -16,7 +16,8 @@ import { TIME_ZONE } from '../../ui/time.ts';
 import { toggled } from '../../ui/toggled.ts';
 
 /** Whom a sheet is given to, which marks are on it, and what else it says. The server numbers and freezes it. */
-const isSheet: IsAnswer<object> = (document) => (Array.isArray(document['rows']) && typeof document['number'] === 'number' ? document : null);
+const isSheet: IsAnswer<object> = (document) =>
+  Array.isArray(document['rows']) && typeof document['number'] === 'number' ? document : null;
 
 export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>; onClose(): void }) {
   const { id, state, trust, who } = useSite();
@@ -106,9 +107,19 @@ export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>;
           help={msg('handover.emptyUntilSomethingElseIsSaid')}
         />
       </div>
-      <Field className="mt-3" label={msg('common.remarks')} value={remarks} maxLength={1000} onChange={(event) => setRemarks(event.target.value)} />
+      <Field
+        className="mt-3"
+        label={msg('common.remarks')}
+        value={remarks}
+        maxLength={1000}
+        onChange={(event) => setRemarks(event.target.value)}
+      />
       {state.settings.siteZero !== null && (
-        <Tick label={msg('handover.heightsAgainstTheSitesZeroBesideTrue')} checked={bothHeights} onChange={setBothHeights} />
+        <Tick
+          label={msg('handover.heightsAgainstTheSitesZeroBesideTrue')}
+          checked={bothHeights}
+          onChange={setBothHeights}
+        />
       )}
       <Tick label={msg('handover.onlySomeOfItsMarks')} checked={part} onChange={setPart} />
       {part && (
@@ -121,7 +132,10 @@ export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>;
             onChange={(event) => setName(event.target.value)}
             error={name.trim() === '' ? msg('handover.giveThePartANameItGets') : null}
           />
-          <ul className="mt-2 grid max-h-60 grid-cols-2 gap-x-4 overflow-y-auto border border-rule px-3" aria-label={msg('handover.marksOfThisPart')}>
+          <ul
+            className="mt-2 grid max-h-60 grid-cols-2 gap-x-4 overflow-y-auto border border-rule px-3"
+            aria-label={msg('handover.marksOfThisPart')}
+          >
             {stops.map(({ plan, standing }) => (
               <li key={plan.key}>
                 <Tick

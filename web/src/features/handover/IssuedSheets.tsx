@@ -25,14 +25,26 @@ export interface IssuedSheet {
 const ENDINGS = ['pdf', 'xlsx', 'csv', 'zip'] as const;
 
 /** Sheets as they were issued, the newest first, and what has happened to their marks since. */
-export function IssuedSheets({ sheets, away }: { readonly sheets: readonly IssuedSheet[] | null; readonly away: boolean }) {
+export function IssuedSheets({
+  sheets,
+  away,
+}: {
+  readonly sheets: readonly IssuedSheet[] | null;
+  readonly away: boolean;
+}) {
   const { id, state, trust, now } = useSite();
   const papers = usePaper();
-  const notices = useMemo(() => new Map(sheetNotices(state, trust).map((notice) => [notice.sheet, notice])), [state, trust]);
+  const notices = useMemo(
+    () => new Map(sheetNotices(state, trust).map((notice) => [notice.sheet, notice])),
+    [state, trust],
+  );
   const latest = new Map((sheets ?? []).map((sheet) => [sheet.number, sheet.revision]));
   const today = now.toISOString().slice(0, 10);
   return (
-    <section className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('handover.issuedSheets')}>
+    <section
+      className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3"
+      aria-label={msg('handover.issuedSheets')}
+    >
       <h2 className="mb-2 text-xl">{msg('handover.issued')}</h2>
       {away && <p className="text-ochre">{msg('handover.theIssuedSheetsCantBeReadJust')}</p>}
       {sheets?.length === 0 && <p className="text-ink2">{msg('handover.noSheetYetIssuingGivesItA')}</p>}
@@ -42,7 +54,10 @@ export function IssuedSheets({ sheets, away }: { readonly sheets: readonly Issue
           const notice = notices.get(sheet.id);
           const isOld = sheet.revision < (latest.get(sheet.number) ?? 0);
           return (
-            <li key={sheet.id} className={`border-l-4 pl-3 ${notice ? 'border-brick' : isOld ? 'border-rule' : 'border-ink'}`}>
+            <li
+              key={sheet.id}
+              className={`border-l-4 pl-3 ${notice ? 'border-brick' : isOld ? 'border-rule' : 'border-ink'}`}
+            >
               <p className="font-semibold">
                 {msg('handover.cutSheetRevision', { number: sheet.number, revision: sheet.revision })}
                 {isOld && <span className="font-normal text-ink2"> {msg('handover.replaced')}</span>}
@@ -73,8 +88,14 @@ export function IssuedSheets({ sheets, away }: { readonly sheets: readonly Issue
                     key={ending}
                     type="button"
                     className={LINK}
-                    aria-label={msg('handover.ofCutSheetRevision', { ending: ending.toUpperCase(), number: sheet.number, revision: sheet.revision })}
-                    onClick={() => void papers.fetchPaper({ address: `/api/v1/sites/${id}/sheets/${sheet.id}/${ending}` })}
+                    aria-label={msg('handover.ofCutSheetRevision', {
+                      ending: ending.toUpperCase(),
+                      number: sheet.number,
+                      revision: sheet.revision,
+                    })}
+                    onClick={() =>
+                      void papers.fetchPaper({ address: `/api/v1/sites/${id}/sheets/${sheet.id}/${ending}` })
+                    }
                   >
                     {ending.toUpperCase()}
                   </button>

@@ -34,7 +34,10 @@ export function LathPicture({ faces, carrier, writing, paint }: LathPictureProps
           <figcaption className="mt-1 text-[13px] text-ink2">
             {SIDE_NAME[side]}
             {faces[side].some((line) => line.unusual) && (
-              <span className="font-medium text-brick"> {msg('handover.markIn', { paint: paint || msg('handover.anotherColour') })}</span>
+              <span className="font-medium text-brick">
+                {' '}
+                {msg('handover.markIn', { paint: paint || msg('handover.anotherColour') })}
+              </span>
             )}
           </figcaption>
         </figure>
@@ -68,15 +71,32 @@ function Face({
   const width = Math.max(wide ? 150 : 84, longest * 8.4 + 2 * PAD);
   const tall = rows.length * LINE + 2 * PAD + (carrier === 'surface' ? 0 : 10);
   return (
-    <svg width={width} height={tall + 4} viewBox={`0 0 ${width} ${tall + 4}`} className="h-auto max-w-full" role="img" aria-label={said}>
-      <rect x="1" y="2" width={width - 2} height={tall} fill={carrier === 'surface' ? 'var(--sheet)' : 'var(--lath)'} stroke="var(--ink)" strokeWidth="1.5" />
+    <svg
+      width={width}
+      height={tall + 4}
+      viewBox={`0 0 ${width} ${tall + 4}`}
+      className="h-auto max-w-full"
+      role="img"
+      aria-label={said}
+    >
+      <rect
+        x="1"
+        y="2"
+        width={width - 2}
+        height={tall}
+        fill={carrier === 'surface' ? 'var(--sheet)' : 'var(--lath)'}
+        stroke="var(--ink)"
+        strokeWidth="1.5"
+      />
       {carrier !== 'surface' && <rect x="1" y="2" width={width - 2} height="8" fill="var(--spruce)" />}
       {rows.map(({ text, ruled, unusual }, i) => {
         const y = (carrier === 'surface' ? 0 : 8) + PAD + i * LINE + 15;
         const ink = carrier === 'surface' ? 'var(--ink)' : 'var(--on-lath)';
         return (
           <g key={i}>
-            {unusual && <rect x="5" y={y - 16} width={width - 10} height="21" fill="none" stroke="#8f1d15" strokeWidth="2.5" />}
+            {unusual && (
+              <rect x="5" y={y - 16} width={width - 10} height="21" fill="none" stroke="#8f1d15" strokeWidth="2.5" />
+            )}
             <text x={width / 2} y={y} textAnchor="middle" fontSize="15" fontWeight="600" fill={ink} className="figures">
               {text}
             </text>

@@ -42,7 +42,9 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
   const { links } = useCrewLinks(id);
   const papers = usePaper();
   const kept = localStorage.getItem(FORMAT_KEY);
-  const [format, setFormat] = useState<(typeof LABEL_FORMATS)[number][0]>(LABEL_FORMATS.find(([each]) => each === kept)?.[0] ?? 'a4of24');
+  const [format, setFormat] = useState<(typeof LABEL_FORMATS)[number][0]>(
+    LABEL_FORMATS.find(([each]) => each === kept)?.[0] ?? 'a4of24',
+  );
   const [languages, setLanguages] = useState<readonly string[]>(conventionFor(state, work.body).convention.languages);
   const root = state.packageRoots.get(work.id)!;
   const open = links.filter((link) => isOpen(link, instant) && (link.roots === null || link.roots.includes(root)));
@@ -60,7 +62,9 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
         package: work.id,
         ...(keys.length > 0 ? { keys } : {}),
         ...(codes ? { link } : {}),
-        ...(kind === 'labels' ? { format } : { languages: LANGUAGES.map(({ code }) => code).filter((code) => languages.includes(code)) }),
+        ...(kind === 'labels'
+          ? { format }
+          : { languages: LANGUAGES.map(({ code }) => code).filter((code) => languages.includes(code)) }),
       },
     });
   return (
@@ -71,7 +75,11 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
       foot={
         <>
           <Button onClick={onClose}>{msg('common.close')}</Button>
-          <Button look="primary" disabled={papers.progress !== null || (kind === 'cards' && languages.length === 0)} onClick={() => void print()}>
+          <Button
+            look="primary"
+            disabled={papers.progress !== null || (kind === 'cards' && languages.length === 0)}
+            onClick={() => void print()}
+          >
             {msg('handover.makeThePdf')}
           </Button>
         </>
@@ -104,7 +112,10 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
         className="mt-3"
         label={msg('handover.theSquareCodeLeadsTo')}
         value={link}
-        options={[...open.map((each) => [each.id, msg('handover.thePageOf', { label: each.label })] as const), [NONE, msg('handover.nowhereNoCodeIsPrinted')]]}
+        options={[
+          ...open.map((each) => [each.id, msg('handover.thePageOf', { label: each.label })] as const),
+          [NONE, msg('handover.nowhereNoCodeIsPrinted')],
+        ]}
         onChange={setAsked}
       />
       {open.length === 0 && (

@@ -29,12 +29,22 @@ const SHOWN = [
 export function Place() {
   const { id, state, trust, who, now: instant } = useSite();
   const [work, setWork] = useWork();
-  const [options, setOptions] = useState<SketchOptions>({ ...SKETCH_OPTIONS, paper: state.settings.lengthUnit === 'metre' ? 'A4' : 'letter' });
+  const [options, setOptions] = useState<SketchOptions>({
+    ...SKETCH_OPTIONS,
+    paper: state.settings.lengthUnit === 'metre' ? 'A4' : 'letter',
+  });
   const [trouble, setTrouble] = useState<string | null>(null);
   const [shown, setShown] = useState(0);
   const papers = usePaper();
   const latest = useMemo(
-    () => work && cutSheet(state, trust, { package: work, issuedBy: memberName(state, who), issuedAt: instant.toISOString(), timeZone: TIME_ZONE }, null),
+    () =>
+      work &&
+      cutSheet(
+        state,
+        trust,
+        { package: work, issuedBy: memberName(state, who), issuedAt: instant.toISOString(), timeZone: TIME_ZONE },
+        null,
+      ),
     [work, state, trust, who, instant],
   );
   // Time goes on, and the sketch with it only when something on it is another.
@@ -43,7 +53,12 @@ export function Place() {
   const { result: sketch, progress } = useSteps(sheet ? begin : null);
   if (!work || !sheet)
     return (
-      <EmptyTo title={msg('handover.nothingToDrawYet')} place="design" label={msg('common.makeAWorkPackage')} ways={<HandOverWays />}>
+      <EmptyTo
+        title={msg('handover.nothingToDrawYet')}
+        place="design"
+        label={msg('common.makeAWorkPackage')}
+        ways={<HandOverWays />}
+      >
         {msg('handover.aSketchIsMadeFromTheMarks')}
       </EmptyTo>
     );
@@ -73,7 +88,10 @@ export function Place() {
     <div className="flex h-full flex-col">
       <HandOverWays />
       <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-y-auto p-5 max-md:p-3 lg:flex-row">
-        <section className="flex flex-none flex-col gap-3 border-[1.5px] border-ink bg-sheet p-4 lg:w-[250px]" aria-label={msg('handover.howItIsDrawn')}>
+        <section
+          className="flex flex-none flex-col gap-3 border-[1.5px] border-ink bg-sheet p-4 lg:w-[250px]"
+          aria-label={msg('handover.howItIsDrawn')}
+        >
           <h1 className="text-2xl">{msg('common.sketch')}</h1>
           {state.packages.length > 1 && (
             <Choice
@@ -83,7 +101,12 @@ export function Place() {
               onChange={setWork}
             />
           )}
-          <Choice label={msg('common.paper')} value={options.paper} options={PAPER_NAMES} onChange={(paper) => setOptions({ ...options, paper })} />
+          <Choice
+            label={msg('common.paper')}
+            value={options.paper}
+            options={PAPER_NAMES}
+            onChange={(paper) => setOptions({ ...options, paper })}
+          />
           <Choice
             label={msg('handover.wayUp')}
             value={options.upright ? 'upright' : 'across'}
@@ -95,7 +118,12 @@ export function Place() {
           />
           <div>
             {SHOWN.map(([what, words]) => (
-              <Tick key={what} label={words} checked={options[what]} onChange={(on) => setOptions({ ...options, [what]: on })} />
+              <Tick
+                key={what}
+                label={words}
+                checked={options[what]}
+                onChange={(on) => setOptions({ ...options, [what]: on })}
+              />
             ))}
           </div>
           <Button
@@ -125,31 +153,55 @@ export function Place() {
           {trouble && <p className="font-medium text-brick">{trouble}</p>}
           {pages.length > 1 && (
             <div role="group" aria-label={msg('handover.pagesOfTheSketch')}>
-              <p className="text-[13px] text-ink2">{msg('handover.onePageHasNoRoomForAll', { pages: pages.length - 1 })}</p>
+              <p className="text-[13px] text-ink2">
+                {msg('handover.onePageHasNoRoomForAll', { pages: pages.length - 1 })}
+              </p>
               <div className="mt-1 flex items-center gap-1">
-                <Button look="quiet" disabled={at === 0} aria-label={msg('handover.pageBefore')} onClick={() => setShown(at - 1)}>
+                <Button
+                  look="quiet"
+                  disabled={at === 0}
+                  aria-label={msg('handover.pageBefore')}
+                  onClick={() => setShown(at - 1)}
+                >
                   ‹
                 </Button>
                 <span className="figures">{msg('handover.of', { at: at + 1, pages: pages.length })}</span>
-                <Button look="quiet" disabled={at === pages.length - 1} aria-label={msg('handover.nextPage')} onClick={() => setShown(at + 1)}>
+                <Button
+                  look="quiet"
+                  disabled={at === pages.length - 1}
+                  aria-label={msg('handover.nextPage')}
+                  onClick={() => setShown(at + 1)}
+                >
                   ›
                 </Button>
               </div>
             </div>
           )}
           {sketch && sketch.unlabelled.length > 0 && (
-            <p className="text-[13px] text-ochre">{msg('handover.noRoomToNameTakeLargerPaper', { unlabelled: sketch.unlabelled.length })}</p>
+            <p className="text-[13px] text-ochre">
+              {msg('handover.noRoomToNameTakeLargerPaper', { unlabelled: sketch.unlabelled.length })}
+            </p>
           )}
           {sheet.withheld.length > 0 && (
-            <p className="text-[13px] text-brick">{msg('handover.notDrawnSinceWithheld', { withheld: sheet.withheld.map((each) => each.name).join(', ') })}</p>
+            <p className="text-[13px] text-brick">
+              {msg('handover.notDrawnSinceWithheld', { withheld: sheet.withheld.map((each) => each.name).join(', ') })}
+            </p>
           )}
         </section>
         <div className="relative min-h-[300px] min-w-0 flex-1 border-[1.5px] border-ink bg-sheet" aria-busy={drawing}>
-          {progress !== null && <progress aria-label={msg('handover.drawingTheSketch')} className="absolute top-0 right-0 left-0 w-full" value={progress} />}
+          {progress !== null && (
+            <progress
+              aria-label={msg('handover.drawingTheSketch')}
+              className="absolute top-0 right-0 left-0 w-full"
+              value={progress}
+            />
+          )}
           {sheet.rows.length === 0 ? (
             <p className="p-6 text-ink2">{msg('handover.noMarkOfThisPackageIsSet')}</p>
           ) : (
-            scene && <SceneView scene={scene} className={`mx-auto h-full max-h-full w-full ${drawing ? 'opacity-50' : ''}`} />
+            scene && (
+              <SceneView scene={scene} className={`mx-auto h-full max-h-full w-full ${drawing ? 'opacity-50' : ''}`} />
+            )
           )}
         </div>
       </div>

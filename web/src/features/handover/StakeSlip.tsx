@@ -44,7 +44,12 @@ export function StakeSlip({ work, stop: { plan, mark, standing, report, outdated
               name: convention.name,
               clockTime: clockTime(mark.at),
               memberName: memberName(state, mark.by),
-              clockTime2: last && msg('handover.writtenAnewBy', { clockTime: clockTime(last.at), memberName: memberName(state, last.by) }),
+              clockTime2:
+                last &&
+                msg('handover.writtenAnewBy', {
+                  clockTime: clockTime(last.at),
+                  memberName: memberName(state, last.by),
+                }),
             })}
           </p>
         </div>
@@ -80,7 +85,11 @@ export function StakeSlip({ work, stop: { plan, mark, standing, report, outdated
       {written.notices.length > 0 && (
         <Card
           tone="ochre"
-          title={written.notices.length === 1 ? msg('handover.oneThingToNotice') : msg('handover.thingsToNotice', { notices: written.notices.length })}
+          title={
+            written.notices.length === 1
+              ? msg('handover.oneThingToNotice')
+              : msg('handover.thingsToNotice', { notices: written.notices.length })
+          }
         >
           <ul className="list-disc pl-5">
             {written.notices.map((notice, i) => (
@@ -90,24 +99,49 @@ export function StakeSlip({ work, stop: { plan, mark, standing, report, outdated
         </Card>
       )}
       <div className="mt-4">
-        <LathPicture faces={written.faces} carrier={convention.carrier} writing={convention.lath.writing} paint={convention.unusualPaint} />
+        <LathPicture
+          faces={written.faces}
+          carrier={convention.carrier}
+          writing={convention.lath.writing}
+          paint={convention.unusualPaint}
+        />
       </div>
-      {anew && <p className="mt-2 text-[13px] text-ochre">{msg('handover.whatStandsOnItHowStakesAre', { stakeText: mark.body.stakeText.join(' · ') })}</p>}
+      {anew && (
+        <p className="mt-2 text-[13px] text-ochre">
+          {msg('handover.whatStandsOnItHowStakesAre', { stakeText: mark.body.stakeText.join(' · ') })}
+        </p>
+      )}
       <MarkPhotos mark={mark.id} name={plan.name} written />
       <div className="mt-5 flex flex-wrap items-end justify-between gap-3 border-t border-rule pt-3">
         <h2 className="text-xl">{msg('handover.howACrewReadsIt')}</h2>
-        <Choice label={msg('handover.language')} value={language} options={LANGUAGES.map(({ code, name }) => [code, name] as const)} onChange={setLanguage} />
+        <Choice
+          label={msg('handover.language')}
+          value={language}
+          options={LANGUAGES.map(({ code, name }) => [code, name] as const)}
+          onChange={setLanguage}
+        />
       </div>
       <div className="mt-2">
         <ReadingCard
           reading={reading}
           words={crewWords(language)}
           unit={state.settings.lengthUnit}
-          standing={report?.body.kind === 'destroyed' ? 'destroyed' : report || outdated ? 'inDoubt' : (standing ?? 'unproven')}
+          standing={
+            report?.body.kind === 'destroyed' ? 'destroyed' : report || outdated ? 'inDoubt' : (standing ?? 'unproven')
+          }
           who={memberName(state, who)}
         />
       </div>
-      {writing && <WriteDialog name={plan.name} mark={mark.id} faces={written.faces} convention={convention} anew={anew} onClose={() => setWriting(false)} />}
+      {writing && (
+        <WriteDialog
+          name={plan.name}
+          mark={mark.id}
+          faces={written.faces}
+          convention={convention}
+          anew={anew}
+          onClose={() => setWriting(false)}
+        />
+      )}
       {reporting && <ReportDialog name={plan.name} mark={mark.id} onClose={() => setReporting(false)} />}
     </section>
   );

@@ -32,7 +32,10 @@ export function Place() {
     () =>
       work
         ? roundOf(state, trust, work, null)
-            .filter((stop): stop is RoundStop & { mark: NonNullable<RoundStop['mark']> } => stop.mark !== null && stop.mark.body.state !== 'rough')
+            .filter(
+              (stop): stop is RoundStop & { mark: NonNullable<RoundStop['mark']> } =>
+                stop.mark !== null && stop.mark.body.state !== 'rough',
+            )
             .sort((a, b) => compareNames(a.plan.name, b.plan.name))
         : [],
     [state, trust, work],
@@ -65,7 +68,12 @@ export function Place() {
   const toggle = useCallback((key: string) => setTicked((before) => toggled(before, key)), []);
   if (!work)
     return (
-      <EmptyTo title={msg('handover.noStakesYet')} place="design" label={msg('common.makeAWorkPackage')} ways={<HandOverWays />}>
+      <EmptyTo
+        title={msg('handover.noStakesYet')}
+        place="design"
+        label={msg('common.makeAWorkPackage')}
+        ways={<HandOverWays />}
+      >
         {msg('handover.whatIsWrittenOnAStakeComes')}
       </EmptyTo>
     );
@@ -154,7 +162,15 @@ export function Place() {
         </div>
       </div>
       {writingAnew && <WrittenAnewDialog stakes={anew} onClose={() => setWritingAnew(false)} />}
-      {printing && <PrintDialog kind={printing} work={work} keys={keys} count={keys.length || stops.length} onClose={() => setPrinting(null)} />}
+      {printing && (
+        <PrintDialog
+          kind={printing}
+          work={work}
+          keys={keys}
+          count={keys.length || stops.length}
+          onClose={() => setPrinting(null)}
+        />
+      )}
     </div>
   );
 }
@@ -167,7 +183,13 @@ interface StakeRowProps {
   onTick(key: string): void;
 }
 
-const StakeRow = memo(function StakeRow({ stop: { plan, standing, report, outdated }, isChosen, isTicked, onChoose, onTick }: StakeRowProps) {
+const StakeRow = memo(function StakeRow({
+  stop: { plan, standing, report, outdated },
+  isChosen,
+  isTicked,
+  onChoose,
+  onTick,
+}: StakeRowProps) {
   return (
     <tr className={isChosen ? 'bg-ochre-tint' : ''}>
       <td className={TD_WORD}>
@@ -191,7 +213,9 @@ const StakeRow = memo(function StakeRow({ stop: { plan, standing, report, outdat
           {plan.name}
         </button>
       </td>
-      <td className={`${TD_WORD} ${standing === 'inDoubt' || report ? 'text-brick' : standing === 'held' && !outdated ? 'text-good' : 'text-ochre'}`}>
+      <td
+        className={`${TD_WORD} ${standing === 'inDoubt' || report ? 'text-brick' : standing === 'held' && !outdated ? 'text-good' : 'text-ochre'}`}
+      >
         {report
           ? report.body.kind === 'destroyed'
             ? msg('handover.saidToBeGone')

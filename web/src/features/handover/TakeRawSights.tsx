@@ -28,12 +28,17 @@ import { readList } from '../../reading/lists.ts';
 
 /** What is in a file of raw sights, or what is wrong with it: the server looks, the page may not run such checks. */
 const checked = (text: string, signal: AbortSignal): Promise<RawSights> =>
-  ask('/api/v1/raw-sights', (document) => ('header' in document && Array.isArray(document['sights']) ? (document as unknown as RawSights) : null), {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/x-ndjson' },
-    body: text,
-    signal,
-  });
+  ask(
+    '/api/v1/raw-sights',
+    (document) =>
+      'header' in document && Array.isArray(document['sights']) ? (document as unknown as RawSights) : null,
+    {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/x-ndjson' },
+      body: text,
+      signal,
+    },
+  );
 
 /** Of one placing among several; a refusal says which. Its line is one of no file that anybody has. */
 const among = (name: string, text: string, signal: AbortSignal): Promise<RawSights> =>
@@ -71,7 +76,13 @@ export function TakeRawSights() {
       const text = await file.text();
       await (looksLikeXml(text) ? takeSurvey(file.name, text, end.signal) : takeSights(file.name, text, end.signal));
     } catch (error) {
-      if (!end.signal.aborted) setTrouble(msg('handover.wasNotTaken', { name: file.name, trouble: troubleOf(error, msg('common.tryAgainWhenItIsBack')) }));
+      if (!end.signal.aborted)
+        setTrouble(
+          msg('handover.wasNotTaken', {
+            name: file.name,
+            trouble: troubleOf(error, msg('common.tryAgainWhenItIsBack')),
+          }),
+        );
     } finally {
       setReading(null);
     }
@@ -104,7 +115,10 @@ export function TakeRawSights() {
       return;
     }
     const raws: RawSights[] = [];
-    for (const setup of setups) raws.push(await among(setup.name, rawSightsText(rawOfSurvey(state, survey.value, setup, instant.toISOString())), signal));
+    for (const setup of setups)
+      raws.push(
+        await among(setup.name, rawSightsText(rawOfSurvey(state, survey.value, setup, instant.toISOString())), signal),
+      );
     setFound({ setups: raws, assumed: instrumentAssumed(state).name });
   };
   return (
@@ -125,7 +139,11 @@ export function TakeRawSights() {
       <Button disabled={occupation !== null || reading !== null} onClick={() => input.current?.click()}>
         {msg('handover.takeRawSightsIn')}
       </Button>
-      {occupation !== null && <p className="mt-1 text-[13px] text-ink2">{msg('handover.isStillSetUpCloseItFirst', { name: occupation.body.name })}</p>}
+      {occupation !== null && (
+        <p className="mt-1 text-[13px] text-ink2">
+          {msg('handover.isStillSetUpCloseItFirst', { name: occupation.body.name })}
+        </p>
+      )}
       {reading && <ReadingOn fileName={reading.fileName} onCancel={() => reading.end.abort()} />}
       {trouble && (
         <p className="mt-2 font-medium text-brick" role="alert">
@@ -147,10 +165,19 @@ function TakeDialog({ found, onClose }: { readonly found: Found; onClose(): void
   const elsewhere = controlElsewhere(state, raw);
   const impossible = targetHeightsThatCannotBe(raw);
   const left = raw.station
-    ? [...new Set(raw.sights.filter(({ purpose, used }) => purpose === 'station' && !used?.plan && !used?.height).map(({ target }) => target.name))]
+    ? [
+        ...new Set(
+          raw.sights
+            .filter(({ purpose, used }) => purpose === 'station' && !used?.plan && !used?.height)
+            .map(({ target }) => target.name),
+        ),
+      ]
     : [];
   const fresh = raw.control.filter((each) => !state.control.some((mark) => mark.revision.body.name === each.name));
-  const same = solved?.ok && raw.station ? Math.hypot(solved.value.e - raw.station.result.e, solved.value.n - raw.station.result.n) : null;
+  const same =
+    solved?.ok && raw.station
+      ? Math.hypot(solved.value.e - raw.station.result.e, solved.value.n - raw.station.result.n)
+      : null;
   const names = state.occupations.map(({ body }) => body.name);
   const [typed, setTyped] = useState<string | null>(null);
   const free = alikeName(raw.setup.name, names) === null ? raw.setup.name : freeName(raw.setup.name, names);
@@ -185,7 +212,10 @@ function TakeDialog({ found, onClose }: { readonly found: Found; onClose(): void
           value={chosen}
           options={found.setups.map(
             ({ setup, sights }, i) =>
-              [String(i), msg('handover.sights', { name: setup.name, dayAndTime: dayAndTime(setup.at), sights: sights.length })] as const,
+              [
+                String(i),
+                msg('handover.sights', { name: setup.name, dayAndTime: dayAndTime(setup.at), sights: sights.length }),
+              ] as const,
           )}
           onChange={(next) => {
             setChosen(next);
@@ -207,10 +237,14 @@ function TakeDialog({ found, onClose }: { readonly found: Found; onClose(): void
         value={typed ?? free}
         maxLength={80}
         onChange={(event) => setTyped(event.target.value)}
-        error={name === '' ? msg('common.giveItAName') : taken === null ? null : msg('handover.thereIsAlready', { taken })}
+        error={
+          name === '' ? msg('common.giveItAName') : taken === null ? null : msg('handover.thereIsAlready', { taken })
+        }
         help={free === raw.setup.name ? null : msg('handover.isTheNameOfAnotherSetUp', { name: raw.setup.name })}
       />
-      {found.assumed !== null && <p className="mt-2">{msg('handover.theFileDoesNotSayHowPrecise', { assumed: found.assumed })}</p>}
+      {found.assumed !== null && (
+        <p className="mt-2">{msg('handover.theFileDoesNotSayHowPrecise', { assumed: found.assumed })}</p>
+      )}
       {solved?.ok && (
         <p className="mt-2">
           {msg('handover.itsStationComputedAgainHeight', {
@@ -218,18 +252,28 @@ function TakeDialog({ found, onClose }: { readonly found: Found; onClose(): void
             length: units.length(solved.value.height?.z ?? null),
             same:
               same !== null &&
-              (same === 0 ? msg('handover.theSameAsInTheFileTo') : msg('handover.fromWhatTheFileSays', { smallLength: smallLength(same, units.lengthUnit) })),
+              (same === 0
+                ? msg('handover.theSameAsInTheFileTo')
+                : msg('handover.fromWhatTheFileSays', { smallLength: smallLength(same, units.lengthUnit) })),
           })}
         </p>
       )}
-      {solved && !solved.ok && <p className="mt-2 text-ochre">{msg('handover.byThemselvesTheseSightsGiveNoStation')}</p>}
+      {solved && !solved.ok && (
+        <p className="mt-2 text-ochre">{msg('handover.byThemselvesTheseSightsGiveNoStation')}</p>
+      )}
       {impossible.length > 0 && (
         <p className="mt-2 font-medium text-brick" role="alert">
           {msg('handover.aWallTargetHasNoPoleAnd', { impossible: impossible.join(', ') })}
         </p>
       )}
-      {left.length > 0 && <p className="mt-2">{msg('handover.leftOutOfItThatComesAlong', { left: left.join(', ') })}</p>}
-      {fresh.length > 0 && <p className="mt-2">{msg('handover.newOnThisSiteTheyAreListed', { fresh: fresh.map(({ name }) => name).join(', ') })}</p>}
+      {left.length > 0 && (
+        <p className="mt-2">{msg('handover.leftOutOfItThatComesAlong', { left: left.join(', ') })}</p>
+      )}
+      {fresh.length > 0 && (
+        <p className="mt-2">
+          {msg('handover.newOnThisSiteTheyAreListed', { fresh: fresh.map(({ name }) => name).join(', ') })}
+        </p>
+      )}
       {elsewhere.length > 0 && (
         <p className="mt-2 font-medium text-ochre" role="alert">
           {msg('handover.listedHereWithOtherFiguresWhichCount', {
@@ -239,7 +283,10 @@ function TakeDialog({ found, onClose }: { readonly found: Found; onClose(): void
                   `${name}`,
                   byPlan ? msg('handover.away', { smallLength: smallLength(byPlan, units.lengthUnit) }) : '',
                   byHeight
-                    ? msg('handover.inTheFile', { smallLength: smallLength(Math.abs(byHeight), units.lengthUnit), byHeight: byHeight > 0 ? 'higher' : 'lower' })
+                    ? msg('handover.inTheFile', {
+                        smallLength: smallLength(Math.abs(byHeight), units.lengthUnit),
+                        byHeight: byHeight > 0 ? 'higher' : 'lower',
+                      })
                     : '',
                 ]
                   .filter(Boolean)

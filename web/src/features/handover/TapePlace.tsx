@@ -17,17 +17,26 @@ export function Place() {
   const points = useMemo(() => (work ? pointsToFind(state, trust, work) : []), [state, trust, work]);
   if (!work)
     return (
-      <EmptyTo title={msg('handover.noPointsYet')} place="design" label={msg('common.makeAWorkPackage')} ways={<HandOverWays />}>
+      <EmptyTo
+        title={msg('handover.noPointsYet')}
+        place="design"
+        label={msg('common.makeAWorkPackage')}
+        ways={<HandOverWays />}
+      >
         {msg('handover.pointsAreTapedBackFromTheMarks')}
       </EmptyTo>
     );
   const idOf = (point: (typeof points)[number]) => `${point.item}\n${point.corner}`;
-  const point = points.find((each) => idOf(each) === chosen) ?? points.find((each) => each.marks.length > 1) ?? points[0] ?? null;
+  const point =
+    points.find((each) => idOf(each) === chosen) ?? points.find((each) => each.marks.length > 1) ?? points[0] ?? null;
   return (
     <div className="flex h-full flex-col">
       <HandOverWays />
       <div className="min-h-0 flex-1 overflow-y-auto p-5 max-md:p-3">
-        <section className="max-w-5xl border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('common.tapeItBack')}>
+        <section
+          className="max-w-5xl border-[1.5px] border-ink bg-sheet p-5 max-md:p-3"
+          aria-label={msg('common.tapeItBack')}
+        >
           <h1 className="text-2xl">{msg('common.tapeItBack')}</h1>
           <p className="text-ink2">{msg('handover.fromAnyTwoMarksThatAreLeft')}</p>
           <div className="my-3 grid gap-3 sm:grid-cols-3">
@@ -43,7 +52,9 @@ export function Place() {
               <Choice
                 label={msg('common.point')}
                 value={idOf(point)}
-                options={points.map((each) => [idOf(each), msg('handover.of2', { corner: each.corner, item: each.item })] as const)}
+                options={points.map(
+                  (each) => [idOf(each), msg('handover.of2', { corner: each.corner, item: each.item })] as const,
+                )}
                 onChange={setChosen}
               />
             )}
@@ -55,7 +66,13 @@ export function Place() {
             />
           </div>
           {point ? (
-            <TapeBack key={idOf(point)} point={point} unit={state.settings.lengthUnit} angleUnit={state.settings.angleUnit} words={crewWords(language)} />
+            <TapeBack
+              key={idOf(point)}
+              point={point}
+              unit={state.settings.lengthUnit}
+              angleUnit={state.settings.angleUnit}
+              words={crewWords(language)}
+            />
           ) : (
             <p className="text-ink2">{msg('handover.thePackageHasNoMarks')}</p>
           )}

@@ -7,7 +7,12 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { MarkPhotos } from '../../pole/MarkPhotos.tsx';
 
-const SIDE = { front: msg('handover.front'), back: msg('common.back'), left: msg('common.leftSide'), right: msg('common.rightSide') } as const;
+const SIDE = {
+  front: msg('handover.front'),
+  back: msg('common.back'),
+  left: msg('common.leftSide'),
+  right: msg('common.rightSide'),
+} as const;
 const FACING = {
   toItem: msg('handover.towardWhatIsToBeBuilt'),
   angled: msg('handover.turnedHalfwayTowardWhatIsToBe'),
@@ -33,7 +38,8 @@ export function WriteDialog({ name, mark, faces, convention, anew, onClose }: Wr
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       if (event.target instanceof HTMLInputElement) return;
-      if (event.key === ' ' || event.key === 'ArrowDown' || event.key === 'ArrowRight') setAt((before) => Math.min(before + 1, lines.length));
+      if (event.key === ' ' || event.key === 'ArrowDown' || event.key === 'ArrowRight')
+        setAt((before) => Math.min(before + 1, lines.length));
       else if (event.key === 'ArrowUp' || event.key === 'ArrowLeft') setAt((before) => Math.max(before - 1, 0));
       else return;
       event.preventDefault();
@@ -49,7 +55,9 @@ export function WriteDialog({ name, mark, faces, convention, anew, onClose }: Wr
       title={msg('handover.writeTheStakeOf', { name })}
       foot={
         <>
-          <span className="mr-auto text-ink2">{line ? msg('handover.lineOf', { at: at + 1, lines: lines.length }) : msg('handover.allWritten')}</span>
+          <span className="mr-auto text-ink2">
+            {line ? msg('handover.lineOf', { at: at + 1, lines: lines.length }) : msg('handover.allWritten')}
+          </span>
           <Button disabled={at === 0} onClick={() => setAt(at - 1)}>
             {msg('handover.aLineBack')}
           </Button>
@@ -95,13 +103,19 @@ export function WriteDialog({ name, mark, faces, convention, anew, onClose }: Wr
           )}
           {line.unusual && (
             <p className="font-medium text-brick">
-              {msg('handover.notAsUsualHereMarkItIn', { unusualPaint: convention.unusualPaint || msg('handover.anotherColour') })}
+              {msg('handover.notAsUsualHereMarkItIn', {
+                unusualPaint: convention.unusualPaint || msg('handover.anotherColour'),
+              })}
             </p>
           )}
         </div>
       ) : (
         <div>
-          <p className="text-[17px]">{msg('handover.readItOnceAloudFromTheStake', { value: anew && msg('handover.withDoneTheBookKeepsThatThe') })}</p>
+          <p className="text-[17px]">
+            {msg('handover.readItOnceAloudFromTheStake', {
+              value: anew && msg('handover.withDoneTheBookKeepsThatThe'),
+            })}
+          </p>
           <MarkPhotos mark={mark} name={name} written />
         </div>
       )}

@@ -22,7 +22,10 @@ export function Place() {
     <div className="flex h-full flex-col">
       <HandOverWays />
       <div className="flex min-h-0 flex-1 flex-col overflow-y-auto lg:flex-row lg:overflow-hidden">
-        <section className="p-5 max-md:p-3 lg:w-[340px] lg:flex-none lg:overflow-y-auto" aria-label={msg('handover.conventions')}>
+        <section
+          className="p-5 max-md:p-3 lg:w-[340px] lg:flex-none lg:overflow-y-auto"
+          aria-label={msg('handover.conventions')}
+        >
           <h1 className="text-2xl">{msg('common.howStakesAreWritten')}</h1>
           <p className="text-ink2">{msg('handover.whatGoesOnWhichSideInWhich')}</p>
           <ul className="mt-3 flex flex-col gap-1">
@@ -39,7 +42,11 @@ export function Place() {
                 >
                   <span className="block font-semibold">{each.convention.name}</span>
                   <span className="block text-[13px] text-ink2">
-                    {each.id === usual.id ? msg('handover.usualOnThisSite') : each.fact ? msg('handover.ofThisSite') : msg('handover.comesWithIdleMarker')}
+                    {each.id === usual.id
+                      ? msg('handover.usualOnThisSite')
+                      : each.fact
+                        ? msg('handover.ofThisSite')
+                        : msg('handover.comesWithIdleMarker')}
                   </span>
                 </button>
               </li>
@@ -55,21 +62,28 @@ export function Place() {
             <div>
               <h2 className="text-xl">{chosen.convention.name}</h2>
               <p className="text-[13px] text-ink2">
-                {users.length > 0 ? msg('handover.writtenSo', { users: users.map((work) => work.body.name).join(', ') }) : msg('handover.noPackageIsWrittenSo')}
+                {users.length > 0
+                  ? msg('handover.writtenSo', { users: users.map((work) => work.body.name).join(', ') })
+                  : msg('handover.noPackageIsWrittenSo')}
               </p>
             </div>
             <div className="flex flex-wrap gap-2">
               {chosen.fact && chosen.id !== usual.id && users.length === 0 && (
                 <Button
                   onClick={() => {
-                    void say({ type: 'convention', body: { ...chosen.fact!.body, retired: true, supersedes: chosen.fact!.id } });
+                    void say({
+                      type: 'convention',
+                      body: { ...chosen.fact!.body, retired: true, supersedes: chosen.fact!.id },
+                    });
                     setShown(usual.id);
                   }}
                 >
                   {msg('handover.putAside')}
                 </Button>
               )}
-              <Button onClick={() => setEditing(chosen)}>{chosen.fact ? msg('common.change') : msg('handover.adaptACopy')}</Button>
+              <Button onClick={() => setEditing(chosen)}>
+                {chosen.fact ? msg('common.change') : msg('handover.adaptACopy')}
+              </Button>
               <Button
                 look="primary"
                 disabled={chosen.id === state.settings.convention}

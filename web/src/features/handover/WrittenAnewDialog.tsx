@@ -8,7 +8,11 @@ import { useLongList } from '../../ui/LongList.tsx';
 import { toggled } from '../../ui/toggled.ts';
 
 interface WrittenAnewDialogProps {
-  readonly stakes: readonly { readonly name: string; readonly before: readonly string[]; readonly body: FactBody<'writing'> }[];
+  readonly stakes: readonly {
+    readonly name: string;
+    readonly before: readonly string[];
+    readonly body: FactBody<'writing'>;
+  }[];
   onClose(): void;
 }
 
@@ -50,7 +54,9 @@ export function WrittenAnewDialog({ stakes, onClose }: WrittenAnewDialogProps) {
               />
               <span className="min-w-0">
                 <span className="font-semibold">{name}</span>
-                <span className="block text-[13px] text-ink2">{msg('handover.before', { before: before.join(' · ') })}</span>
+                <span className="block text-[13px] text-ink2">
+                  {msg('handover.before', { before: before.join(' · ') })}
+                </span>
                 <span className="figures block">{body.stakeText.join(' · ')}</span>
               </span>
             </label>

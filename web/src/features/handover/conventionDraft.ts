@@ -26,15 +26,23 @@ export interface ConventionDraft extends Omit<StakeConvention, 'sides' | 'lath' 
   readonly parts: readonly PartPlace[];
   readonly shorts: Readonly<Record<StakeTerm, string>>;
   /** Millimetres, as typed. */
-  readonly lath: Readonly<Record<'length' | 'width' | 'inGround' | 'letterHeight', string>> & { readonly writing: StakeConvention['lath']['writing'] };
+  readonly lath: Readonly<Record<'length' | 'width' | 'inGround' | 'letterHeight', string>> & {
+    readonly writing: StakeConvention['lath']['writing'];
+  };
   readonly colours: Readonly<Record<StakeMarkKind, { readonly ribbon: string; readonly paint: string }>>;
 }
 
 const LATH_FIELDS = ['length', 'width', 'inGround', 'letterHeight'] as const;
 
 export function draftOfConvention(convention: StakeConvention): ConventionDraft {
-  const placed = STAKE_SIDES.flatMap((side) => convention.sides[side].map(({ part, ruled }): PartPlace => ({ part, side, ruled })));
-  const rest = STAKE_PARTS.filter((part) => !placed.some((each) => each.part === part)).map((part): PartPlace => ({ part, side: 'none', ruled: false }));
+  const placed = STAKE_SIDES.flatMap((side) =>
+    convention.sides[side].map(({ part, ruled }): PartPlace => ({ part, side, ruled })),
+  );
+  const rest = STAKE_PARTS.filter((part) => !placed.some((each) => each.part === part)).map((part): PartPlace => ({
+    part,
+    side: 'none',
+    ruled: false,
+  }));
   const inMm = (metres: number) => String(Math.round(metres * 1e4) / 10);
   return {
     ...convention,
@@ -43,7 +51,10 @@ export function draftOfConvention(convention: StakeConvention): ConventionDraft 
       STAKE_TERMS.map((term) => [term, convention.abbreviations.find((each) => each.term === term)?.short ?? '']),
     ) as ConventionDraft['shorts'],
     lath: {
-      ...(Object.fromEntries(LATH_FIELDS.map((field) => [field, inMm(convention.lath[field])])) as Record<(typeof LATH_FIELDS)[number], string>),
+      ...(Object.fromEntries(LATH_FIELDS.map((field) => [field, inMm(convention.lath[field])])) as Record<
+        (typeof LATH_FIELDS)[number],
+        string
+      >),
       writing: convention.lath.writing,
     },
     colours: Object.fromEntries(
@@ -66,11 +77,13 @@ export function sizeError(draft: ConventionDraft, field: (typeof LATH_FIELDS)[nu
   return value >= least && value <= most ? null : msg('handover.giveToMm', { least, most });
 }
 
-export const hasSizes = (draft: ConventionDraft): boolean => LATH_FIELDS.every((field) => sizeError(draft, field) === null);
+export const hasSizes = (draft: ConventionDraft): boolean =>
+  LATH_FIELDS.every((field) => sizeError(draft, field) === null);
 
 /** The convention that a draft comes to. Only for one whose sizes can be read. */
 export function conventionOfDraft({ parts, shorts, lath, colours, ...draft }: ConventionDraft): StakeConvention {
-  const on = (side: StakeSide) => parts.filter((each) => each.side === side).map(({ part, ruled }) => ({ part, ruled }));
+  const on = (side: StakeSide) =>
+    parts.filter((each) => each.side === side).map(({ part, ruled }) => ({ part, ruled }));
   const metres = (text: string) => Math.round(millimetres(text) * 10) / 1e4;
   return {
     name: draft.name.trim(),
@@ -83,7 +96,9 @@ export function conventionOfDraft({ parts, shorts, lath, colours, ...draft }: Co
     onGrade: draft.onGrade.trim(),
     rounding: draft.rounding,
     offsetFigure: draft.offsetFigure,
-    abbreviations: STAKE_TERMS.flatMap((term) => (shorts[term].trim() === '' ? [] : [{ term, short: shorts[term].trim() }])),
+    abbreviations: STAKE_TERMS.flatMap((term) =>
+      shorts[term].trim() === '' ? [] : [{ term, short: shorts[term].trim() }],
+    ),
     usual: draft.usual,
     unusualPaint: draft.unusualPaint.trim(),
     facing: draft.facing,
@@ -102,7 +117,8 @@ export function conventionOfDraft({ parts, shorts, lath, colours, ...draft }: Co
   };
 }
 
-export const faultsOf = (draft: ConventionDraft): ConventionFault[] => (hasSizes(draft) ? conventionFaults(conventionOfDraft(draft)) : []);
+export const faultsOf = (draft: ConventionDraft): ConventionFault[] =>
+  hasSizes(draft) ? conventionFaults(conventionOfDraft(draft)) : [];
 
 /** Moves a part before or after its neighbour on the same side. */
 export function movePart(parts: readonly PartPlace[], part: StakePart, by: -1 | 1): PartPlace[] {

@@ -13,7 +13,8 @@ export interface CrewLink {
   readonly revokedAt: string | null;
 }
 
-export const isOpen = (link: CrewLink, now: Date): boolean => link.revokedAt === null && Date.parse(link.expiresAt) > now.getTime();
+export const isOpen = (link: CrewLink, now: Date): boolean =>
+  link.revokedAt === null && Date.parse(link.expiresAt) > now.getTime();
 
 /** Links of the crews of a site, as the server keeps them. */
 export function useCrewLinks(site: string) {
@@ -22,7 +23,11 @@ export function useCrewLinks(site: string) {
     queryKey: ['crewLinks', site],
     queryFn: () => ask(`/api/v1/sites/${site}/crew-links`, listIn<CrewLink>('links')),
   });
-  return { links: found.data ?? [], away: found.isError, read: () => queries.invalidateQueries({ queryKey: ['crewLinks', site] }) };
+  return {
+    links: found.data ?? [],
+    away: found.isError,
+    read: () => queries.invalidateQueries({ queryKey: ['crewLinks', site] }),
+  };
 }
 
 const LOOPBACK = /^https?:\/\/(localhost|127(\.\d+){3}|\[::1\])(:\d+)?$/i;

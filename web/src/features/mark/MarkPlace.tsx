@@ -42,10 +42,18 @@ export function Place() {
   const move = shown ? moveFor(viewpoint, shown, lineAzimuth) : null;
   const trail = useTrail(live ? move : null, `${plan?.key} ${viewpoint}`);
 
-  if (round.ordering) return <Empty title={msg('mark.oneMoment')}>{msg('mark.theMarksOfArePutInWalking', { name: work!.body.name })}</Empty>;
+  if (round.ordering)
+    return (
+      <Empty title={msg('mark.oneMoment')}>{msg('mark.theMarksOfArePutInWalking', { name: work!.body.name })}</Empty>
+    );
   if (!work || !stop || !plan) {
     return (
-      <EmptyTo title={msg('common.nothingToMarkYet')} place="design" label={msg('common.makeAWorkPackage')} ways={<MarkWays className="bg-sheet" />}>
+      <EmptyTo
+        title={msg('common.nothingToMarkYet')}
+        place="design"
+        label={msg('common.makeAWorkPackage')}
+        ways={<MarkWays className="bg-sheet" />}
+      >
         {msg('mark.aWorkPackageSaysWhichCornersGet')}
       </EmptyTo>
     );
@@ -64,7 +72,12 @@ export function Place() {
   }
   if (!inForce) {
     return (
-      <EmptyTo title={msg('common.stationTheInstrumentFirst')} place="station" label={msg('common.goToStation')} ways={<MarkWays className="bg-sheet" />}>
+      <EmptyTo
+        title={msg('common.stationTheInstrumentFirst')}
+        place="station"
+        label={msg('common.goToStation')}
+        ways={<MarkWays className="bg-sheet" />}
+      >
         {msg('mark.marksWaitInNoneCanBeSet', { stops: stops.length, name: work.body.name })}
       </EmptyTo>
     );
@@ -78,7 +91,10 @@ export function Place() {
   return (
     <>
       <div className="flex h-full min-h-0 flex-col lg:flex-row">
-        <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label={msg('common.guidance')}>
+        <section
+          className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1"
+          aria-label={msg('common.guidance')}
+        >
           <MoveHead
             name={plan.name}
             due={staking.due}
@@ -97,7 +113,13 @@ export function Place() {
           />
           <div className="min-h-0 flex-1 p-3 max-lg:h-[210px] max-md:h-[170px] max-lg:flex-none max-lg:p-1">
             {onPlan ? (
-              <WayBoard round={round} stop={stop} instrument={{ e: result.e, n: result.n, name }} pole={shown?.measured ?? null} stale={stale} />
+              <WayBoard
+                round={round}
+                stop={stop}
+                instrument={{ e: result.e, n: result.n, name }}
+                pole={shown?.measured ?? null}
+                stale={stale}
+              />
             ) : (
               <GuidanceBoard
                 move={move}
@@ -105,12 +127,20 @@ export function Place() {
                 viewpoint={viewpoint}
                 tolerance={tolerance}
                 toleranceWords={msg('common.within', { smallLength: smallLength(tolerance, units.lengthUnit) })}
-                ahead={viewpoint === 'facingInstrument' ? msg('mark.aheadOfYou', { name, toInstrument, unit: units.unit }) : null}
+                ahead={
+                  viewpoint === 'facingInstrument'
+                    ? msg('mark.aheadOfYou', { name, toInstrument, unit: units.unit })
+                    : null
+                }
                 stale={stale}
               />
             )}
           </div>
-          <PolePad distance={distance} busy={shooting.doing !== null} onWalk={() => void shooting.walk(placeAtGround(plan, shown?.measured.z ?? null), true)} />
+          <PolePad
+            distance={distance}
+            busy={shooting.doing !== null}
+            onWalk={() => void shooting.walk(placeAtGround(plan, shown?.measured.z ?? null), true)}
+          />
         </section>
         <MarkSlip
           work={work}
@@ -137,6 +167,7 @@ function useTrail(move: Move | null, key: string): readonly Move[] {
   if (trail.current.key !== key) trail.current = { key, moves: [] };
   const kept = trail.current.moves;
   const last = kept.at(-1);
-  if (move && (!last || Math.hypot(last.up - move.up, last.right - move.right) > 0.002)) trail.current.moves = [...kept, move].slice(-TRAIL);
+  if (move && (!last || Math.hypot(last.up - move.up, last.right - move.right) > 0.002))
+    trail.current.moves = [...kept, move].slice(-TRAIL);
   return trail.current.moves.slice(0, -1);
 }

@@ -19,13 +19,21 @@ interface KnownMarksProps {
 export function KnownMarks({ paired, shooting: { shoot, shooting } }: KnownMarksProps) {
   const { state, say } = useSite();
   const units = useUnits();
-  const [last, setLast] = useState<{ readonly tone: 'good' | 'ochre' | 'brick'; readonly title: string; readonly text: string; readonly said: string } | null>(
-    null,
-  );
+  const [last, setLast] = useState<{
+    readonly tone: 'good' | 'ochre' | 'brick';
+    readonly title: string;
+    readonly text: string;
+    readonly said: string;
+  } | null>(null);
   const asked = classOf(state, paired.solution.body.class);
-  const used = useMemo(() => new Set(paired.solution.body.uses.filter((use) => use.height).map((use) => use.control)), [paired]);
+  const used = useMemo(
+    () => new Set(paired.solution.body.uses.filter((use) => use.height).map((use) => use.control)),
+    [paired],
+  );
   const proofs = state.proofs.filter(({ body }) => body.solution === paired.solution.id);
-  const known = state.control.filter(({ revision: { body } }) => body.condition !== 'lost' && (body.usePlan || (body.useHeight && body.z !== null)));
+  const known = state.control.filter(
+    ({ revision: { body } }) => body.condition !== 'lost' && (body.usePlan || (body.useHeight && body.z !== null)),
+  );
   const nameOf = (id: string | null) => state.control.find((mark) => mark.id === id)?.revision.body.name ?? '?';
   const busy = shooting.doing !== null;
   const prove = async (mark: ControlMark) => {
@@ -35,7 +43,9 @@ export function KnownMarks({ paired, shooting: { shoot, shooting } }: KnownMarks
     if (!shot) return;
     const { check, plan, height } = judgePairedProof(state, paired, mark, shot.position, shot.sight, asked);
     const earlier = proofs.findLast((proof) => proof.body.control === mark.id);
-    const poor = earlier && [earlier.body.plan, earlier.body.height].some((part) => part === 'outside' || part === 'moreThanChance');
+    const poor =
+      earlier &&
+      [earlier.body.plan, earlier.body.height].some((part) => part === 'outside' || part === 'moreThanChance');
     await say({
       type: 'proof',
       body: {
@@ -52,7 +62,10 @@ export function KnownMarks({ paired, shooting: { shoot, shooting } }: KnownMarks
       },
     });
     const independent = plan !== 'notMeasured' || (height !== 'notMeasured' && !used.has(mark.id));
-    setLast({ ...proofVerdict(plan, height, independent), said: pairedProofSentence(name, check, plan, height, units.lengthUnit) });
+    setLast({
+      ...proofVerdict(plan, height, independent),
+      said: pairedProofSentence(name, check, plan, height, units.lengthUnit),
+    });
   };
   const figure = (proof: Fact<'proof'>, field: string) => {
     const value = proof.body.result[field];
@@ -72,12 +85,15 @@ export function KnownMarks({ paired, shooting: { shoot, shooting } }: KnownMarks
           const { body } = mark.revision;
           const proves = [
             ...(body.usePlan ? ['plan'] : []),
-            ...(body.useHeight && body.z !== null ? [used.has(mark.id) ? msg('paired.heightTheOneItCameFrom') : 'height'] : []),
+            ...(body.useHeight && body.z !== null
+              ? [used.has(mark.id) ? msg('paired.heightTheOneItCameFrom') : 'height']
+              : []),
           ].join(' and ');
           return (
             <li key={mark.id} className="flex items-center justify-between gap-3 border-b border-rule">
               <span>
-                <strong>{body.name}</strong> <span className="text-[13px] text-ink2">{msg('paired.proves', { proves })}</span>
+                <strong>{body.name}</strong>{' '}
+                <span className="text-[13px] text-ink2">{msg('paired.proves', { proves })}</span>
               </span>
               <Button
                 className="my-0.5 px-3 text-[14px]"
@@ -103,7 +119,10 @@ export function KnownMarks({ paired, shooting: { shoot, shooting } }: KnownMarks
           </thead>
           <tbody>
             {[...proofs].reverse().map((proof) => (
-              <tr key={proof.id} className={[proof.body.plan, proof.body.height].includes('outside') ? 'text-brick' : ''}>
+              <tr
+                key={proof.id}
+                className={[proof.body.plan, proof.body.height].includes('outside') ? 'text-brick' : ''}
+              >
                 <td className={TD_WORD}>{clockTime(proof.at)}</td>
                 <td className={TD_WORD}>{nameOf(proof.body.control)}</td>
                 <td className={TD}>

@@ -22,7 +22,9 @@ export function PairDialog({ set, onClose }: { readonly set: PairedSet; onClose(
   const { targetHeight } = usePoleSet();
   const carried = useLinked((link) => link?.pole.target?.item ?? null);
   const before = set.pairing?.body ?? null;
-  const pairs = state.equipment.flatMap((fact) => (fact.body.what.kind === 'pair' ? [{ item: fact.body.item, ...fact.body.what }] : []));
+  const pairs = state.equipment.flatMap((fact) =>
+    fact.body.what.kind === 'pair' ? [{ item: fact.body.item, ...fact.body.what }] : [],
+  );
   const [item, setItem] = useState(before ? (before.item ?? OTHER) : (pairs[0]?.item ?? OTHER));
   const [receiver, setReceiver] = useState(before?.receiver ?? '');
   const [offsetText, setOffset] = useState(before ? units.edit(before.offset) : '');
@@ -45,7 +47,9 @@ export function PairDialog({ set, onClose }: { readonly set: PairedSet; onClose(
         : misfit !== null && Math.abs(misfit) > SAME_HEIGHT
           ? antennaMisfitWords(misfit, units.lengthUnit)
           : null,
-    fit: !(fit.sdPlanMm >= 0 && fit.sdPlanMm <= 500 && fit.sdHeightMm >= 0 && fit.sdHeightMm <= 500) ? msg('paired.millimetresFrom0To500') : null,
+    fit: !(fit.sdPlanMm >= 0 && fit.sdPlanMm <= 500 && fit.sdHeightMm >= 0 && fit.sdHeightMm <= 500)
+      ? msg('paired.millimetresFrom0To500')
+      : null,
   };
   const otherTarget = listed !== null && listed.target !== null && carried !== null && listed.target !== carried;
   const wrong = Object.values(errors).some((each) => each !== null) || otherTarget;
@@ -90,14 +94,25 @@ export function PairDialog({ set, onClose }: { readonly set: PairedSet; onClose(
           onChange={setItem}
           help={
             listed
-              ? msg('paired.receiverAboveThePrismsCentre', { receiver: listed.receiver, length: units.length(listed.offset), unit: units.unit })
+              ? msg('paired.receiverAboveThePrismsCentre', {
+                  receiver: listed.receiver,
+                  length: units.length(listed.offset),
+                  unit: units.unit,
+                })
               : msg('paired.pairsThatAreUsedAgainAreListed')
           }
         />
-        {otherTarget && <p className="border-l-4 border-brick pl-3 text-brick">{msg('paired.thisPairIsListedWithAnotherTarget')}</p>}
+        {otherTarget && (
+          <p className="border-l-4 border-brick pl-3 text-brick">{msg('paired.thisPairIsListedWithAnotherTarget')}</p>
+        )}
         {!listed && (
           <div className="grid grid-cols-2 gap-3">
-            <Field label={msg('common.receiverNameOrNumber')} maxLength={80} value={receiver} onChange={(event) => setReceiver(event.target.value)} />
+            <Field
+              label={msg('common.receiverNameOrNumber')}
+              maxLength={80}
+              value={receiver}
+              onChange={(event) => setReceiver(event.target.value)}
+            />
             <Field
               label={msg('common.prismsCentreUpToItsReferencePoint')}
               unit={units.unit}
@@ -134,8 +149,18 @@ export function PairDialog({ set, onClose }: { readonly set: PairedSet; onClose(
             onChange={(event) => setPlan(event.target.value)}
             error={errors.fit}
           />
-          <Field label={msg('paired.heightMm')} inputMode="decimal" value={height} onChange={(event) => setHeight(event.target.value)} />
-          <Field label={msg('paired.calibratedOn')} type="date" value={on} onChange={(event) => setOn(event.target.value)} />
+          <Field
+            label={msg('paired.heightMm')}
+            inputMode="decimal"
+            value={height}
+            onChange={(event) => setHeight(event.target.value)}
+          />
+          <Field
+            label={msg('paired.calibratedOn')}
+            type="date"
+            value={on}
+            onChange={(event) => setOn(event.target.value)}
+          />
         </div>
         <p className="text-[13px] text-ink2">{msg('paired.whatTheCalibrationLeftAtTheMarks')}</p>
         <Field

@@ -1,7 +1,32 @@
 import { useState } from 'react';
-import { azimuth, moveFor, moveGrade, planDistance, RADIANS_PER_DEGREE, type MoveInput, type Viewpoint } from '@idle-marker/core';
-import { pairedDue, pairedStake, placeAtGround, roundRows, toleranceOf, type ShotPlace, classOf } from '@idle-marker/records';
-import { msg, hubPlaceWords, moveWords, PAIRED_DUE, pairedPromiseWords, pairFaultWords, smallLength, TWO_HEIGHTS } from '@idle-marker/words';
+import {
+  azimuth,
+  moveFor,
+  moveGrade,
+  planDistance,
+  RADIANS_PER_DEGREE,
+  type MoveInput,
+  type Viewpoint,
+} from '@idle-marker/core';
+import {
+  pairedDue,
+  pairedStake,
+  placeAtGround,
+  roundRows,
+  toleranceOf,
+  type ShotPlace,
+  classOf,
+} from '@idle-marker/records';
+import {
+  msg,
+  hubPlaceWords,
+  moveWords,
+  PAIRED_DUE,
+  pairedPromiseWords,
+  pairFaultWords,
+  smallLength,
+  TWO_HEIGHTS,
+} from '@idle-marker/words';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -36,7 +61,12 @@ import { usePairedShooting, usePairedSource } from './usePairedSource.ts';
 const VIEWPOINTS: readonly Viewpoint[] = ['alongLine', 'north'];
 const NO_MARK_TOLERANCE = 0.01;
 
-const moveInput = (stake: ShotPlace): MoveInput => ({ ...stake, moveOut: 0, moveRightFromInstrument: 0, moveRightFromPole: 0 });
+const moveInput = (stake: ShotPlace): MoveInput => ({
+  ...stake,
+  moveOut: 0,
+  moveRightFromInstrument: 0,
+  moveRightFromPole: 0,
+});
 
 /** Marks set with the plan from a receiver and the height from the instrument. */
 export function Place() {
@@ -86,7 +116,9 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
   const { due } = staking;
   const stands = due === 'next' || due === 'shootHub';
   // What a person has to put right before anything is kept; while the pole is carried it is never plumb.
-  const faults = (now?.faults ?? []).filter(({ code }) => code !== 'NO_AXIS' && !(code === 'NOT_PLUMB' && now?.link.pole.walking));
+  const faults = (now?.faults ?? []).filter(
+    ({ code }) => code !== 'NO_AXIS' && !(code === 'NOT_PLUMB' && now?.link.pole.walking),
+  );
   const ready = accepted !== null && plan !== null;
   const blocked = faults.some(({ code }) => code !== 'NOT_LOCKED' && code !== 'HEIGHT_OLD');
   useKey('n', busy ? null : round.next);
@@ -100,7 +132,10 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
   return (
     <>
       <div className="flex h-full min-h-0 flex-col max-md:overflow-y-auto lg:flex-row">
-        <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label={msg('common.guidance')}>
+        <section
+          className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1"
+          aria-label={msg('common.guidance')}
+        >
           {now && <Sources now={now} />}
           {stop && plan ? (
             <>
@@ -136,7 +171,11 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
                   />
                 )}
               </div>
-              <PolePad distance={distance} busy={busy} onWalk={() => void shooting.walk(placeAtGround(plan, groundZ), true)} />
+              <PolePad
+                distance={distance}
+                busy={busy}
+                onWalk={() => void shooting.walk(placeAtGround(plan, groundZ), true)}
+              />
             </>
           ) : (
             <EmptyTo title={msg('common.nothingToMarkYet')} place="design" label={msg('common.makeAWorkPackage')}>
@@ -225,7 +264,11 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
                     key={fault.code}
                     tone="brick"
                     title={title}
-                    actions={fault.code === 'POLE_CHANGED' && <Button onClick={() => setPairing(true)}>{msg('paired.enterBothAgain')}</Button>}
+                    actions={
+                      fault.code === 'POLE_CHANGED' && (
+                        <Button onClick={() => setPairing(true)}>{msg('paired.enterBothAgain')}</Button>
+                      )
+                    }
                   >
                     {text}
                   </Card>
@@ -249,15 +292,31 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
           {accepted && staking.shot && (
             <Card
               tone={due === 'set' ? 'good' : 'ochre'}
-              title={due === 'set' ? msg('common.insideSetIt', { smallLength: smallLength(tolerance, units.lengthUnit) }) : msg('common.notThereYet')}
+              title={
+                due === 'set'
+                  ? msg('common.insideSetIt', { smallLength: smallLength(tolerance, units.lengthUnit) })
+                  : msg('common.notThereYet')
+              }
             >
               {msg('common.shot', {
                 shots: staking.shot.shots,
-                move: moveWords(moveFor(viewpoint, moveInput(staking.shot.stake), lineAzimuth), viewpoint, units.lengthUnit),
+                move: moveWords(
+                  moveFor(viewpoint, moveInput(staking.shot.stake), lineAzimuth),
+                  viewpoint,
+                  units.lengthUnit,
+                ),
               })}
             </Card>
           )}
-          {accepted && work && stop && <MarkHeights work={work} stop={stop} groundZ={groundZ ?? stop.mark?.body.groundZ ?? null} stands={stands} hasHeight />}
+          {accepted && work && stop && (
+            <MarkHeights
+              work={work}
+              stop={stop}
+              groundZ={groundZ ?? stop.mark?.body.groundZ ?? null}
+              stands={stands}
+              hasHeight
+            />
+          )}
           {accepted && stop?.mark && stop.mark.body.state !== 'rough' && <HangsOn mark={stop.mark} />}
           <ReceiverSwitches offset={set.pairing?.body.offset ?? 0} />
           {accepted && <KnownMarks paired={accepted} shooting={proving} />}

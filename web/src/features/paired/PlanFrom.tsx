@@ -14,7 +14,12 @@ export function PlanFrom() {
       <button type="button" aria-pressed className={`${LOOK} border-spruce font-semibold`}>
         {msg('paired.receiver')}
       </button>
-      <button type="button" aria-pressed={false} className={`${LOOK} border-transparent text-ink2`} onClick={() => void navigate(`/sites/${id}/mark`)}>
+      <button
+        type="button"
+        aria-pressed={false}
+        className={`${LOOK} border-transparent text-ink2`}
+        onClick={() => void navigate(`/sites/${id}/mark`)}
+      >
         {msg('common.instrument')}
       </button>
     </p>

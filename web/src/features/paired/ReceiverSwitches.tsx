@@ -24,8 +24,16 @@ export function ReceiverSwitches({ offset }: { readonly offset: number }) {
       </Button>
       {on && (
         <>
-          <Tick label={msg('paired.tiltCompensation')} checked={compensating} onChange={(next) => turn({ compensating: next })} />
-          <Tick label={msg('paired.correctionsReceived')} checked={linked} onChange={(next) => turn({ linked: next })} />
+          <Tick
+            label={msg('paired.tiltCompensation')}
+            checked={compensating}
+            onChange={(next) => turn({ compensating: next })}
+          />
+          <Tick
+            label={msg('paired.correctionsReceived')}
+            checked={linked}
+            onChange={(next) => turn({ linked: next })}
+          />
         </>
       )}
     </section>
@@ -54,14 +62,34 @@ function TypedReceiver() {
     if (link?.kind !== 'typed' || !complete) return;
     const [e, n] = units.axes[0] === 'e' ? [first, second] : [second, first];
     const sd = { sdPlan: plan / 1000, sdHeight: height / 1000 };
-    link.giveReceiver({ e, n, z, ...sd, fix: fixed ? 'fixed' : 'float', correctionAge: 0, compensating: !plumb, leanDeg: null, linked: true });
+    link.giveReceiver({
+      e,
+      n,
+      z,
+      ...sd,
+      fix: fixed ? 'fixed' : 'float',
+      correctionAge: 0,
+      compensating: !plumb,
+      leanDeg: null,
+      linked: true,
+    });
   };
   return (
     <section className="mt-4 flex flex-col gap-2" aria-label={msg('paired.atTheReceiver')}>
       <h2 className="text-[15px]">{msg('paired.whatTheReceiverShows')}</h2>
       <div className="grid grid-cols-3 gap-2">
-        <Field label={units.axes[0] === 'e' ? msg('common.east') : msg('common.north')} inputMode="decimal" value={text.first} onChange={set('first')} />
-        <Field label={units.axes[0] === 'e' ? msg('common.north') : msg('common.east')} inputMode="decimal" value={text.second} onChange={set('second')} />
+        <Field
+          label={units.axes[0] === 'e' ? msg('common.east') : msg('common.north')}
+          inputMode="decimal"
+          value={text.first}
+          onChange={set('first')}
+        />
+        <Field
+          label={units.axes[0] === 'e' ? msg('common.north') : msg('common.east')}
+          inputMode="decimal"
+          value={text.second}
+          onChange={set('second')}
+        />
         <Field label={msg('paired.heightOfTheReceiver')} inputMode="decimal" value={text.z} onChange={set('z')} />
       </div>
       <div className="grid grid-cols-2 gap-2">

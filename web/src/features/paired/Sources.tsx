@@ -4,7 +4,12 @@ import { useUnits } from '../../field/useUnits.ts';
 import { planPromise, type PairedNow } from '../../pole/usePaired.ts';
 import type { LinkState } from '../../link/instrumentLink.ts';
 
-const LOCK = { none: msg('paired.followsNothing'), searching: 'searching…', locked: msg('paired.followsThePrism'), lost: msg('common.lockLost') } as const;
+const LOCK = {
+  none: msg('paired.followsNothing'),
+  searching: 'searching…',
+  locked: msg('paired.followsThePrism'),
+  lost: msg('common.lockLost'),
+} as const;
 
 interface SourceProps {
   readonly part: string;
@@ -45,14 +50,22 @@ export function Sources({ now: { place, faults, link } }: { readonly now: Paired
   const units = useUnits();
   const { receiver } = link;
   const small = (variance: number) => smallLength(NORMAL_95_FACTOR * Math.sqrt(variance), units.lengthUnit);
-  const planBad = faults.some(({ code }) => ['NO_RECEIVER', 'NOT_FIXED', 'CORRECTIONS_OLD', 'COMPENSATING', 'NOT_PLUMB'].includes(code));
+  const planBad = faults.some(({ code }) =>
+    ['NO_RECEIVER', 'NOT_FIXED', 'CORRECTIONS_OLD', 'COMPENSATING', 'NOT_PLUMB'].includes(code),
+  );
   const state = receiver
     ? [
         FIX_WORD[receiver.fix],
         receiver.correctionAge === null
           ? msg('paired.noCorrectionsYet')
-          : msg('paired.correctionsSOld', { correctionAge: receiver.correctionAge.toFixed(receiver.correctionAge < 10 ? 1 : 0) }),
-        receiver.compensating ? msg('paired.tiltCompensationOn') : receiver.leanDeg === null ? null : `leans ${receiver.leanDeg.toFixed(1)}°`,
+          : msg('paired.correctionsSOld', {
+              correctionAge: receiver.correctionAge.toFixed(receiver.correctionAge < 10 ? 1 : 0),
+            }),
+        receiver.compensating
+          ? msg('paired.tiltCompensationOn')
+          : receiver.leanDeg === null
+            ? null
+            : `leans ${receiver.leanDeg.toFixed(1)}°`,
       ]
         .flatMap((each) => each ?? [])
         .join(', ')
@@ -75,12 +88,20 @@ export function Sources({ now: { place, faults, link } }: { readonly now: Paired
           from="instrument"
           figure={place.height && [units.length(place.height.z)]}
           precision={place.height && small(place.height.variance)}
-          words={link.kind === 'typed' ? msg('paired.asKeyedInAtTheShot') : place.height ? LOCK[link.lock] : msg('paired.noHeight', { lock: LOCK[link.lock] })}
+          words={
+            link.kind === 'typed'
+              ? msg('paired.asKeyedInAtTheShot')
+              : place.height
+                ? LOCK[link.lock]
+                : msg('paired.noHeight', { lock: LOCK[link.lock] })
+          }
           good={followed && (place.height !== null || link.kind === 'typed')}
         />
       </div>
       {compared && (
-        <p className={`mt-1 text-[13px] ${compared.apart ? 'font-semibold text-brick' : 'text-ink2'}`}>{heightsWords(compared, units.lengthUnit)}</p>
+        <p className={`mt-1 text-[13px] ${compared.apart ? 'font-semibold text-brick' : 'text-ink2'}`}>
+          {heightsWords(compared, units.lengthUnit)}
+        </p>
       )}
     </div>
   );

@@ -25,7 +25,9 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
   const [out, setOut] = useState<ReadonlySet<string>>(new Set());
   const draft = useMemo(() => heightDraft(state, set.occupation, out), [state, set.occupation, out]);
   const result = draft.outcome?.ok ? draft.outcome.value : null;
-  const poor = result !== null && (result.points.some(({ leaveOneOutHeight }) => leaveOneOutHeight?.exceeds) || !fitsByChance(result.height.fit));
+  const poor =
+    result !== null &&
+    (result.points.some(({ leaveOneOutHeight }) => leaveOneOutHeight?.exceeds) || !fitsByChance(result.height.fit));
   const faults = now?.faults ?? [];
   const has = (...codes: readonly string[]) => faults.some(({ code }) => codes.includes(code));
   const on = now !== null && !has('NO_RECEIVER');
@@ -46,7 +48,10 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
     const bodies = set.pairing && pairedBodies(state, set.occupation, set.pairing, draft, classId);
     if (!bodies) return;
     const solution = newId();
-    await say({ type: 'solution', id: solution, body: bodies.solution }, { type: 'decision', body: { solution, ...bodies.decision } });
+    await say(
+      { type: 'solution', id: solution, body: bodies.solution },
+      { type: 'decision', body: { solution, ...bodies.decision } },
+    );
   };
   const height = partsLeft(faults).height;
   return (
@@ -55,7 +60,10 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
       <ol>
         {steps.map(({ done, what }, i) => (
           <li key={what} className="flex gap-2 border-b border-rule py-1.5">
-            <span className={`figures w-6 flex-none font-semibold ${done ? 'text-good' : 'text-ink2'}`} aria-hidden="true">
+            <span
+              className={`figures w-6 flex-none font-semibold ${done ? 'text-good' : 'text-ink2'}`}
+              aria-hidden="true"
+            >
               {done ? '✓' : `${i + 1}.`}
             </span>
             <span className={done ? 'text-ink2' : ''}>
@@ -66,7 +74,9 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
         ))}
       </ol>
       <div className="mt-3 flex flex-wrap items-center gap-3">
-        <Button onClick={onPair}>{set.pairing ? msg('paired.changeThePair') : msg('paired.pairReceiverAndPrism')}</Button>
+        <Button onClick={onPair}>
+          {set.pairing ? msg('paired.changeThePair') : msg('paired.pairReceiverAndPrism')}
+        </Button>
         <Link className={LINK} to={`/sites/${id}/station`}>
           {set.axis ? msg('common.sightAnotherBenchmark') : msg('paired.sightABenchmark')}
         </Link>
@@ -78,15 +88,24 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
             const name = state.control.find(({ id: each }) => each === mark)?.revision.body.name ?? '?';
             const off = point?.dZ ?? null;
             return (
-              <li key={mark} className={`flex items-center justify-between border-b border-rule ${point?.leaveOneOutHeight?.exceeds ? 'text-brick' : ''}`}>
+              <li
+                key={mark}
+                className={`flex items-center justify-between border-b border-rule ${point?.leaveOneOutHeight?.exceeds ? 'text-brick' : ''}`}
+              >
                 <span>
-                  <strong>{name}</strong> {off !== null && msg('paired.off', { smallLength: smallLength(off, units.lengthUnit) })}
+                  <strong>{name}</strong>{' '}
+                  {off !== null && msg('paired.off', { smallLength: smallLength(off, units.lengthUnit) })}
                 </span>
                 <Button
                   look="quiet"
                   aria-pressed={!out.has(mark)}
                   aria-label={msg('paired.is', { name, has: out.has(mark) ? msg('common.leftOut') : 'used' })}
-                  onClick={() => setOut((before) => new Set(before.has(mark) ? [...before].filter((each) => each !== mark) : [...before, mark]))}
+                  onClick={() =>
+                    setOut(
+                      (before) =>
+                        new Set(before.has(mark) ? [...before].filter((each) => each !== mark) : [...before, mark]),
+                    )
+                  }
                 >
                   {out.has(mark) ? msg('common.leftOut') : 'used'}
                 </Button>
@@ -116,11 +135,18 @@ export function StartSteps({ set, now, onPair }: StartStepsProps) {
             ] as const,
         )}
         onChange={choose}
-        help={promised === null ? undefined : msg('paired.theReceiverPromisesInPlan95', { smallLength: smallLength(promised, units.lengthUnit) })}
+        help={
+          promised === null
+            ? undefined
+            : msg('paired.theReceiverPromisesInPlan95', { smallLength: smallLength(promised, units.lengthUnit) })
+        }
       />
       <Button look="primary" className="mt-3" disabled={!ready} onClick={() => void begin()}>
         {msg('paired.beginWith', {
-          benchmarks: draft.benchmarks === 1 ? msg('paired.oneBenchmark') : msg('paired.benchmarks', { benchmarks: draft.benchmarks }),
+          benchmarks:
+            draft.benchmarks === 1
+              ? msg('paired.oneBenchmark')
+              : msg('paired.benchmarks', { benchmarks: draft.benchmarks }),
         })}
       </Button>
       <p className="mt-1 text-[13px] text-ink2">

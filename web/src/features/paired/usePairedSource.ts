@@ -88,7 +88,12 @@ export function usePairedSource(set: PairedSet | null, tolerance: Metres): Staki
     take: async (work, plan, hub) => {
       if (!accepted) return null;
       const target = { kind: 'plan', package: work.id, key: plan.key } as const;
-      const shot = await shoot(hub ? 'driven' : 'mark', target, hub && currentLink()?.kind === 'simulator' ? { name: plan.name } : null, tolerance);
+      const shot = await shoot(
+        hub ? 'driven' : 'mark',
+        target,
+        hub && currentLink()?.kind === 'simulator' ? { name: plan.name } : null,
+        tolerance,
+      );
       if (!shot) return null;
       const stake = pairedStake(keptPlace(state, accepted, shot.position, shot.sight), plan, hub?.body.groundZ ?? null);
       return stake ? { ...shot, stake } : { fault: msg('paired.theReceiverGaveNoPlace') };

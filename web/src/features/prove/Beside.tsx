@@ -21,14 +21,20 @@ export function Beside({ solution, last }: { readonly solution: AcceptedSolution
         <p className="mt-1">
           {msg('prove.againstTheFirstSightToItFrom', {
             clockTime: clockTime(first.at),
-            axes: units.axes.map((axis) => `${axis.toUpperCase()} ${figure(axis === 'e' ? first.dE : first.dN)}`).join(', '),
+            axes: units.axes
+              .map((axis) => `${axis.toUpperCase()} ${figure(axis === 'e' ? first.dE : first.dN)}`)
+              .join(', '),
             figure: first.dZ !== null && msg('prove.height', { figure: figure(first.dZ) }),
           })}
         </p>
       )}
       {line && (
         <p className="mt-1">
-          {msg('prove.ofTheDrawnLine', { smallLength: smallLength(line.off, units.lengthUnit), off: line.off >= 0 ? 'right' : 'left', name: line.name })}
+          {msg('prove.ofTheDrawnLine', {
+            smallLength: smallLength(line.off, units.lengthUnit),
+            off: line.off >= 0 ? 'right' : 'left',
+            name: line.name,
+          })}
         </p>
       )}
     </>

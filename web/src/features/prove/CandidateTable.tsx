@@ -13,7 +13,11 @@ interface CandidateTableProps {
   onProve(mark: ControlMark): void;
 }
 
-const USE = { both: msg('prove.usedARepeat'), plan: msg('prove.usedInPlan'), height: msg('prove.usedInHeight') } as const;
+const USE = {
+  both: msg('prove.usedARepeat'),
+  plan: msg('prove.usedInPlan'),
+  height: msg('prove.usedInHeight'),
+} as const;
 
 /** Marks to prove on: what the station did not use first, and of these the ones kept for it. */
 export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: CandidateTableProps) {
@@ -38,7 +42,11 @@ export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: 
           return (
             <tr key={mark.id} className={chosen === mark.id ? 'outline-2 -outline-offset-2 outline-spruce' : ''}>
               <td className={TD_WORD}>
-                <button type="button" className="min-h-11 min-w-11 text-left font-semibold" onClick={() => onChoose(mark.id)}>
+                <button
+                  type="button"
+                  className="min-h-11 min-w-11 text-left font-semibold"
+                  onClick={() => onChoose(mark.id)}
+                >
                   {mark.revision.body.name}
                 </button>
               </td>

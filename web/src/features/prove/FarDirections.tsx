@@ -18,7 +18,13 @@ const azimuthOf = (solution: AcceptedSolution, sight: Fact<'sight'>): number => 
 };
 
 /** A far, fixed thing: its direction alone, without a prism, tells within half a minute whether anything has turned. */
-export function FarDirections({ solution, shooting }: { readonly solution: AcceptedSolution; readonly shooting: Shooting }) {
+export function FarDirections({
+  solution,
+  shooting,
+}: {
+  readonly solution: AcceptedSolution;
+  readonly shooting: Shooting;
+}) {
   const { state, say } = useSite();
   const kind = useLinkKind();
   const far = useLinked((link) => link?.far);
@@ -29,7 +35,10 @@ export function FarDirections({ solution, shooting }: { readonly solution: Accep
   const take = async (what: string) => {
     const sight = await shooting.shoot('proof', { kind: 'direction', name: what }, null);
     if (!sight) return;
-    await say({ type: 'direction', body: { solution: solution.fact.id, sight: sight.id, name: what, azimuthDeg: azimuthOf(solution, sight) } });
+    await say({
+      type: 'direction',
+      body: { solution: solution.fact.id, sight: sight.id, name: what, azimuthDeg: azimuthOf(solution, sight) },
+    });
     setName('');
   };
   const compare = async (direction: Fact<'direction'>) => {
@@ -38,7 +47,9 @@ export function FarDirections({ solution, shooting }: { readonly solution: Accep
     const turnDeg = ((azimuthOf(solution, sight) - direction.body.azimuthDeg + 540) % 360) - 180;
     const turn = turnDeg * RADIANS_PER_DEGREE;
     const { outcome, shift, reach } = judgeTurn(state, solution, turn);
-    const earlier = state.proofs.findLast((proof) => proof.body.direction === direction.id && proof.body.solution === solution.fact.id);
+    const earlier = state.proofs.findLast(
+      (proof) => proof.body.direction === direction.id && proof.body.solution === solution.fact.id,
+    );
     await say({
       type: 'proof',
       body: {
@@ -84,7 +95,9 @@ export function FarDirections({ solution, shooting }: { readonly solution: Accep
                     {last?.body.plan === 'outside' && <strong>{msg('prove.itHasTurned')}</strong>}
                     {typeof shift === 'number' && (
                       <span className="block text-[12px] text-ink2">
-                        {msg('prove.atTheFarthestMark', { smallLength: smallLength(shift / 1000, state.settings.lengthUnit) })}
+                        {msg('prove.atTheFarthestMark', {
+                          smallLength: smallLength(shift / 1000, state.settings.lengthUnit),
+                        })}
                       </span>
                     )}
                   </td>
@@ -113,7 +126,13 @@ export function FarDirections({ solution, shooting }: { readonly solution: Accep
       </div>
       {kind === 'typed' && (
         <div className="mt-3 flex items-end gap-2">
-          <Field className="flex-1" label={msg('prove.whatIsAimedAt')} value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
+          <Field
+            className="flex-1"
+            label={msg('prove.whatIsAimedAt')}
+            value={name}
+            maxLength={80}
+            onChange={(event) => setName(event.target.value)}
+          />
           <Button disabled={busy || name.trim() === ''} onClick={() => void take(name.trim())}>
             {msg('common.takeIt')}
           </Button>

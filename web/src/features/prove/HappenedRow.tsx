@@ -17,7 +17,10 @@ export function HappenedRow({ solution }: { readonly solution: AcceptedSolution 
       <h2 className="mb-1 text-[15px]">{msg('prove.somethingHappenedAtTheInstrument')}</h2>
       <div className="flex flex-wrap gap-2">
         {EVENT_KINDS.map((kind) => (
-          <Button key={kind} onClick={() => void say({ type: 'event', body: { occupation: solution.occupation.id, kind, note: '' } })}>
+          <Button
+            key={kind}
+            onClick={() => void say({ type: 'event', body: { occupation: solution.occupation.id, kind, note: '' } })}
+          >
             {EVENT_WORDS[kind].tap}
           </Button>
         ))}

@@ -7,7 +7,15 @@ import { Card } from '../../ui/Slip.tsx';
 const NAMED = 4;
 
 /** Work outside of what the control spans asks for a proof of its own, out there. */
-export function OutsideCard({ solution, busy, onProve }: { readonly solution: AcceptedSolution; readonly busy: boolean; onProve(mark: ControlMark): void }) {
+export function OutsideCard({
+  solution,
+  busy,
+  onProve,
+}: {
+  readonly solution: AcceptedSolution;
+  readonly busy: boolean;
+  onProve(mark: ControlMark): void;
+}) {
   const { state } = useSite();
   const outside = outsideWork(state, solution);
   if (!outside || outside.proven) return null;
@@ -16,7 +24,9 @@ export function OutsideCard({ solution, busy, onProve }: { readonly solution: Ac
   return (
     <Card
       tone="ochre"
-      title={msg('prove.toSetOutsideTheControl', { names: names.length === 1 ? msg('prove.oneMark') : msg('prove.marks', { names: names.length }) })}
+      title={msg('prove.toSetOutsideTheControl', {
+        names: names.length === 1 ? msg('prove.oneMark') : msg('prove.marks', { names: names.length }),
+      })}
       actions={
         best && (
           <Button disabled={busy} onClick={() => onProve(best)}>
@@ -27,7 +37,9 @@ export function OutsideCard({ solution, busy, onProve }: { readonly solution: Ac
     >
       {msg('prove.theStationsFiguresSayLittleThere', {
         which,
-        best: best ? msg('prove.aProofOnOnThatSideWould', { name: best.revision.body.name }) : msg('prove.noListedMarkStandsOnThatSide'),
+        best: best
+          ? msg('prove.aProofOnOnThatSideWould', { name: best.revision.body.name })
+          : msg('prove.noListedMarkStandsOnThatSide'),
       })}
     </Card>
   );

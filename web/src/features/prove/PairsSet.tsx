@@ -11,13 +11,19 @@ import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 const SHOWN = 12;
 
 const signed = (difference: Metres, unit: Parameters<typeof smallLength>[1]): string =>
-  Math.abs(difference) < 0.0005 ? msg('prove.asDesigned') : `${smallLength(difference, unit)} ${difference > 0 ? 'longer' : 'shorter'}`;
+  Math.abs(difference) < 0.0005
+    ? msg('prove.asDesigned')
+    : `${smallLength(difference, unit)} ${difference > 0 ? 'longer' : 'shorter'}`;
 
 /** Distances and diagonals between marks that are set, against the design; a pair that is chosen goes to the tape. */
 export function PairsSet({ onChoose }: { onChoose(pair: SetPair): void }) {
   const { state } = useSite();
   const units = useUnits();
-  const packages = useMemo(() => state.packages.map((work) => ({ work, pairs: setPairs(state, work) })).filter(({ pairs }) => pairs.length > 0), [state]);
+  const packages = useMemo(
+    () =>
+      state.packages.map((work) => ({ work, pairs: setPairs(state, work) })).filter(({ pairs }) => pairs.length > 0),
+    [state],
+  );
   const [chosen, setChosen] = useState<string | null>(null);
   const shown = packages.find(({ work }) => work.id === chosen) ?? packages[0];
   if (!shown) return null;
@@ -51,13 +57,19 @@ export function PairsSet({ onChoose }: { onChoose(pair: SetPair): void }) {
               <tr key={pair.from.id + pair.to.id}>
                 <td className={TD_WORD}>
                   <strong>{pair.from.body.name}</strong> {msg('common.to')} <strong>{pair.to.body.name}</strong>
-                  {pair.kind === 'diagonal' && <span className="block text-[13px] text-ink2">{msg('prove.across')}</span>}
+                  {pair.kind === 'diagonal' && (
+                    <span className="block text-[13px] text-ink2">{msg('prove.across')}</span>
+                  )}
                 </td>
                 <td className={TD}>{units.length(pair.design)}</td>
-                <td className={`${TD_WORD} ${Math.abs(difference) > allowed ? 'font-semibold text-brick' : ''}`}>{signed(difference, units.lengthUnit)}</td>
+                <td className={`${TD_WORD} ${Math.abs(difference) > allowed ? 'font-semibold text-brick' : ''}`}>
+                  {signed(difference, units.lengthUnit)}
+                </td>
                 <td className={TD_WORD}>
                   {pair.tape ? (
-                    <span className={pair.tape.body.within ? 'text-good' : 'font-semibold text-brick'}>{pair.tape.body.within ? 'agrees' : 'outside'}</span>
+                    <span className={pair.tape.body.within ? 'text-good' : 'font-semibold text-brick'}>
+                      {pair.tape.body.within ? 'agrees' : 'outside'}
+                    </span>
                   ) : (
                     <Button look="quiet" onClick={() => onChoose(pair)}>
                       {msg('prove.tapeIt')}
@@ -71,7 +83,9 @@ export function PairsSet({ onChoose }: { onChoose(pair: SetPair): void }) {
       </table>
       <p className="mt-2 text-[14px] text-ink2">
         {msg('prove.twoMarksOfThisClassMayDiffer', {
-          shown: shown.pairs.length > SHOWN && msg('prove.theLargestOfDifferences', { shown: SHOWN, pairs: shown.pairs.length }),
+          shown:
+            shown.pairs.length > SHOWN &&
+            msg('prove.theLargestOfDifferences', { shown: SHOWN, pairs: shown.pairs.length }),
           smallLength: smallLength(allowed, units.lengthUnit),
         })}
       </p>

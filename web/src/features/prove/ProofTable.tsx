@@ -39,7 +39,11 @@ export function ProofTable({ proofs, nameOf, outcomeWords }: ProofTableProps) {
           {[...proofs].reverse().map((proof) => {
             const bad = [proof.body.plan, proof.body.height].includes('outside');
             return (
-              <tr key={proof.id} title={outcomeWords(proof)} className={replaced.has(proof.id) ? 'text-ink2 line-through' : bad ? 'text-brick' : ''}>
+              <tr
+                key={proof.id}
+                title={outcomeWords(proof)}
+                className={replaced.has(proof.id) ? 'text-ink2 line-through' : bad ? 'text-brick' : ''}
+              >
                 <td className={TD_WORD}>{clockTime(proof.at)}</td>
                 <td className={TD_WORD}>
                   {nameOf(proof)} {bad && <strong>{msg('prove.outside')}</strong>}
@@ -54,7 +58,9 @@ export function ProofTable({ proofs, nameOf, outcomeWords }: ProofTableProps) {
           })}
         </tbody>
       </table>
-      <p className="mt-1.5 text-[13px] text-ink2">{msg('prove.measuredMinusListedAlongPlusIsFarther', { name: small.name })}</p>
+      <p className="mt-1.5 text-[13px] text-ink2">
+        {msg('prove.measuredMinusListedAlongPlusIsFarther', { name: small.name })}
+      </p>
     </section>
   );
 }

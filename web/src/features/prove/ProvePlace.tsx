@@ -66,12 +66,19 @@ export function Place() {
     );
   }, [state, inForce, facing, chosen, standings]);
   const solution = inForce?.fact.id;
-  const proofs = useMemo(() => state.proofs.filter((proof) => proof.body.solution === solution), [state.proofs, solution]);
+  const proofs = useMemo(
+    () => state.proofs.filter((proof) => proof.body.solution === solution),
+    [state.proofs, solution],
+  );
   useKey('a', target && !shooting.doing ? () => void prove(target) : null);
 
   if (!inForce && occupation?.body.method === 'heightOnly') {
     return (
-      <EmptyTo title={msg('common.givesHeightsAlone', { name: occupation.body.name })} place="mark/receiver" label={msg('prove.proveWithAReceiver')}>
+      <EmptyTo
+        title={msg('common.givesHeightsAlone', { name: occupation.body.name })}
+        place="mark/receiver"
+        label={msg('prove.proveWithAReceiver')}
+      >
         {msg('prove.withAReceiverOnThePoleBoth')}
       </EmptyTo>
     );
@@ -180,12 +187,20 @@ export function Place() {
                 key={mark.id}
                 tone="ochre"
                 title={msg('prove.standsAloneAgainstTheOthers', { name: mark.revision.body.name })}
-                actions={<Button onClick={() => setMoved(mark)}>{msg('prove.hasMoved', { name: mark.revision.body.name })}</Button>}
+                actions={
+                  <Button onClick={() => setMoved(mark)}>
+                    {msg('prove.hasMoved', { name: mark.revision.body.name })}
+                  </Button>
+                }
               >
                 {msg('prove.betterEvidenceSpeaksForTheStationThis')}
               </Card>
             ))}
-            <MisnamedCard doubt={proving.misnamed.doubt} onRename={() => void proving.rename()} onKeep={() => void proving.keepName()} />
+            <MisnamedCard
+              doubt={proving.misnamed.doubt}
+              onRename={() => void proving.rename()}
+              onKeep={() => void proving.keepName()}
+            />
             <LiftProvision solution={inForce} />
             <ClearCard
               tone={age?.failed || trust.marks.some((mark) => mark.standing === 'inDoubt') ? 'brick' : 'ochre'}
@@ -207,7 +222,13 @@ export function Place() {
                 ))}
               </Tabs.List>
               <Tabs.Content value="known">
-                <CandidateTable candidates={proving.candidates} chosen={chosen} busy={busy} onChoose={proving.choose} onProve={(mark) => void prove(mark)} />
+                <CandidateTable
+                  candidates={proving.candidates}
+                  chosen={chosen}
+                  busy={busy}
+                  onChoose={proving.choose}
+                  onProve={(mark) => void prove(mark)}
+                />
               </Tabs.Content>
               <Tabs.Content value="set">
                 <SetMarks busy={busy} onResight={(mark) => void proving.resight(mark)} />
@@ -225,7 +246,10 @@ export function Place() {
                 proofs={proofs}
                 nameOf={nameOf}
                 outcomeWords={(proof: Fact<'proof'>) =>
-                  msg('prove.planHeight', { proofOutcome: PROOF_OUTCOME[proof.body.plan], proofOutcome2: PROOF_OUTCOME[proof.body.height] })
+                  msg('prove.planHeight', {
+                    proofOutcome: PROOF_OUTCOME[proof.body.plan],
+                    proofOutcome2: PROOF_OUTCOME[proof.body.height],
+                  })
                 }
               />
             )}
@@ -233,7 +257,9 @@ export function Place() {
           </Slip>
         }
       />
-      <TypedReading title={target ? msg('common.readingTo', { name: target.revision.body.name }) : msg('common.reading')} />
+      <TypedReading
+        title={target ? msg('common.readingTo', { name: target.revision.body.name }) : msg('common.reading')}
+      />
       {moved && <FoundMovedDialog mark={moved} onClose={() => setMoved(null)} />}
     </>
   );

@@ -18,7 +18,11 @@ const ORDER = ['inDoubt', 'unproven', 'open', 'notMeasured', 'held'] as const;
 /** Marks as set, to be sighted again: from another station it proves them, from their own it shows whether anything moved. */
 export function SetMarks({ busy, onResight }: SetMarksProps) {
   const { state, trust, inForce } = useSite();
-  const asked = new Map(trust.propose.flatMap((each: Proposal) => (each.mark && each.action === 'resight' ? [[each.mark, each] as const] : [])));
+  const asked = new Map(
+    trust.propose.flatMap((each: Proposal) =>
+      each.mark && each.action === 'resight' ? [[each.mark, each] as const] : [],
+    ),
+  );
   const standings = new Map(trust.marks.map((mark) => [mark.id, mark.standing]));
   const rank = (mark: Fact<'mark'>) => (asked.has(mark.id) ? -1 : ORDER.indexOf(standings.get(mark.id) ?? 'held'));
   const marks = [...state.marks.values()]
@@ -65,7 +69,9 @@ export function SetMarks({ busy, onResight }: SetMarksProps) {
           })}
         </tbody>
       </table>
-      {marks.length > SHOWN && <p className="mt-1 text-ink2">{msg('prove.andMoreWhichNothingAsksFor', { marks: marks.length - SHOWN })}</p>}
+      {marks.length > SHOWN && (
+        <p className="mt-1 text-ink2">{msg('prove.andMoreWhichNothingAsksFor', { marks: marks.length - SHOWN })}</p>
+      )}
       <p className="mt-1.5 text-[13px] leading-snug text-ink2">{msg('prove.sightedFromAStationThatIsProven')}</p>
     </>
   );

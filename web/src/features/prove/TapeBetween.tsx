@@ -16,7 +16,9 @@ const TAPES_SHOWN = 5;
 export function TapeBetween() {
   const { state, say } = useSite();
   const units = useUnits();
-  const marks = [...state.marks.values()].filter((mark) => mark.body.state !== 'rough').sort((a, b) => compareNames(a.body.name, b.body.name));
+  const marks = [...state.marks.values()]
+    .filter((mark) => mark.body.state !== 'rough')
+    .sort((a, b) => compareNames(a.body.name, b.body.name));
   const [fromId, setFrom] = useState(marks[0]?.id ?? '');
   const [toId, setTo] = useState(marks[1]?.id ?? '');
   const [text, setText] = useState('');
@@ -47,8 +49,18 @@ export function TapeBetween() {
         value={text}
         inputMode="decimal"
         onChange={(event) => setText(event.target.value)}
-        error={text !== '' && taped === null ? msg('prove.giveTheDistanceAsReadFromThe') : from === to ? msg('prove.chooseTwoDifferentMarks') : null}
-        help={measured === null ? undefined : msg('prove.theirMeasuredPlacesAreApart', { length: units.length(measured), unit: units.unit })}
+        error={
+          text !== '' && taped === null
+            ? msg('prove.giveTheDistanceAsReadFromThe')
+            : from === to
+              ? msg('prove.chooseTwoDifferentMarks')
+              : null
+        }
+        help={
+          measured === null
+            ? undefined
+            : msg('prove.theirMeasuredPlacesAreApart', { length: units.length(measured), unit: units.unit })
+        }
       />
       {ready && (
         <Card

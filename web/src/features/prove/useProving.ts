@@ -44,7 +44,8 @@ export interface Proving {
   keepName(): Promise<void>;
 }
 
-const isPoor = ({ body }: Fact<'proof'> | Fact<'resight'>): boolean => [body.plan, body.height].some((part) => part === 'outside' || part === 'moreThanChance');
+const isPoor = ({ body }: Fact<'proof'> | Fact<'resight'>): boolean =>
+  [body.plan, body.height].some((part) => part === 'outside' || part === 'moreThanChance');
 
 /** One proof after the other; a reading that fits another mark better is asked about before it is judged. */
 export function useProving(): Proving {
@@ -65,7 +66,9 @@ export function useProving(): Proving {
     }
     const { plan, height, check } = judged.value;
     // Sighting the same mark again after a poor proof takes its place; sighting something else never does.
-    const earlier = state.proofs.findLast((proof) => proof.body.solution === solution.fact.id && proof.body.control === mark.id);
+    const earlier = state.proofs.findLast(
+      (proof) => proof.body.solution === solution.fact.id && proof.body.control === mark.id,
+    );
     await say({
       type: 'proof',
       body: {
@@ -82,7 +85,13 @@ export function useProving(): Proving {
     });
     const used = usedBy(solution, mark.id);
     const independent = (plan !== 'notMeasured' && !used.plan) || (height !== 'notMeasured' && !used.height);
-    setLast({ name: mark.revision.body.name, judged: judged.value, sight, kind: independent ? 'proof' : 'repeat', target: { control: mark } });
+    setLast({
+      name: mark.revision.body.name,
+      judged: judged.value,
+      sight,
+      kind: independent ? 'proof' : 'repeat',
+      target: { control: mark },
+    });
   };
   const resight = async (mark: Fact<'mark'>) => {
     if (!inForce) return;
@@ -98,7 +107,9 @@ export function useProving(): Proving {
       return;
     }
     const { plan, height, check } = judged.value;
-    const earlier = state.resights.findLast((each) => each.body.solution === inForce.fact.id && each.body.mark === mark.id);
+    const earlier = state.resights.findLast(
+      (each) => each.body.solution === inForce.fact.id && each.body.mark === mark.id,
+    );
     await say({
       type: 'resight',
       body: {

@@ -32,7 +32,9 @@ export function MeasureHere({ active, measuring, gradeString, onGo }: MeasureHer
   const style = useStationStyle();
   const word = useStationWord();
   const { fact, road, id } = active;
-  const [name, setName] = useState(() => (state.asBuilt.some(({ body }) => body.name === FIRST) ? nextName(state, FIRST) : FIRST));
+  const [name, setName] = useState(() =>
+    state.asBuilt.some(({ body }) => body.name === FIRST) ? nextName(state, FIRST) : FIRST,
+  );
   const [code, setCode] = useState('ground');
   const [shots, setShots] = useState<Shots>('1');
   const measured = measuredAlong(state, id);
@@ -56,7 +58,9 @@ export function MeasureHere({ active, measuring, gradeString, onGo }: MeasureHer
     <details className="mt-4 border-t border-rule pt-2">
       <summary className="min-h-11 cursor-pointer text-[17px]">
         {msg('road.measureAlongIt')}
-        {measured.length > 0 && <span className="text-[15px] text-ink2">{msg('road.kept', { measured: measured.length })}</span>}
+        {measured.length > 0 && (
+          <span className="text-[15px] text-ink2">{msg('road.kept', { measured: measured.length })}</span>
+        )}
       </summary>
       {inForce ? (
         <>
@@ -105,19 +109,27 @@ export function MeasureHere({ active, measuring, gradeString, onGo }: MeasureHer
               return (
                 <tr key={each.id}>
                   <td className={TD_WORD}>
-                    <button type="button" className="min-h-11 text-left underline decoration-dotted" onClick={() => onGo(shot.station)}>
+                    <button
+                      type="button"
+                      className="min-h-11 text-left underline decoration-dotted"
+                      onClick={() => onGo(shot.station)}
+                    >
                       {stationText(displayedStation(road.alignment, shot.station).displayed, style, 2)}
                     </button>
                     <span className="block text-[13px] text-ink2">{offsetWords(shot.offset, units.lengthUnit)}</span>
                   </td>
                   <td className={TD_WORD}>
                     <strong>{each.body.name}</strong> <span className="text-ink2">{each.body.code}</span>
-                    {each.body.note !== '' && <span className="block max-w-[150px] text-[13px] whitespace-normal">{each.body.note}</span>}
+                    {each.body.note !== '' && (
+                      <span className="block max-w-[150px] text-[13px] whitespace-normal">{each.body.note}</span>
+                    )}
                   </td>
                   <td className={TD}>
                     {units.length(each.body.place.z)}
                     {over !== null && (
-                      <span className="block text-[13px] text-ink2">{overSurfaceWords(over, stringWords(shot.gradeString), units.lengthUnit)}</span>
+                      <span className="block text-[13px] text-ink2">
+                        {overSurfaceWords(over, stringWords(shot.gradeString), units.lengthUnit)}
+                      </span>
                     )}
                   </td>
                   <td className={TD}>

@@ -1,5 +1,23 @@
-import { CartesianGrid, Line, LineChart, ReferenceDot, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
-import { displayedStation, lengthFromMetres, METRES_PER_UNIT, profileAt, profileExtremes, stationList, type LengthUnit } from '@idle-marker/core';
+import {
+  CartesianGrid,
+  Line,
+  LineChart,
+  ReferenceDot,
+  ReferenceLine,
+  ResponsiveContainer,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from 'recharts';
+import {
+  displayedStation,
+  lengthFromMetres,
+  METRES_PER_UNIT,
+  profileAt,
+  profileExtremes,
+  stationList,
+  type LengthUnit,
+} from '@idle-marker/core';
 import type { Road } from '@idle-marker/records';
 import { msg, gradeText, shortStation, stationText } from '@idle-marker/words';
 import { useStationStyle } from '../../site/useRoads.ts';
@@ -23,7 +41,12 @@ export function ProfileChart({ road, station, z, ground }: ProfileChartProps) {
   const style = useStationStyle();
   const { alignment, profile } = road;
   const unit = units.lengthUnit;
-  const edges = profile ? [...profile.curves.flatMap(({ begin, end }) => [begin.station, end.station]), ...profile.breaks.map((each) => each.station)] : [];
+  const edges = profile
+    ? [
+        ...profile.curves.flatMap(({ begin, end }) => [begin.station, end.station]),
+        ...profile.breaks.map((each) => each.station),
+      ]
+    : [];
   const stations = [
     ...new Set([
       ...Array.from({ length: SAMPLES + 1 }, (_, i) => alignment.startStation + (alignment.length * i) / SAMPLES),
@@ -32,7 +55,8 @@ export function ProfileChart({ road, station, z, ground }: ProfileChartProps) {
     ]),
   ].sort((a, b) => a - b);
   const groundAt = new Map(ground.map((each) => [each.station, each.z]));
-  const value = (height: number | null | undefined) => (height === null || height === undefined ? null : Number(lengthFromMetres(height, unit).toFixed(3)));
+  const value = (height: number | null | undefined) =>
+    height === null || height === undefined ? null : Number(lengthFromMetres(height, unit).toFixed(3));
   const points = stations.map((at) => ({
     at,
     design: value(profile && profileAt(profile, at)?.z),
@@ -40,12 +64,18 @@ export function ProfileChart({ road, station, z, ground }: ProfileChartProps) {
   }));
   const shown = (at: number) => displayedStation(alignment, at).displayed;
   const straight = profile
-    ? profile.stretches.filter(({ bend, circle, start, end }) => bend === 0 && circle === null && end - start > alignment.length / 25)
+    ? profile.stretches.filter(
+        ({ bend, circle, start, end }) => bend === 0 && circle === null && end - start > alignment.length / 25,
+      )
     : [];
   return (
     <figure className="m-0 flex h-full min-h-0 flex-col p-3">
       <figcaption className="text-[15px] text-ink2">
-        {msg('road.heightsAlong', { name: road.name, ground: ground.length > 0 ? msg('road.withTheGroundUnderItDashed') : '', unit: units.unit })}
+        {msg('road.heightsAlong', {
+          name: road.name,
+          ground: ground.length > 0 ? msg('road.withTheGroundUnderItDashed') : '',
+          unit: units.unit,
+        })}
       </figcaption>
       <div className="min-h-[200px] flex-1">
         <ResponsiveContainer width="100%" height="100%">
@@ -60,7 +90,13 @@ export function ProfileChart({ road, station, z, ground }: ProfileChartProps) {
               tickFormatter={(at: number) => stationText(shown(at), style, 0)}
               ticks={roundTicks(road, unit)}
             />
-            <YAxis tick={TICK} stroke="var(--ink2)" width={48} domain={['auto', 'auto']} tickFormatter={(height: number) => height.toFixed(2)} />
+            <YAxis
+              tick={TICK}
+              stroke="var(--ink2)"
+              width={48}
+              domain={['auto', 'auto']}
+              tickFormatter={(height: number) => height.toFixed(2)}
+            />
             <Tooltip
               labelFormatter={(at) => stationText(shown(Number(at)), style)}
               formatter={(height, name) => [`${Number(height).toFixed(3)} ${units.unit}`, name]}
@@ -76,7 +112,14 @@ export function ProfileChart({ road, station, z, ground }: ProfileChartProps) {
               isAnimationActive={false}
               connectNulls
             />
-            <Line name="design" dataKey="design" stroke="var(--pencil)" strokeWidth={2} dot={false} isAnimationActive={false} />
+            <Line
+              name="design"
+              dataKey="design"
+              stroke="var(--pencil)"
+              strokeWidth={2}
+              dot={false}
+              isAnimationActive={false}
+            />
             {profile &&
               profileExtremes(profile).map(({ kind, station: at, z: height }) => (
                 <ReferenceDot
@@ -103,7 +146,9 @@ export function ProfileChart({ road, station, z, ground }: ProfileChartProps) {
               />
             ))}
             {station !== null && <ReferenceLine x={station} stroke="var(--spruce)" strokeWidth={1.5} />}
-            {station !== null && z !== null && <ReferenceDot x={station} y={value(z)!} r={6} fill="var(--spruce)" stroke="var(--sheet)" />}
+            {station !== null && z !== null && (
+              <ReferenceDot x={station} y={value(z)!} r={6} fill="var(--spruce)" stroke="var(--sheet)" />
+            )}
           </LineChart>
         </ResponsiveContainer>
       </div>

@@ -1,7 +1,16 @@
 import { useMemo, useState } from 'react';
 import { displayedStation, type Metres, type SitePoint } from '@idle-marker/core';
 import { againstRoad, measuredAlong, measuredAt, placeOnRoad } from '@idle-marker/records';
-import { msg, ALIGNMENT_KIND, cutFillWords, NO_HEIGHT_HERE, shapeWords, offsetWords, stationText, gradeWords } from '@idle-marker/words';
+import {
+  msg,
+  ALIGNMENT_KIND,
+  cutFillWords,
+  NO_HEIGHT_HERE,
+  shapeWords,
+  offsetWords,
+  stationText,
+  gradeWords,
+} from '@idle-marker/words';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { useSurfaces } from '../../drawings/useSurfaces.ts';
 import { TypedReading } from '../../pole/TypedReading.tsx';
@@ -76,8 +85,12 @@ export function Place() {
     if (subject === POLE) return pole;
     if (subject === INSTRUMENT) return inForce && inForce.fact.body.result;
     if (subject !== TYPED) return controlAt(state.control, subject);
-    const [e, n] = (units.axes[0] === 'e' ? [typed.first, typed.second] : [typed.second, typed.first]).map((text) => units.readLength(text));
-    return e === null || e === undefined || n === null || n === undefined ? null : { e, n, z: units.readLength(typed.z) };
+    const [e, n] = (units.axes[0] === 'e' ? [typed.first, typed.second] : [typed.second, typed.first]).map((text) =>
+      units.readLength(text),
+    );
+    return e === null || e === undefined || n === null || n === undefined
+      ? null
+      : { e, n, z: units.readLength(typed.z) };
   }, [subject, pole, inForce, state.control, units, typed]);
   const road = active?.road ?? null;
   const against = useMemo(() => (road && at ? againstRoad(road, at) : null), [road, at]);
@@ -89,13 +102,24 @@ export function Place() {
   const scene = useRoadBoard(roads, active?.id ?? null, style, at, subject === POLE && stale, goal.place);
   if (roads.length === 0)
     return (
-      <EmptyTo title={msg('road.noRoadYet')} place="design" label={msg('road.goToWork')} ways={<MarkWays className="bg-sheet" />}>
+      <EmptyTo
+        title={msg('road.noRoadYet')}
+        place="design"
+        label={msg('road.goToWork')}
+        ways={<MarkWays className="bg-sheet" />}
+      >
         {msg('road.takeALandxmlFileWithAlignmentsThere')}
       </EmptyTo>
     );
   if (!active || !road) return null;
   const name =
-    subject === POLE ? 'pole' : subject === INSTRUMENT ? (inForce?.fact.body.name ?? 'instrument') : subject === TYPED ? msg('road.thePlace') : subject;
+    subject === POLE
+      ? 'pole'
+      : subject === INSTRUMENT
+        ? (inForce?.fact.body.name ?? 'instrument')
+        : subject === TYPED
+          ? msg('road.thePlace')
+          : subject;
   const noise = subject === POLE && pole ? Math.hypot(Math.sqrt((pole.plan.ee + pole.plan.nn) / 2), MOTION_NOISE) : 0;
   const chosen = goal.string;
   const design = station === null ? null : placeOnRoad(road, { station, string: goal.gradeString });
@@ -104,7 +128,10 @@ export function Place() {
   return (
     <>
       <div className="flex h-full min-h-0 flex-col max-md:overflow-y-auto lg:flex-row">
-        <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label={msg('road.alongTheRoad')}>
+        <section
+          className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1"
+          aria-label={msg('road.alongTheRoad')}
+        >
           <ShiftBadge fact={active.fact} />
           <div className="min-h-[132px] border-b border-ink px-6 py-3 max-lg:min-h-0 max-lg:px-4" aria-live="polite">
             <p className="flex flex-wrap items-center gap-x-4 text-[15px] text-ink2">
@@ -119,7 +146,9 @@ export function Place() {
                       : msg('road.mark', { name })}
               </span>
               {shooting.doing && <span aria-live="polite">{shooting.doing}</span>}
-              {subject === POLE && stale && pole && <strong className="text-brick">{msg('common.lockLostOrStillTheFiguresAre')}</strong>}
+              {subject === POLE && stale && pole && (
+                <strong className="text-brick">{msg('common.lockLostOrStillTheFiguresAre')}</strong>
+              )}
               <span role="group" aria-label={msg('road.whatIsDrawn')} className="ml-auto flex">
                 {VIEWS.map(([each, label]) => (
                   <button
@@ -157,14 +186,19 @@ export function Place() {
                 {station === null ? (
                   <span className="text-ochre">{NO_HEIGHT_HERE.beyondLine}</span>
                 ) : designZ === null ? (
-                  <span className="text-ochre">{road.profile ? NO_HEIGHT_HERE.beyondProfile : NO_HEIGHT_HERE.noProfile}</span>
+                  <span className="text-ochre">
+                    {road.profile ? NO_HEIGHT_HERE.beyondProfile : NO_HEIGHT_HERE.noProfile}
+                  </span>
                 ) : (
                   <>
                     {gradeWords(goal.gradeString)} {units.length(designZ)} {units.unit}
                     {cutFill !== null && (
                       <strong>
                         {' '}
-                        {msg('road.to', { withUnit: withUnit(cutFillWords(cutFill, units.lengthUnit), units.unit), grade: gradeWords(goal.gradeString) })}
+                        {msg('road.to', {
+                          withUnit: withUnit(cutFillWords(cutFill, units.lengthUnit), units.unit),
+                          grade: gradeWords(goal.gradeString),
+                        })}
                       </strong>
                     )}
                   </>
@@ -193,7 +227,11 @@ export function Place() {
                   if (touched && touched.id !== active.id) return setActive(touched.id);
                   setSubject(TYPED);
                   const [a, b] = units.axes[0] === 'e' ? [point.e, point.n] : [point.n, point.e];
-                  setTyped({ first: units.edit(Number(a.toFixed(3))), second: units.edit(Number(b.toFixed(3))), z: '' });
+                  setTyped({
+                    first: units.edit(Number(a.toFixed(3))),
+                    second: units.edit(Number(b.toFixed(3))),
+                    z: '',
+                  });
                 }}
                 fitTo={road.alignment.elements.flatMap(({ start, end }) => [start, end])}
                 fitKey={active.id}
@@ -203,7 +241,10 @@ export function Place() {
               <SectionDrawing
                 road={road}
                 station={shownStation}
-                title={msg('road.at', { name: road.name, station: stationText(displayedStation(road.alignment, shownStation).displayed, style) })}
+                title={msg('road.at', {
+                  name: road.name,
+                  station: stationText(displayedStation(road.alignment, shownStation).displayed, style),
+                })}
                 at={against && station !== null ? { offset: against.nearest.offset, z: at?.z ?? null, name } : null}
                 ground={ground}
                 measured={measuredAt(measured, shownStation, SAME_SECTION).map(({ fact, shot }) => ({
@@ -214,7 +255,9 @@ export function Place() {
                 chosen={chosen}
               />
             )}
-            {view === 'profile' && <ProfileChart road={road} station={station} z={at?.z ?? null} ground={groundAlong} />}
+            {view === 'profile' && (
+              <ProfileChart road={road} station={station} z={at?.z ?? null} ground={groundAlong} />
+            )}
           </div>
           {subject === POLE && (
             <PolePad
@@ -243,7 +286,11 @@ export function Place() {
                 {msg('road.toLong', {
                   alignmentKind: ALIGNMENT_KIND[active.fact.body.kind],
                   station: stationText(road.alignment.startStation, style, 0),
-                  station2: stationText(displayedStation(road.alignment, road.alignment.endStation).displayed, style, 0),
+                  station2: stationText(
+                    displayedStation(road.alignment, road.alignment.endStation).displayed,
+                    style,
+                    0,
+                  ),
                   length: units.length(road.alignment.length, 1),
                   unit: units.unit,
                 })}
@@ -252,18 +299,29 @@ export function Place() {
           }
         >
           {shooting.trouble && (
-            <Card tone="brick" title={msg('common.nothingWasStored')} actions={<Button onClick={shooting.clear}>{msg('common.close')}</Button>}>
+            <Card
+              tone="brick"
+              title={msg('common.nothingWasStored')}
+              actions={<Button onClick={shooting.clear}>{msg('common.close')}</Button>}
+            >
               {shooting.trouble}
             </Card>
           )}
           <div className="grid grid-cols-2 gap-3">
-            <Choice label={msg('common.along')} value={active.id} options={roads.map((each) => [each.id, each.road.name] as const)} onChange={setActive} />
+            <Choice
+              label={msg('common.along')}
+              value={active.id}
+              options={roads.map((each) => [each.id, each.road.name] as const)}
+              onChange={setActive}
+            />
             <Choice
               label={msg('road.whereIs')}
               value={subject}
               options={[
                 ...(withPole ? [[POLE, msg('road.thePoleLive')] as const] : []),
-                ...(inForce ? [[INSTRUMENT, msg('road.theInstrument', { name: inForce.fact.body.name })] as const] : []),
+                ...(inForce
+                  ? [[INSTRUMENT, msg('road.theInstrument', { name: inForce.fact.body.name })] as const]
+                  : []),
                 [TYPED, msg('road.aPlaceTypedOrTouchedOnThe')],
                 ...state.control
                   .filter(({ revision }) => revision.body.e !== null)
@@ -279,7 +337,9 @@ export function Place() {
                   value={typed.first}
                   inputMode="decimal"
                   onChange={(event) => setTyped({ ...typed, first: event.target.value })}
-                  error={typed.first !== '' && units.readLength(typed.first) === null ? msg('road.thisIsNoLength') : null}
+                  error={
+                    typed.first !== '' && units.readLength(typed.first) === null ? msg('road.thisIsNoLength') : null
+                  }
                 />
                 <Field
                   label={units.axes[0] === 'e' ? msg('common.north') : msg('common.east')}
@@ -287,7 +347,9 @@ export function Place() {
                   value={typed.second}
                   inputMode="decimal"
                   onChange={(event) => setTyped({ ...typed, second: event.target.value })}
-                  error={typed.second !== '' && units.readLength(typed.second) === null ? msg('road.thisIsNoLength') : null}
+                  error={
+                    typed.second !== '' && units.readLength(typed.second) === null ? msg('road.thisIsNoLength') : null
+                  }
                 />
                 <Field
                   label={msg('common.height')}
@@ -310,7 +372,9 @@ export function Place() {
           </div>
           {against && against.feet.length > 1 && (
             <div className="mt-3">
-              <p className="font-medium text-ochre">{msg('road.theLinePassesTimesWithinItsCorridor', { feet: against.feet.length })}</p>
+              <p className="font-medium text-ochre">
+                {msg('road.theLinePassesTimesWithinItsCorridor', { feet: against.feet.length })}
+              </p>
               <table className={`${TABLE} mt-1`}>
                 <thead>
                   <tr>
@@ -340,7 +404,13 @@ export function Place() {
             surface={surface}
             surfaces={surfaces}
           />
-          <MeasureHere key={active.id} active={active} measuring={measuring} gradeString={goal.gradeString} onGo={goal.goTo} />
+          <MeasureHere
+            key={active.id}
+            active={active}
+            measuring={measuring}
+            gradeString={goal.gradeString}
+            onGo={goal.goTo}
+          />
           <StationTable active={active} onGo={goal.goTo} />
           <details className="mt-4 border-t border-rule pt-2">
             <summary className="min-h-11 cursor-pointer text-[17px]">{msg('road.figuresAtTheTop')}</summary>

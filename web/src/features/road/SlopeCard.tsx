@@ -1,6 +1,16 @@
 import { useEffect, useMemo, useState } from 'react';
 import { CENTRELINE, displayedStation, type CatchOutcome, type Metres } from '@idle-marker/core';
-import { atSlope, designedCatch, hingeAt, nextName, roadShot, slopePlaces, type AtSlope, type Road, type RoadSlope } from '@idle-marker/records';
+import {
+  atSlope,
+  designedCatch,
+  hingeAt,
+  nextName,
+  roadShot,
+  slopePlaces,
+  type AtSlope,
+  type Road,
+  type RoadSlope,
+} from '@idle-marker/records';
 import { msg, catchMoveWords, slopeStakeWords, stationText, stringWords } from '@idle-marker/words';
 import { rich } from '../../ui/rich.tsx';
 import { heightsOf, type OpenSurface } from '../../drawings/useSurfaces.ts';
@@ -37,7 +47,16 @@ const runOf = (text: string): number | null => {
 };
 
 /** Where a cut or fill slope meets the ground: as it will by the surface, and as it does under the pole. */
-export function SlopeCard({ active, measuring, gradeString, station, offset, z, surface: drawn, surfaces }: SlopeCardProps) {
+export function SlopeCard({
+  active,
+  measuring,
+  gradeString,
+  station,
+  offset,
+  z,
+  surface: drawn,
+  surfaces,
+}: SlopeCardProps) {
   const { state, inForce } = useSite();
   const { fact, road } = active;
   const units = useUnits();
@@ -58,8 +77,12 @@ export function SlopeCard({ active, measuring, gradeString, station, offset, z, 
   // In steps of a tenth: a catch that is asked for anew at every reading would never come to rest.
   const near = station === null ? null : Math.round(station * 10) / 10;
   const outcome = useDesignedCatch(open ? surface : null, road, slope, near);
-  const live = open && slope && station !== null && offset !== null && z !== null ? atSlope(road, slope, station, offset, z) : null;
-  const stakeText = (found: AtSlope) => slopeStakeWords(found, onHinge, found.kind === 'cut' ? cutRun! : fillRun!, units.lengthUnit);
+  const live =
+    open && slope && station !== null && offset !== null && z !== null
+      ? atSlope(road, slope, station, offset, z)
+      : null;
+  const stakeText = (found: AtSlope) =>
+    slopeStakeWords(found, onHinge, found.kind === 'cut' ? cutRun! : fillRun!, units.lengthUnit);
   const keep = async () => {
     if (!measuring || !slope || !live) return;
     // The figures on the stake are those of the shot that is kept, not of the reading that led there.
@@ -83,7 +106,11 @@ export function SlopeCard({ active, measuring, gradeString, station, offset, z, 
   const start = slope && near !== null ? hingeAt(road, slope, near) : null;
   const strings = road.template.names.map((name) => [name, stringWords(name)] as const);
   return (
-    <details className="mt-4 border-t border-rule pt-2" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
+    <details
+      className="mt-4 border-t border-rule pt-2"
+      open={open}
+      onToggle={(event) => setOpen(event.currentTarget.open)}
+    >
       <summary className="min-h-11 cursor-pointer text-[17px]">{msg('road.slopeToTheGround')}</summary>
       <div className="grid grid-cols-2 gap-3">
         <Choice label={msg('road.itStartsAt')} value={onHinge} options={strings} onChange={setHinge} />
@@ -115,7 +142,10 @@ export function SlopeCard({ active, measuring, gradeString, station, offset, z, 
             className="col-span-2"
             label={msg('road.theGroundIs')}
             value={surface?.id ?? NONE}
-            options={[[NONE, msg('road.onlyWhatThePoleFinds')], ...surfaces.map(({ id, label }) => [id, label] as const)]}
+            options={[
+              [NONE, msg('road.onlyWhatThePoleFinds')],
+              ...surfaces.map(({ id, label }) => [id, label] as const),
+            ]}
             onChange={setGround}
           />
         )}
@@ -123,12 +153,19 @@ export function SlopeCard({ active, measuring, gradeString, station, offset, z, 
       {near === null || !slope ? (
         <p className="mt-2 text-ink2">{msg('road.giveAPlaceOrAStation')}</p>
       ) : !start ? (
-        <p className="mt-2 font-medium text-ochre">{msg('road.hasNoHeightThereASlopeCant', { string: stringWords(onHinge) })}</p>
+        <p className="mt-2 font-medium text-ochre">
+          {msg('road.hasNoHeightThereASlopeCant', { string: stringWords(onHinge) })}
+        </p>
       ) : (
         <>
           {surface && (
             <p className="mt-2" data-testid="designed-catch">
-              <CatchWords outcome={outcome} slope={slope} at={stationText(displayedStation(road.alignment, near).displayed, style, 1)} name={surface.name} />
+              <CatchWords
+                outcome={outcome}
+                slope={slope}
+                at={stationText(displayedStation(road.alignment, near).displayed, style, 1)}
+                name={surface.name}
+              />
             </p>
           )}
           {live ? (
@@ -152,7 +189,12 @@ export function SlopeCard({ active, measuring, gradeString, station, offset, z, 
               {Math.abs(live.move) <= CAUGHT && <StakePicture lines={stakeText(live)} />}
             </div>
           ) : (
-            z !== null && offset !== null && <p className="mt-2 text-ink2">{msg('road.thisLiesInsideOfGoOutTo', { string: stringWords(onHinge), side })}</p>
+            z !== null &&
+            offset !== null && (
+              <p className="mt-2 text-ink2">
+                {msg('road.thisLiesInsideOfGoOutTo', { string: stringWords(onHinge), side })}
+              </p>
+            )
           )}
         </>
       )}
@@ -182,7 +224,15 @@ function CatchWords({
             at,
             kind: outcome.kind,
             kind2: outcome.kind === 'cut' ? slope.cutRun : slope.fillRun,
-            strong: <strong>{msg('road.outOf', { length: units.length(outcome.distance, 2), unit: units.unit, string: stringWords(slope.hinge) })}</strong>,
+            strong: (
+              <strong>
+                {msg('road.outOf', {
+                  length: units.length(outcome.distance, 2),
+                  unit: units.unit,
+                  string: stringWords(slope.hinge),
+                })}
+              </strong>
+            ),
             length: units.length(outcome.z, 2),
           })}
         </>
@@ -198,7 +248,12 @@ function CatchWords({
   }
 }
 
-function useDesignedCatch(surface: OpenSurface | null, road: Road, slope: RoadSlope | null, station: Metres | null): CatchOutcome | null {
+function useDesignedCatch(
+  surface: OpenSurface | null,
+  road: Road,
+  slope: RoadSlope | null,
+  station: Metres | null,
+): CatchOutcome | null {
   const [found, setFound] = useState<CatchOutcome | null>(null);
   useEffect(() => {
     setFound(null);

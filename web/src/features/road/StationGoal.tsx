@@ -46,10 +46,16 @@ export function StationGoal({ goal, road }: { readonly goal: Goal; readonly road
         </div>
         {goal.found.length > 1 && (
           <div className="col-span-2" role="group" aria-label={msg('road.whichOfThePlacesWithThisStation')}>
-            <p className="font-medium text-ochre">{msg('road.thisStationComesTimesAlongTheLine', { found: goal.found.length })}</p>
+            <p className="font-medium text-ochre">
+              {msg('road.thisStationComesTimesAlongTheLine', { found: goal.found.length })}
+            </p>
             <div className="mt-1 flex flex-wrap gap-2">
               {goal.found.map((each, i) => (
-                <Button key={each.station} look={i === goal.chosen ? 'primary' : 'plain'} onClick={() => goal.choose(i)}>
+                <Button
+                  key={each.station}
+                  look={i === goal.chosen ? 'primary' : 'plain'}
+                  onClick={() => goal.choose(i)}
+                >
                   {msg('road.fromTheStart', {
                     length: units.length(each.station - road.alignment.startStation, 1),
                     unit: units.unit,
@@ -63,7 +69,12 @@ export function StationGoal({ goal, road }: { readonly goal: Goal; readonly road
           </div>
         )}
         <Choice label={msg('common.on')} value={goal.string} options={strings} onChange={goal.setString} />
-        <Choice label={msg('common.cutAndFillTo')} value={goal.gradeString} options={grades} onChange={goal.setGradeString} />
+        <Choice
+          label={msg('common.cutAndFillTo')}
+          value={goal.gradeString}
+          options={grades}
+          onChange={goal.setGradeString}
+        />
         <Field
           label={msg('road.offItBy')}
           unit={units.unit}
@@ -98,9 +109,13 @@ export function StationGoal({ goal, road }: { readonly goal: Goal; readonly road
       </div>
       {goal.place && goal.station !== null && (
         <p className="mt-2 text-[14px] text-ink2" data-testid="goal-place">
-          {stationText(displayedStation(road.alignment, goal.station).displayed, style)}: {units.axes[0] === 'e' ? 'E' : 'N'}{' '}
-          {units.length(goal.place[units.axes[0]])}, {units.axes[1] === 'n' ? 'N' : 'E'} {units.length(goal.place[units.axes[1]])},{' '}
-          {goal.place.z === null ? msg('road.noHeightHere') : msg('road.height', { length: units.length(goal.place.z) })}.
+          {stationText(displayedStation(road.alignment, goal.station).displayed, style)}:{' '}
+          {units.axes[0] === 'e' ? 'E' : 'N'} {units.length(goal.place[units.axes[0]])},{' '}
+          {units.axes[1] === 'n' ? 'N' : 'E'} {units.length(goal.place[units.axes[1]])},{' '}
+          {goal.place.z === null
+            ? msg('road.noHeightHere')
+            : msg('road.height', { length: units.length(goal.place.z) })}
+          .
         </p>
       )}
     </fieldset>

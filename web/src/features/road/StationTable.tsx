@@ -25,15 +25,33 @@ export function StationTable({ active, onGo }: { readonly active: SiteRoad; onGo
   const [all, setAll] = useState(false);
   const onString = road.template.strings.has(string) ? string : CENTRELINE;
   const list = useMemo(
-    () => (open && rule.ok ? stationList(road.alignment, road.profile, road.template, onString === CENTRELINE ? null : [onString], rule.value) : null),
+    () =>
+      open && rule.ok
+        ? stationList(
+            road.alignment,
+            road.profile,
+            road.template,
+            onString === CENTRELINE ? null : [onString],
+            rule.value,
+          )
+        : null,
     [open, road, onString, rule],
   );
   const fault = !rule.ok ? rule.error : list && !list.ok ? stationListFaultWords(list.error, style) : null;
   const rows = list?.ok ? (all ? list.value : list.value.slice(0, SHOWN)) : [];
   return (
-    <details className="mt-4 border-t border-rule pt-2" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
+    <details
+      className="mt-4 border-t border-rule pt-2"
+      open={open}
+      onToggle={(event) => setOpen(event.currentTarget.open)}
+    >
       <summary className="min-h-11 cursor-pointer text-[17px]">{msg('road.listOfStations')}</summary>
-      <Choice label={msg('common.of')} value={onString} options={road.template.names.map((name) => [name, stringWords(name)] as const)} onChange={setString} />
+      <Choice
+        label={msg('common.of')}
+        value={onString}
+        options={road.template.names.map((name) => [name, stringWords(name)] as const)}
+        onChange={setString}
+      />
       <RuleFields draft={draft} onChange={setDraft} road={road} />
       {fault && <p className="mt-2 font-medium text-brick">{fault}</p>}
       {list?.ok && (

@@ -24,18 +24,23 @@ export function Where({ against, road, style, noise, stale, waiting }: WhereProp
   const side = offsetWords(nearest.offset, units.lengthUnit);
   const [figure, ...rest] = side.split(' ');
   const large = `figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`;
-  const region = 'station' in nearest && road.alignment.equations.length > 0 ? msg('road.partOfItsStations', { region: nearest.region + 1 }) : '';
+  const region =
+    'station' in nearest && road.alignment.equations.length > 0
+      ? msg('road.partOfItsStations', { region: nearest.region + 1 })
+      : '';
   return (
     <>
       <p className={large} data-testid="road-where">
         {'station' in nearest ? (
           <>
-            <Steady text={stationText(nearest.displayed, style)} noise={noise} unit={units.lengthUnit} /> <span className="text-ink2">·</span>{' '}
+            <Steady text={stationText(nearest.displayed, style)} noise={noise} unit={units.lengthUnit} />{' '}
+            <span className="text-ink2">·</span>{' '}
           </>
         ) : (
           <>
             <Steady text={units.length(nearest.extension)} noise={noise} unit={units.lengthUnit} /> {units.unit}{' '}
-            {nearest.status === 'beyondStart' ? msg('road.beforeItsStart') : msg('road.beyondItsEnd')} <span className="text-ink2">·</span>{' '}
+            {nearest.status === 'beyondStart' ? msg('road.beforeItsStart') : msg('road.beyondItsEnd')}{' '}
+            <span className="text-ink2">·</span>{' '}
           </>
         )}
         {rest.length > 0 && /\d/.test(figure!) ? (
@@ -46,11 +51,19 @@ export function Where({ against, road, style, noise, stale, waiting }: WhereProp
           side
         )}
       </p>
-      {!('station' in nearest) && <p className="font-medium text-ochre">{msg('road.theLineIsCarriedOnStraightHere')}</p>}
-      {'status' in nearest && nearest.status === 'atAngle' && <p className="font-medium text-ochre">{msg('road.nearestIsABendNothingIsSquare')}</p>}
+      {!('station' in nearest) && (
+        <p className="font-medium text-ochre">{msg('road.theLineIsCarriedOnStraightHere')}</p>
+      )}
+      {'status' in nearest && nearest.status === 'atAngle' && (
+        <p className="font-medium text-ochre">{msg('road.nearestIsABendNothingIsSquare')}</p>
+      )}
       {against.outside && (
         <p className="font-medium text-ochre">
-          {msg('road.outsideOfTheToEachSideThat', { length: units.length(road.corridor, 0), unit: units.unit, name: road.name })}
+          {msg('road.outsideOfTheToEachSideThat', {
+            length: units.length(road.corridor, 0),
+            unit: units.unit,
+            name: road.name,
+          })}
         </p>
       )}
       {region !== '' && <span className="sr-only">{region}</span>}
@@ -94,7 +107,8 @@ export function BySections({
     const height = sectionHeight(road.sections, name, station, offset);
     return height === null ? [] : [{ name, height }];
   });
-  if (found.length === 0) return <p className="text-[15px] text-ink2">{msg('road.theDesignedCrossSectionsHaveNoHeight')}</p>;
+  if (found.length === 0)
+    return <p className="text-[15px] text-ink2">{msg('road.theDesignedCrossSectionsHaveNoHeight')}</p>;
   return (
     <p className="text-[15px]" data-testid="by-sections">
       {msg('road.byItsCrossSections')}{' '}

@@ -8,7 +8,11 @@ const ACROSS: Metres = 12;
 const GROUND_STEP: Metres = 0.5;
 
 /** Heights of a surface across the road at a station. */
-export function useGround(surface: OpenSurface | null, road: Road | null, station: Metres): readonly { offset: number; z: number | null }[] {
+export function useGround(
+  surface: OpenSurface | null,
+  road: Road | null,
+  station: Metres,
+): readonly { offset: number; z: number | null }[] {
   const [found, setFound] = useState<readonly { offset: number; z: number | null }[]>([]);
   // In steps of a metre: the ground under a pole that moves is not asked for anew at every reading.
   const near = Math.round(station);
@@ -37,7 +41,10 @@ export function useGround(surface: OpenSurface | null, road: Road | null, statio
 const ALONG_SAMPLES = 120;
 
 /** Heights of a surface under the centreline. */
-export function useGroundAlong(surface: OpenSurface | null, road: Road | null): readonly { station: number; z: number | null }[] {
+export function useGroundAlong(
+  surface: OpenSurface | null,
+  road: Road | null,
+): readonly { station: number; z: number | null }[] {
   const [found, setFound] = useState<readonly { station: number; z: number | null }[]>([]);
   useEffect(() => {
     setFound([]);

@@ -18,15 +18,42 @@ export function useRoadBoard(
 ): Scene {
   const { state, inForce } = useSite();
   const still = useMemo(
-    () => joinScenes(controlScene(state.control, null), ...roads.map((each) => roadScene(each.road, style, each.id === active ? 'active' : 'other'))),
+    () =>
+      joinScenes(
+        controlScene(state.control, null),
+        ...roads.map((each) => roadScene(each.road, style, each.id === active ? 'active' : 'other')),
+      ),
     [state.control, roads, active, style],
   );
   return useMemo(
     () =>
       joinScenes(still, {
         symbols: [
-          ...(goal ? [{ id: 'goal', at: goal, symbol: 'toSet' as const, label: 'here', ink: 'spruce' as const, chosen: true, pickable: false }] : []),
-          ...(at ? [{ id: 'at', at, symbol: 'pole' as const, label: stale ? 'old' : '', ink: 'spruce' as const, pickable: false }] : []),
+          ...(goal
+            ? [
+                {
+                  id: 'goal',
+                  at: goal,
+                  symbol: 'toSet' as const,
+                  label: 'here',
+                  ink: 'spruce' as const,
+                  chosen: true,
+                  pickable: false,
+                },
+              ]
+            : []),
+          ...(at
+            ? [
+                {
+                  id: 'at',
+                  at,
+                  symbol: 'pole' as const,
+                  label: stale ? 'old' : '',
+                  ink: 'spruce' as const,
+                  pickable: false,
+                },
+              ]
+            : []),
         ],
         instruments: inForce ? [{ at: inForce.fact.body.result, label: inForce.fact.body.name, facing: null }] : [],
       }),

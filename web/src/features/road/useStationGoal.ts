@@ -1,6 +1,15 @@
 /** A station, a string and an offset that somebody wants to come to, and the way there. */
 import { useMemo, useState } from 'react';
-import { CENTRELINE, displayedStation, METRES_PER_UNIT, moveGrade, stationsShown, type Metres, type PlanPoint, type SitePoint } from '@idle-marker/core';
+import {
+  CENTRELINE,
+  displayedStation,
+  METRES_PER_UNIT,
+  moveGrade,
+  stationsShown,
+  type Metres,
+  type PlanPoint,
+  type SitePoint,
+} from '@idle-marker/core';
 import { placeOnRoad, type AgainstRoad } from '@idle-marker/records';
 import { msg, cutFillWords, GRADE_WORD, readStation, offsetWords, stationText, gradeWords } from '@idle-marker/words';
 import { useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
@@ -69,7 +78,14 @@ export function useStationGoal(active: SiteRoad | null): StationGoal {
   const place = useMemo(() => {
     if (!road || station === null || extraOffset === null) return null;
     const design = placeOnRoad(road, { station, string: onString, extraOffset });
-    return design && { e: design.e, n: design.n, offset: design.offset, z: placeOnRoad(road, { station, string: onGrade })?.z ?? null };
+    return (
+      design && {
+        e: design.e,
+        n: design.n,
+        offset: design.offset,
+        z: placeOnRoad(road, { station, string: onGrade })?.z ?? null,
+      }
+    );
   }, [road, station, onString, onGrade, extraOffset]);
   const stepBy = units.readLength(interval);
   const goTo = (to: Metres) => {
@@ -88,7 +104,9 @@ export function useStationGoal(active: SiteRoad | null): StationGoal {
     text.trim() === ''
       ? null
       : read === null
-        ? msg('road.writeItAsOrAsAPlain', { station: stationText(style.unit === 'metre' ? 123.4 : 123.4 * METRES_PER_UNIT[style.unit], style, 2) })
+        ? msg('road.writeItAsOrAsAPlain', {
+            station: stationText(style.unit === 'metre' ? 123.4 : 123.4 * METRES_PER_UNIT[style.unit], style, 2),
+          })
         : found.length === 0
           ? msg('road.noPlaceOfThisLineHasThat')
           : null;
@@ -123,12 +141,17 @@ export function useStationGoal(active: SiteRoad | null): StationGoal {
         : (way) => {
             const { alignment } = road;
             const from = station ?? (way > 0 ? alignment.startStation - 1e-6 : alignment.endStation + 1e-6);
-            const { displayed } = displayedStation(alignment, Math.min(Math.max(from, alignment.startStation), alignment.endStation));
+            const { displayed } = displayedStation(
+              alignment,
+              Math.min(Math.max(from, alignment.startStation), alignment.endStation),
+            );
             const steps = displayed / stepBy;
             const next = (way > 0 ? Math.floor(steps + 1e-6) + 1 : Math.ceil(steps - 1e-6) - 1) * stepBy;
             const to = from + (next - displayed);
             // Where the stations jump in between, the jump itself comes next.
-            const jump = alignment.equations.map(({ at }) => at).find((at) => (way > 0 ? at > from + 1e-6 && at < to : at < from - 1e-6 && at > to));
+            const jump = alignment.equations
+              .map(({ at }) => at)
+              .find((at) => (way > 0 ? at > from + 1e-6 && at < to : at < from - 1e-6 && at > to));
             goTo(Math.min(Math.max(jump ?? to, alignment.startStation), alignment.endStation));
           },
     move:
@@ -141,7 +164,10 @@ export function useStationGoal(active: SiteRoad | null): StationGoal {
             const height =
               at.z === null || place.z === null
                 ? ''
-                : msg('road.to2', { withUnit: withUnit(cutFillWords(at.z - place.z, units.lengthUnit), units.unit), grade: gradeWords(onGrade) });
+                : msg('road.to2', {
+                    withUnit: withUnit(cutFillWords(at.z - place.z, units.lengthUnit), units.unit),
+                    grade: gradeWords(onGrade),
+                  });
             const along = `${units.length(Math.abs(ahead))} ${units.unit} ${ahead >= 0 ? 'ahead' : 'back'}`;
             const across = offsetWords(right, units.lengthUnit);
             return `${GRADE_WORD[moveGrade(Math.hypot(ahead, right), WITHIN)]}: ${along}, ${across === 'on the line' ? msg('road.noneAcross') : across}${height}`;

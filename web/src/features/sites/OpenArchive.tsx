@@ -28,10 +28,18 @@ export function OpenArchive() {
     setTrouble(null);
     setTaken(null);
     try {
-      setTaken(await ask('/api/v1/archives', isTaken, { method: 'POST', headers: { 'Content-Type': 'application/zip' }, body: file }));
+      setTaken(
+        await ask('/api/v1/archives', isTaken, {
+          method: 'POST',
+          headers: { 'Content-Type': 'application/zip' },
+          body: file,
+        }),
+      );
       await queries.invalidateQueries({ queryKey: ['sites'] });
     } catch (error) {
-      setTrouble(msg('sites.wasNotTakenIn', { name: file.name, trouble: troubleOf(error, msg('common.tryAgainWhenItIsBack')) }));
+      setTrouble(
+        msg('sites.wasNotTakenIn', { name: file.name, trouble: troubleOf(error, msg('common.tryAgainWhenItIsBack')) }),
+      );
     } finally {
       setBusy(false);
     }
@@ -64,7 +72,11 @@ export function OpenArchive() {
           {taken.facts === 0
             ? msg('sites.wasHereAlreadyTheSameToThe', { name: taken.name })
             : msg('sites.entriesAndFilesTakenIn', { name: taken.name, facts: taken.facts, files: taken.files })}{' '}
-          <button type="button" className="min-h-11 font-semibold text-spruce underline" onClick={() => void navigate(`/sites/${taken.site}/today`)}>
+          <button
+            type="button"
+            className="min-h-11 font-semibold text-spruce underline"
+            onClick={() => void navigate(`/sites/${taken.site}/today`)}
+          >
             {msg('sites.goThere')}
           </button>
         </p>

@@ -10,7 +10,11 @@ import { NewSite } from './NewSite.tsx';
 import { OpenArchive } from './OpenArchive.tsx';
 
 export function Place() {
-  const sites = useQuery({ queryKey: ['sites'], queryFn: fetchSites, refetchInterval: (query) => (query.state.error ? 3000 : false) });
+  const sites = useQuery({
+    queryKey: ['sites'],
+    queryFn: fetchSites,
+    refetchInterval: (query) => (query.state.error ? 3000 : false),
+  });
   const [making, setMaking] = useState(false);
   const navigate = useNavigate();
   return (
@@ -28,9 +32,16 @@ export function Place() {
       <ul className="flex flex-col gap-2">
         {sites.data?.map((site) => (
           <li key={site.id}>
-            <Link to={`/sites/${site.id}/today`} className="flex min-h-14 items-center justify-between rounded-sm border-[1.5px] border-ink bg-sheet px-4">
+            <Link
+              to={`/sites/${site.id}/today`}
+              className="flex min-h-14 items-center justify-between rounded-sm border-[1.5px] border-ink bg-sheet px-4"
+            >
               <span className="text-lg font-semibold">{site.name}</span>
-              {site.lastAt && <span className="text-[13px] text-ink2">{msg('sites.lastEntry', { dayAndTime: dayAndTime(site.lastAt) })}</span>}
+              {site.lastAt && (
+                <span className="text-[13px] text-ink2">
+                  {msg('sites.lastEntry', { dayAndTime: dayAndTime(site.lastAt) })}
+                </span>
+              )}
             </Link>
           </li>
         ))}

@@ -64,7 +64,8 @@ export function AcceptDialog({
   const [keep, setKeep] = useState(false);
   const provisional = obstacles.length > 0;
   const unchecked = judgement.checkability === 'unchecked';
-  const known = Boolean(occupation.body.over) || state.control.some((mark) => mark.revision.body.name === occupation.body.name);
+  const known =
+    Boolean(occupation.body.over) || state.control.some((mark) => mark.revision.body.name === occupation.body.name);
   const allowed = mayDecide(state, who, provisional ? 'provisional' : 'accepted');
   const decide = async (verdict: 'accepted' | 'provisional' | 'refused', then: () => void = onAccepted) => {
     setTried(true);
@@ -76,7 +77,8 @@ export function AcceptDialog({
       { type: 'solution', id: solution, body },
       { type: 'decision', body: { solution, verdict, reason: reason.trim(), judged: judgedBody(judgement, wanted) } },
     ];
-    if (keep && verdict !== 'refused') facts.push({ type: 'control', body: stationMark(newId(), occupation, body.result, solution) });
+    if (keep && verdict !== 'refused')
+      facts.push({ type: 'control', body: stationMark(newId(), occupation, body.result, solution) });
     await say(...facts);
     then();
   };
@@ -107,8 +109,16 @@ export function AcceptDialog({
               {msg('common.sight2', { name: next.revision.body.name })}
             </Button>
           ) : (
-            <Button look="primary" disabled={!allowed} onClick={() => void decide(provisional ? 'provisional' : 'accepted', unchecked ? onProve : onAccepted)}>
-              {provisional ? msg('station.acceptAsProvisional') : unchecked ? msg('station.acceptThenProveIt') : msg('station.accept')}
+            <Button
+              look="primary"
+              disabled={!allowed}
+              onClick={() => void decide(provisional ? 'provisional' : 'accepted', unchecked ? onProve : onAccepted)}
+            >
+              {provisional
+                ? msg('station.acceptAsProvisional')
+                : unchecked
+                  ? msg('station.acceptThenProveIt')
+                  : msg('station.accept')}
             </Button>
           )}
         </>
@@ -146,7 +156,11 @@ export function AcceptDialog({
       />
       {!known && (
         <>
-          <Tick label={msg('station.keepThePlaceOfAsAMark', { name: occupation.body.name })} checked={keep} onChange={setKeep} />
+          <Tick
+            label={msg('station.keepThePlaceOfAsAMark', { name: occupation.body.name })}
+            checked={keep}
+            onChange={setKeep}
+          />
           {keep && <p className="text-[13px] text-ink2">{msg('station.onlyIfTheGroundUnderTheInstrument')}</p>}
         </>
       )}

@@ -72,7 +72,15 @@ const METHOD_SAID: Readonly<Record<FactBody<'solution'>['method'], (over: string
   paired: () => msg('station.heightsWithThePlanFromAReceiver'),
 };
 
-export function AcceptedStation({ solution, onSightMore, onNew }: { solution: AcceptedSolution; onSightMore(): void; onNew(over: string | null): void }) {
+export function AcceptedStation({
+  solution,
+  onSightMore,
+  onNew,
+}: {
+  solution: AcceptedSolution;
+  onSightMore(): void;
+  onNew(over: string | null): void;
+}) {
   const { id, state, trust, say } = useSite();
   const units = useUnits();
   const naming = useNaming();
@@ -87,7 +95,12 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
   const [correcting, setCorrecting] = useState(false);
   const { result, name } = solution.fact.body;
   const missing = useMemo(
-    () => (closing ? closingOf(state, trust, 0).missing.flatMap((item) => ('station' in item && item.station === name ? [closingWords(item)] : [])) : []),
+    () =>
+      closing
+        ? closingOf(state, trust, 0).missing.flatMap((item) =>
+            'station' in item && item.station === name ? [closingWords(item)] : [],
+          )
+        : [],
     [closing, state, trust, name],
   );
   const provisional = solution.decision.body.verdict === 'provisional';
@@ -107,7 +120,12 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
     const used = solution.fact.body.uses.filter((use) => use.plan || use.height).map((use) => use.control);
     const lines = state.control
       .filter((mark) => used.includes(mark.id) && mark.revision.body.e !== null)
-      .map((mark) => ({ points: [at, { e: mark.revision.body.e!, n: mark.revision.body.n! }], ink: 'ink2' as const, dash: [4, 4], width: 1 }));
+      .map((mark) => ({
+        points: [at, { e: mark.revision.body.e!, n: mark.revision.body.n! }],
+        ink: 'ink2' as const,
+        dash: [4, 4],
+        width: 1,
+      }));
     const inPlan = new Set(solution.fact.body.uses.filter((use) => use.plan).map((use) => use.control));
     const held = spanOf(
       at,
@@ -115,7 +133,8 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
         .filter((mark) => inPlan.has(mark.id) && mark.revision.body.e !== null)
         .map((mark) => ({ e: mark.revision.body.e!, n: mark.revision.body.n! })),
     );
-    const span = held.length > 2 ? [{ points: held, ink: 'ink2' as const, closed: true, filled: true, width: 0.5 }] : [];
+    const span =
+      held.length > 2 ? [{ points: held, ink: 'ink2' as const, closed: true, filled: true, width: 0.5 }] : [];
     return joinScenes(
       { shades, lines: span },
       outlineScene(state.packages),
@@ -129,7 +148,9 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
   const fallen = useMemo(() => fallenStation(state, trust, solution), [state, trust, solution]);
   const older = useMemo(() => olderControl(state, solution), [state, solution]);
   const ground = state.control.find((mark) => isGroundOf(state, solution, mark.id)) ?? null;
-  const correctedSince = state.corrections.some((each) => each.body.occupation === solution.occupation.id && each.at > solution.decision.at);
+  const correctedSince = state.corrections.some(
+    (each) => each.body.occupation === solution.occupation.id && each.at > solution.decision.at,
+  );
   const keepGround = async () => {
     const body = stationMark(newId(), solution.occupation, result, solution.fact.id);
     await say({ type: 'control', body });
@@ -137,8 +158,11 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
     if (current?.kind === 'simulator') current.markGround(body.name);
   };
   const rivals = rivalSolutions(state, solution);
-  const stoodOver = state.control.find((mark) => mark.id === solution.occupation.body.over?.mark)?.revision.body.name ?? null;
-  const heightFrom = stoodOver ? msg('station.from', { value: HEIGHT_FROM[solution.fact.body.heightFrom ?? 'mark'](stoodOver) }) : '';
+  const stoodOver =
+    state.control.find((mark) => mark.id === solution.occupation.body.over?.mark)?.revision.body.name ?? null;
+  const heightFrom = stoodOver
+    ? msg('station.from', { value: HEIGHT_FROM[solution.fact.body.heightFrom ?? 'mark'](stoodOver) })
+    : '';
   const marks = new Set(solution.fact.body.uses.filter((use) => use.plan).map((use) => use.control)).size;
   const record = async () => {
     if (!event) return;
@@ -154,7 +178,11 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
     <>
       <Workspace
         board={
-          <Board scene={scene} description={msg('station.planWithStationAndTheMarksIt', { name })} fitKey={solution.fact.id}>
+          <Board
+            scene={scene}
+            description={msg('station.planWithStationAndTheMarksIt', { name })}
+            fitKey={solution.fact.id}
+          >
             {shades.length > 0 && (
               <ul
                 className="pointer-events-none absolute bottom-3 left-4 flex flex-wrap gap-x-4 text-[13px] text-ink2"
@@ -176,12 +204,17 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
               <>
                 <h1 className="text-xl">
                   {msg('station.station', { name })}{' '}
-                  <span className="ml-1 text-[15px] font-normal text-ink2">{msg('station.inForceSince', { clockTime: clockTime(solution.decision.at) })}</span>
+                  <span className="ml-1 text-[15px] font-normal text-ink2">
+                    {msg('station.inForceSince', { clockTime: clockTime(solution.decision.at) })}
+                  </span>
                   {result.z === null && <PlanOnlyBadge />}
                 </h1>
                 <Figures
                   items={[
-                    ...units.axes.map((axis) => [axis === 'e' ? msg('common.east') : msg('common.north'), units.length(result[axis])] as const),
+                    ...units.axes.map(
+                      (axis) =>
+                        [axis === 'e' ? msg('common.east') : msg('common.north'), units.length(result[axis])] as const,
+                    ),
                     [msg('common.height'), units.length(result.z)],
                     [msg('common.goodTo95'), goodToWords(goodToOf(solution), units.lengthUnit)],
                   ]}
@@ -227,7 +260,9 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
               <dt className="text-ink2">{msg('common.station')}</dt>
               <dd>{METHOD_SAID[solution.fact.body.method](stoodOver ?? '?', marks)}</dd>
               <dt className="text-ink2">{msg('station.orientation')}</dt>
-              <dd className="figures">{msg('station.atCircleZero', { angle: units.angle(figuresOf(solution.fact).orientation) })}</dd>
+              <dd className="figures">
+                {msg('station.atCircleZero', { angle: units.angle(figuresOf(solution.fact).orientation) })}
+              </dd>
               <dt className="text-ink2">{msg('common.height')}</dt>
               <dd>
                 {figuresOf(solution.fact).sdAxis === null
@@ -273,10 +308,16 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
             <div className="flex flex-wrap gap-2">
               <Button onClick={() => setCarrying(true)}>{msg('station.measureAControlMarkOfOnesOwn')}</Button>
               <Button onClick={() => setSwapping(true)}>{msg('station.changePlacesWithATripodTarget')}</Button>
-              {!ground && !stoodOver && <Button onClick={() => void keepGround()}>{msg('station.markTheGroundUnderItToLook')}</Button>}
+              {!ground && !stoodOver && (
+                <Button onClick={() => void keepGround()}>{msg('station.markTheGroundUnderItToLook')}</Button>
+              )}
               <Button onClick={() => setCorrecting(true)}>{msg('station.anEntryWasWrong')}</Button>
             </div>
-            {ground && <p className="mt-1 text-[13px] text-ink2">{msg('station.theGroundUnderItIsListedAs', { name: ground.revision.body.name })}</p>}
+            {ground && (
+              <p className="mt-1 text-[13px] text-ink2">
+                {msg('station.theGroundUnderItIsListedAs', { name: ground.revision.body.name })}
+              </p>
+            )}
             <h2 className="mt-5 mb-2 text-[15px]">{msg('station.somethingHappened')}</h2>
             <div className="flex flex-wrap gap-2">
               <Button onClick={() => setEvent('bump')}>{msg('station.noteAnEvent')}</Button>
@@ -315,7 +356,12 @@ export function AcceptedStation({ solution, onSightMore, onNew }: { solution: Ac
             options={EVENT_KINDS.map((kind) => [kind, EVENT_WORDS[kind].said] as const)}
             onChange={setEvent}
           />
-          <Field label={msg('common.note')} value={note} maxLength={500} onChange={(change) => setNote(change.target.value)} />
+          <Field
+            label={msg('common.note')}
+            value={note}
+            maxLength={500}
+            onChange={(change) => setNote(change.target.value)}
+          />
           <p className="text-ink2">{msg('station.aProofIsDueAtOnceAfter')}</p>
         </div>
       </Dialog>

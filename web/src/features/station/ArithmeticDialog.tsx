@@ -37,8 +37,15 @@ function ArithmeticDialog({ result, occupation, onClose }: ArithmeticProps & { o
   const group = groups.find((each) => each.mark === name);
   return (
     <Dialog open onClose={onClose} wide title={msg('station.theArithmetic')}>
-      <Choice label={msg('station.sightTo')} value={name} options={names.map((each) => [each, nameOf(each)] as const)} onChange={setName} />
-      {observation && <Sums observation={observation} group={group} result={result} occupation={occupation} name={nameOf(name)} />}
+      <Choice
+        label={msg('station.sightTo')}
+        value={name}
+        options={names.map((each) => [each, nameOf(each)] as const)}
+        onChange={setName}
+      />
+      {observation && (
+        <Sums observation={observation} group={group} result={result} occupation={occupation} name={nameOf(name)} />
+      )}
       <h3 className="mt-5 text-[15px]">{msg('station.why')}</h3>
       {WHY.map(([question, answer]) => (
         <details key={question} className="border-b border-rule">
@@ -65,28 +72,47 @@ function Sums({ observation, group, result, occupation, name }: SumsProps) {
   const listed = state.control.find((mark) => mark.id === reduced.point)?.revision.body;
   const sight = group?.sights[0]?.body;
   const mm = (metres: number | null | undefined) =>
-    metres === null || metres === undefined ? '–' : `${formatSigned(metres * small.perMetre, small.decimals)} ${small.name}`;
+    metres === null || metres === undefined
+      ? '–'
+      : `${formatSigned(metres * small.perMetre, small.decimals)} ${small.name}`;
   const length = (metres: number | null) => `${units.length(metres)} ${units.unit}`;
   const azimuth = wrapTurn(result.orientation + reduced.hz);
   const lines: (readonly [string, string])[] = [];
   if (sight) {
     lines.push([
       msg('station.slopeCorrected'),
-      msg('station.readMmPrismPpmAir', { signed: formatSigned(sight.prismConstantMm, 1), signed2: formatSigned(sight.ppm, 1), length: length(reduced.slope) }),
+      msg('station.readMmPrismPpmAir', {
+        signed: formatSigned(sight.prismConstantMm, 1),
+        signed2: formatSigned(sight.ppm, 1),
+        length: length(reduced.slope),
+      }),
     ]);
   }
   if (reduced.horizontal !== null) {
     lines.push(
-      [msg('common.levelDistance'), msg('station.slopeSin', { angle: units.angle(reduced.zenith), length: length(reduced.horizontal) })],
-      [msg('station.gridDistance'), `× ${state.settings.combinedScaleFactor.toFixed(6)} = ${length(reduced.gridDistance)}`],
+      [
+        msg('common.levelDistance'),
+        msg('station.slopeSin', { angle: units.angle(reduced.zenith), length: length(reduced.horizontal) }),
+      ],
+      [
+        msg('station.gridDistance'),
+        `× ${state.settings.combinedScaleFactor.toFixed(6)} = ${length(reduced.gridDistance)}`,
+      ],
       [
         msg('station.azimuth'),
-        msg('station.circleOrientation', { angle: units.angle(reduced.hz), angle2: units.angle(result.orientation), angle3: units.angle(azimuth) }),
+        msg('station.circleOrientation', {
+          angle: units.angle(reduced.hz),
+          angle2: units.angle(result.orientation),
+          angle3: units.angle(azimuth),
+        }),
       ],
       [
         msg('station.placeMeasured'),
         units.axes
-          .map((axis) => `${axis.toUpperCase()} ${units.length(result[axis] + reduced.gridDistance! * (axis === 'e' ? Math.sin(azimuth) : Math.cos(azimuth)))}`)
+          .map(
+            (axis) =>
+              `${axis.toUpperCase()} ${units.length(result[axis] + reduced.gridDistance! * (axis === 'e' ? Math.sin(azimuth) : Math.cos(azimuth)))}`,
+          )
           .join(', '),
       ],
     );
@@ -99,7 +125,10 @@ function Sums({ observation, group, result, occupation, name }: SumsProps) {
         length: units.length(listed.z),
       }),
     ]);
-  lines.push([msg('station.measuredMinusListed'), msg('station.eNHeight', { mm: mm(point?.dE), mm2: mm(point?.dN), mm3: mm(point?.dZ) })]);
+  lines.push([
+    msg('station.measuredMinusListed'),
+    msg('station.eNHeight', { mm: mm(point?.dE), mm2: mm(point?.dN), mm3: mm(point?.dZ) }),
+  ]);
   if (observation.height && reduced.heightDifference !== null) {
     lines.push([
       msg('station.heightOfTheStationFromIt'),
@@ -115,15 +144,27 @@ function Sums({ observation, group, result, occupation, name }: SumsProps) {
   if (observation.distance)
     lines.push([
       msg('station.ratioOfTheDistance'),
-      ratio(observation.distance.residual, observation.distance.sd, observation.distance.redundancy, small.perMetre, small.name),
+      ratio(
+        observation.distance.residual,
+        observation.distance.sd,
+        observation.distance.redundancy,
+        small.perMetre,
+        small.name,
+      ),
     ]);
   if (observation.direction && reduced.horizontal !== null) {
     const { residualAtTarget, sd, redundancy } = observation.direction;
-    lines.push([msg('station.ratioOfTheDirection'), ratio(residualAtTarget, sd * reduced.horizontal, redundancy, small.perMetre, small.name)]);
+    lines.push([
+      msg('station.ratioOfTheDirection'),
+      ratio(residualAtTarget, sd * reduced.horizontal, redundancy, small.perMetre, small.name),
+    ]);
   }
   return (
     <>
-      <dl className="figures mt-3 grid grid-cols-1 gap-x-5 gap-y-1 sm:grid-cols-[auto_1fr]" aria-label={msg('station.sumsOf', { name })}>
+      <dl
+        className="figures mt-3 grid grid-cols-1 gap-x-5 gap-y-1 sm:grid-cols-[auto_1fr]"
+        aria-label={msg('station.sumsOf', { name })}
+      >
         {lines.map(([what, sum]) => (
           <div key={what} className="contents">
             <dt className="text-ink2">{what}</dt>
@@ -131,7 +172,9 @@ function Sums({ observation, group, result, occupation, name }: SumsProps) {
           </div>
         ))}
       </dl>
-      <p className="mt-2 text-[13px] text-ink2">{msg('station.theRiseHoldsCurvatureAndRefraction', { dof: result.fit.dof })}</p>
+      <p className="mt-2 text-[13px] text-ink2">
+        {msg('station.theRiseHoldsCurvatureAndRefraction', { dof: result.fit.dof })}
+      </p>
     </>
   );
 }

@@ -51,19 +51,25 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
   const all = useMemo(
     () =>
       [...state.sights.values()].filter(
-        (sight) => sight.body.occupation === occupation.id && sight.body.target.kind !== 'direction' && !state.withdrawn.has(sight.id),
+        (sight) =>
+          sight.body.occupation === occupation.id &&
+          sight.body.target.kind !== 'direction' &&
+          !state.withdrawn.has(sight.id),
       ),
     [state, occupation.id],
   );
   const sights = useMemo(() => (what === 'station' ? all.filter(canBeRehung) : all), [what, all]);
   const [picked, setPicked] = useChosenSights(all);
   const { choice, chosen } = useMemo(() => {
-    const listed = (id: string, instead: string | undefined) => (sights.some((sight) => sight.id === id) ? id : (instead ?? ''));
+    const listed = (id: string, instead: string | undefined) =>
+      sights.some((sight) => sight.id === id) ? id : (instead ?? '');
     const inList = { ...picked, from: listed(picked.from, sights[0]?.id), to: listed(picked.to, sights.at(-1)?.id) };
     return { choice: inList, chosen: chosenOf(sights, inList).chosen };
   }, [sights, picked]);
   const stations = state.accepted.filter((each) => !each.withdrawn && each.fact.id !== solution.fact.id);
-  const targets = state.equipment.flatMap(({ body }) => (body.what.kind === 'target' ? [{ item: body.item, ...body.what }] : []));
+  const targets = state.equipment.flatMap(({ body }) =>
+    body.what.kind === 'target' ? [{ item: body.item, ...body.what }] : [],
+  );
   const [target, setTarget] = useState(targets[0]?.item ?? OTHER);
   const [value, setValue] = useState('');
   const [station, setStation] = useState(stations.at(-1)?.fact.id ?? '');
@@ -78,7 +84,9 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
   const fixed = chosen.find((sight) => isFixed(state, sight.body.target)) ?? null;
   const targetName = (sight: Fact<'sight'>) => {
     const { target } = sight.body;
-    return target.kind === 'control' ? (state.control.find((mark) => mark.id === target.mark)?.revision.body.name ?? msg('station.it')) : msg('station.it');
+    return target.kind === 'control'
+      ? (state.control.find((mark) => mark.id === target.mark)?.revision.body.name ?? msg('station.it'))
+      : msg('station.it');
   };
   const correction = useMemo((): Correction | null => {
     const of = { occupation: occupation.id };
@@ -94,8 +102,16 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
   const rows = effects.map((effect) => {
     const mark = [...state.marks.values()].find((each) => each.id === effect.mark)!;
     const asked = classOf(state, mark.body.class);
-    const told = { plan: parts.plan && mark.body.needs.plan, height: effect.heightMm !== null || mark.body.needs.height };
-    return { effect, name: mark.body.name, untold: isUntold(mark, effect, parts), ...effectWords(effect, told, asked, units.lengthUnit) };
+    const told = {
+      plan: parts.plan && mark.body.needs.plan,
+      height: effect.heightMm !== null || mark.body.needs.height,
+    };
+    return {
+      effect,
+      name: mark.body.name,
+      untold: isUntold(mark, effect, parts),
+      ...effectWords(effect, told, asked, units.lengthUnit),
+    };
   });
   const untold = rows.filter((row) => row.untold);
   const measured = correction ? measuredWith(state, correction) : [];
@@ -110,7 +126,10 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
             : msg('station.giveTheHeightAsItWas'),
     range: what !== 'instrumentHeight' && chosen.length === 0 ? msg('station.chooseAtLeastOneSightTheFirst') : null,
     station: what === 'station' && station === '' ? msg('station.noOtherStationWasAcceptedHereAccept') : null,
-    untold: untold.length > 0 ? msg('station.cantBeComputedWithThatWithdrawThe', { untold: untold.map((row) => row.name).join(', ') }) : null,
+    untold:
+      untold.length > 0
+        ? msg('station.cantBeComputedWithThatWithdrawThe', { untold: untold.map((row) => row.name).join(', ') })
+        : null,
     reason: reason.trim() === '' ? msg('station.sayHowYouKnowItGoesInto') : null,
   };
   const keep = async () => {
@@ -139,8 +158,13 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
     onClose();
   };
   const asEntered = ({ body }: Fact<'sight'>): string =>
-    what === 'prismConstant' ? msg('station.mm', { signed: formatSigned(body.prismConstantMm, 1) }) : units.length(body.targetHeight);
-  const ownHeights = what === 'prismConstant' && carried ? chosen.filter(({ body }) => body.carried && body.carried.ownHeight !== carried.ownHeight) : [];
+    what === 'prismConstant'
+      ? msg('station.mm', { signed: formatSigned(body.prismConstantMm, 1) })
+      : units.length(body.targetHeight);
+  const ownHeights =
+    what === 'prismConstant' && carried
+      ? chosen.filter(({ body }) => body.carried && body.carried.ownHeight !== carried.ownHeight)
+      : [];
   return (
     <Dialog
       open
@@ -162,7 +186,11 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
           value={what}
           options={WHAT}
           onChange={setWhat}
-          help={what === 'instrumentHeight' && !occupation.body.over ? msg('station.onAFreeStationTheMarksGive') : msg('station.whatWasReadStaysAsItWas')}
+          help={
+            what === 'instrumentHeight' && !occupation.body.over
+              ? msg('station.onAFreeStationTheMarksGive')
+              : msg('station.whatWasReadStaysAsItWas')
+          }
         />
         {what === 'station' && (
           <Choice
@@ -172,7 +200,11 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
               stations.length === 0
                 ? [['', msg('station.noOtherStation')]]
                 : stations.map(
-                    (each) => [each.fact.id, msg('station.accepted', { name: each.fact.body.name, clockTime: clockTime(each.decision.at) })] as const,
+                    (each) =>
+                      [
+                        each.fact.id,
+                        msg('station.accepted', { name: each.fact.body.name, clockTime: clockTime(each.decision.at) }),
+                      ] as const,
                   )
             }
             onChange={setStation}
@@ -184,8 +216,17 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
             label={msg('station.itWas')}
             value={target}
             options={[
-              ...targets.map((each) => [each.item, msg('station.mm2', { name: each.name, signed: formatSigned(each.constantMm, 1) })] as const),
-              [OTHER, targets.length === 0 ? msg('station.aTargetWithTheConstant') : msg('station.anotherWithTheConstant')],
+              ...targets.map(
+                (each) =>
+                  [
+                    each.item,
+                    msg('station.mm2', { name: each.name, signed: formatSigned(each.constantMm, 1) }),
+                  ] as const,
+              ),
+              [
+                OTHER,
+                targets.length === 0 ? msg('station.aTargetWithTheConstant') : msg('station.anotherWithTheConstant'),
+              ],
             ]}
             onChange={setTarget}
           />
@@ -201,18 +242,26 @@ export function CorrectEntries({ solution, onClose }: { readonly solution: Accep
           />
         )}
       </div>
-      {what !== 'instrumentHeight' && <SightRange sights={sights} value={choice} onChange={setPicked} entered={asEntered} />}
+      {what !== 'instrumentHeight' && (
+        <SightRange sights={sights} value={choice} onChange={setPicked} entered={asEntered} />
+      )}
       {errors.station && <p className="font-medium text-brick">{errors.station}</p>}
       {(tried || sights.length === 0) && errors.range && <p className="font-medium text-brick">{errors.range}</p>}
       {ownHeights.length > 0 && (
         <p className="mt-2 text-ochre">
-          {msg('station.itsCentreIsAboveThePolesMark', { length: units.length(carried!.ownHeight), unit: units.unit, ownHeights: ownHeights.length })}
+          {msg('station.itsCentreIsAboveThePolesMark', {
+            length: units.length(carried!.ownHeight),
+            unit: units.unit,
+            ownHeights: ownHeights.length,
+          })}
         </p>
       )}
       {correction && (
         <section className="mt-3" aria-label={msg('common.marksConcerned')}>
           <h3 className="text-[15px]">
-            {rows.length === 0 ? msg('station.everyMarkSetFromHereStaysWhere') : msg('station.elsewhereThanWasThought', { rows: rows.length })}
+            {rows.length === 0
+              ? msg('station.everyMarkSetFromHereStaysWhere')
+              : msg('station.elsewhereThanWasThought', { rows: rows.length })}
           </h3>
           {rows.length === 0 && what === 'targetHeight' && chosen.some((sight) => sight.body.purpose === 'station') && (
             <p className="text-ink2">{msg('station.theSameSlipAtTheControlAnd')}</p>

@@ -6,7 +6,13 @@ import { useNaming } from '../../site/useNaming.ts';
 import { Card } from '../../ui/Slip.tsx';
 
 /** Collimation and index error from marks sighted in two faces; they drop out of the means, but say how the instrument is. */
-export function FacesCard({ result, occupation }: { readonly result: ResectionResult; readonly occupation: Fact<'occupation'> }) {
+export function FacesCard({
+  result,
+  occupation,
+}: {
+  readonly result: ResectionResult;
+  readonly occupation: Fact<'occupation'>;
+}) {
   const naming = useNaming();
   const units = useUnits();
   const pairs = facePairs(result, occupation.body.instrument.angleSdSec * RADIANS_PER_SECOND);

@@ -7,7 +7,9 @@ import { useNaming } from '../../site/useNaming.ts';
 export function GeometryCard({ result }: { readonly result: ResectionResult }) {
   const { state } = useSite();
   const naming = useNaming();
-  const used = new Set(result.observations.filter((each) => each.direction || each.distance).map((each) => each.reduced.point));
+  const used = new Set(
+    result.observations.filter((each) => each.direction || each.distance).map((each) => each.reduced.point),
+  );
   const control = state.control.flatMap(({ id, revision: { body } }) =>
     used.has(id) && body.e !== null && body.n !== null ? [{ name: id, e: body.e, n: body.n }] : [],
   );
@@ -18,8 +20,12 @@ export function GeometryCard({ result }: { readonly result: ResectionResult }) {
   return (
     <section className="mt-3">
       <p>
-        <strong className={poor ? 'text-ochre' : ''}>{msg('station.geometry', { gradeOfGeometry: GRADE_OF_GEOMETRY[grade] })}</strong>{' '}
-        {msg('station.theBestAngleBetweenTwoMarksIs', { coarseAngle: coarseAngle(bestAngle, state.settings.angleUnit) })}
+        <strong className={poor ? 'text-ochre' : ''}>
+          {msg('station.geometry', { gradeOfGeometry: GRADE_OF_GEOMETRY[grade] })}
+        </strong>{' '}
+        {msg('station.theBestAngleBetweenTwoMarksIs', {
+          coarseAngle: coarseAngle(bestAngle, state.settings.angleUnit),
+        })}
       </p>
       {remarks.map((remark) => (
         <p key={remark.code + ('name' in remark ? remark.name : '')} className="mt-1 border-l-4 border-ochre pl-3">

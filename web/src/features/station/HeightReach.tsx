@@ -1,5 +1,13 @@
 import { useEffect, useState } from 'react';
-import { heightReach, heightSdAt, lengthToMetres, NORMAL_95_FACTOR, RADIANS_PER_DEGREE, TARGET_HEIGHT_SD, type Metres } from '@idle-marker/core';
+import {
+  heightReach,
+  heightSdAt,
+  lengthToMetres,
+  NORMAL_95_FACTOR,
+  RADIANS_PER_DEGREE,
+  TARGET_HEIGHT_SD,
+  type Metres,
+} from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { precisionOf } from '@idle-marker/records';
 import { msg, smallLength } from '@idle-marker/words';
@@ -24,10 +32,14 @@ export function HeightReach({ occupation, axisSd }: { occupation: FactBody<'occu
   const at = (distance: Metres) => NORMAL_95_FACTOR * heightSdAt(distance, asked);
   const reach = heightReach(USUAL_95 / NORMAL_95_FACTOR, asked);
   const noise = useHeightNoise();
-  const distances = DISTANCES[units.lengthUnit === 'metre' ? 'metre' : 'feet'].map((each) => lengthToMetres(each, units.lengthUnit));
+  const distances = DISTANCES[units.lengthUnit === 'metre' ? 'metre' : 'feet'].map((each) =>
+    lengthToMetres(each, units.lengthUnit),
+  );
   return (
     <details className="mt-4">
-      <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">{msg('station.insteadOfALevelHowFar')}</summary>
+      <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
+        {msg('station.insteadOfALevelHowFar')}
+      </summary>
       <table className={TABLE}>
         <thead>
           <tr>
@@ -50,13 +62,20 @@ export function HeightReach({ occupation, axisSd }: { occupation: FactBody<'occu
         {msg('station.beyondOrForLessThanThatRun', {
           reach:
             reach > 0
-              ? msg('station.upToFromHereNoLevelHas', { length: units.length(reach, 0), unit: units.unit, small: small(USUAL_95) })
+              ? msg('station.upToFromHereNoLevelHas', {
+                  length: units.length(reach, 0),
+                  unit: units.unit,
+                  small: small(USUAL_95),
+                })
               : msg('station.theBenchmarksAloneLeaveMoreThanSight', { small: small(USUAL_95) }),
         })}
       </p>
       <p className="mt-1 text-[14px]">
         {msg('station.fromSatellitesAloneAHeightMovesBy', {
-          noise: noise === null ? msg('station.whileThePoleIsFollowedItIs') : msg('station.theLastReadingsOfTheStandingPole', { small: small(2 * noise) }),
+          noise:
+            noise === null
+              ? msg('station.whileThePoleIsFollowedItIs')
+              : msg('station.theLastReadingsOfTheStandingPole', { small: small(2 * noise) }),
           small: small(SATELLITES_95),
         })}
       </p>
@@ -71,7 +90,11 @@ function useHeightNoise(): Metres | null {
   const [heights, setHeights] = useState<readonly Metres[]>([]);
   useEffect(() => {
     if (!live || walking) setHeights([]);
-    else setHeights((before) => [...before.slice(1 - READINGS_KEPT), live.slope * Math.cos(live.zenithDeg * RADIANS_PER_DEGREE)]);
+    else
+      setHeights((before) => [
+        ...before.slice(1 - READINGS_KEPT),
+        live.slope * Math.cos(live.zenithDeg * RADIANS_PER_DEGREE),
+      ]);
   }, [live, walking]);
   if (heights.length < FEWEST) return null;
   const mean = heights.reduce((sum, each) => sum + each, 0) / heights.length;

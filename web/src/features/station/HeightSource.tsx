@@ -49,10 +49,17 @@ export function OccupiedHeight({ reason, draft, over, height, station }: Occupie
         {msg('station.takeTheHeightFromTheBenchmarks')}
       </Button>
     );
-  const source = msg('station.byStationFrom', { station, benchmarks: reason.benchmarks.map((name) => naming.nameOf(name)).join(', ') });
+  const source = msg('station.byStationFrom', {
+    station,
+    benchmarks: reason.benchmarks.map((name) => naming.nameOf(name)).join(', '),
+  });
   const { name, z, heightSource } = over.revision.body;
   const figure = `${formatLength(height.z, naming.unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[naming.unit]}`;
   if (heightSource === source && z !== null && Math.abs(z - height.z) < 0.0005)
     return <p className="font-medium">{msg('station.isListedAtNowItsHistoryHas', { name, figure })}</p>;
-  return <Button onClick={() => void say({ type: 'control', body: heightRevision(over, height, source) })}>{msg('station.reviseTo', { name, figure })}</Button>;
+  return (
+    <Button onClick={() => void say({ type: 'control', body: heightRevision(over, height, source) })}>
+      {msg('station.reviseTo', { name, figure })}
+    </Button>
+  );
 }

@@ -44,12 +44,25 @@ export function HeightStands({ precision, place, onPlace }: HeightStandsProps) {
   const benchmarks = useMemo(() => sitedBenchmarks(state), [state]);
   // What the height of the work may be off by, at 95 %; the widest of the site along a road.
   const { height: allowed } = work ? classOf(state, work.body.class) : state.classes[0]!;
-  const reach = Math.min(FOLLOWED, heightReach(allowed / NORMAL_95_FACTOR, { precision, axisSd: USUAL_AXIS_SD, targetHeightSd: TARGET_HEIGHT_SD }));
+  const reach = Math.min(
+    FOLLOWED,
+    heightReach(allowed / NORMAL_95_FACTOR, { precision, axisSd: USUAL_AXIS_SD, targetHeightSd: TARGET_HEIGHT_SD }),
+  );
   const targets = useMemo(
-    () => fewOf(work ? waitingPlaces(state, trust, work) : road ? placesAlong(road, road.alignment.startStation, road.alignment.endStation) : []),
+    () =>
+      fewOf(
+        work
+          ? waitingPlaces(state, trust, work)
+          : road
+            ? placesAlong(road, road.alignment.startStation, road.alignment.endStation)
+            : [],
+      ),
     [state, trust, work, road],
   );
-  const stands = useMemo(() => (targets.length > 0 ? standsForHeights(state, targets, reach) : []), [state, targets, reach]);
+  const stands = useMemo(
+    () => (targets.length > 0 ? standsForHeights(state, targets, reach) : []),
+    [state, targets, reach],
+  );
   const names = ({ benchmarks: seen }: HeightStand) => {
     const told = seen.slice(0, NAMED).map((i) => benchmarks[i]!.revision.body.name);
     return `${told.join(', ')}${seen.length > NAMED ? msg('station.andMore2', { count: count(seen.length - NAMED) }) : ''}`;
@@ -87,7 +100,10 @@ export function HeightStands({ precision, place, onPlace }: HeightStandsProps) {
         {stands.map((stand) => {
           const chosen = place !== null && planDistance(place, stand) < 1;
           return (
-            <li key={`${stand.e} ${stand.n}`} className="flex items-center justify-between gap-3 border-b border-rule py-1">
+            <li
+              key={`${stand.e} ${stand.n}`}
+              className="flex items-center justify-between gap-3 border-b border-rule py-1"
+            >
               <span>
                 <strong>{from(stand)}</strong>
                 <span className="block text-[13px] text-ink2">
@@ -103,7 +119,11 @@ export function HeightStands({ precision, place, onPlace }: HeightStandsProps) {
                 </span>
               </span>
               {onPlace && (
-                <Button className="flex-none px-3 text-[14px] whitespace-nowrap" aria-pressed={chosen} onClick={() => onPlace({ e: stand.e, n: stand.n })}>
+                <Button
+                  className="flex-none px-3 text-[14px] whitespace-nowrap"
+                  aria-pressed={chosen}
+                  onClick={() => onPlace({ e: stand.e, n: stand.n })}
+                >
                   {chosen ? msg('station.chosen') : msg('station.standHere')}
                 </Button>
               )}

@@ -20,7 +20,8 @@ import { LINK } from '../../ui/link.ts';
 import { HeightReach } from './HeightReach.tsx';
 import { EditControl } from '../../evidence/EditControl.tsx';
 
-const misfitOf = (point: { readonly leaveOneOutHeight: { readonly w: number } | null } | null): number => Math.abs(point?.leaveOneOutHeight?.w ?? 0);
+const misfitOf = (point: { readonly leaveOneOutHeight: { readonly w: number } | null } | null): number =>
+  Math.abs(point?.leaveOneOutHeight?.w ?? 0);
 
 /** A placing for heights alone: benchmarks give the tilting axis, and then every spot that is sighted has a height. */
 export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'occupation'>; onNew(): void }) {
@@ -35,15 +36,21 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
   const result = draft.outcome?.ok ? draft.outcome.value : null;
   const scene = useMemo(() => joinScenes(outlineScene(state.packages), controlScene(state.control, null)), [state]);
   const small = smallUnit(units.lengthUnit);
-  const benchmarks = state.control.filter(({ revision: { body } }) => body.z !== null && body.useHeight && body.condition !== 'lost');
+  const benchmarks = state.control.filter(
+    ({ revision: { body } }) => body.z !== null && body.useHeight && body.condition !== 'lost',
+  );
   const sighted = new Set(draft.groups.map((group) => group.mark));
   // One bad benchmark pulls at the others: the one that fits worst is named.
   const off = result?.points
     .filter((point) => point.leaveOneOutHeight?.exceeds)
-    .reduce<(typeof result.points)[number] | null>((worst, point) => (misfitOf(point) > misfitOf(worst) ? point : worst), null);
+    .reduce<(typeof result.points)[number] | null>(
+      (worst, point) => (misfitOf(point) > misfitOf(worst) ? point : worst),
+      null,
+    );
   const poor = (off ?? null) !== null || (result !== null && !fitsByChance(result.height.fit));
   const isChecked = result !== null && result.reliability.state !== 'unchecked';
-  const formatOff = (metres: number | null) => (metres === null ? '–' : formatSigned(metres * small.perMetre, small.decimals));
+  const formatOff = (metres: number | null) =>
+    metres === null ? '–' : formatSigned(metres * small.perMetre, small.decimals);
   const naming = useNaming();
   const { nameOf } = naming;
   const busy = shooting.doing !== null;
@@ -58,11 +65,18 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
     const taken = await shooting.shoot('spot', { kind: 'spot', name }, null);
     if (taken) setSpot('');
   };
-  const toggle = (mark: string) => setOut((before) => new Set(before.has(mark) ? [...before].filter((each) => each !== mark) : [...before, mark]));
+  const toggle = (mark: string) =>
+    setOut((before) => new Set(before.has(mark) ? [...before].filter((each) => each !== mark) : [...before, mark]));
   return (
     <>
       <Workspace
-        board={<Board scene={scene} description={msg('station.planWithTheBenchmarksTheInstrumentHas')} fitKey={occupation.id} />}
+        board={
+          <Board
+            scene={scene}
+            description={msg('station.planWithTheBenchmarksTheInstrumentHas')}
+            fitKey={occupation.id}
+          />
+        }
         slip={
           <Slip
             topic={`${draft.groups.length} ${draft.spots.length}`}
@@ -70,13 +84,18 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
               <>
                 <h1 className="text-xl">
                   {occupation.body.name}{' '}
-                  <strong className="ml-2 rounded-sm border-[1.5px] border-pencil px-2 text-[13px] text-pencil">{msg('station.heightsOnly')}</strong>
+                  <strong className="ml-2 rounded-sm border-[1.5px] border-pencil px-2 text-[13px] text-pencil">
+                    {msg('station.heightsOnly')}
+                  </strong>
                 </h1>
                 {result && (
                   <Figures
                     items={[
                       [msg('station.tiltingAxis'), units.length(result.height.z + occupation.body.instrumentHeight)],
-                      [msg('common.goodTo95'), smallLength(NORMAL_95_FACTOR * result.height.sdTrunnionZ, units.lengthUnit)],
+                      [
+                        msg('common.goodTo95'),
+                        smallLength(NORMAL_95_FACTOR * result.height.sdTrunnionZ, units.lengthUnit),
+                      ],
                       [msg('common.benchmarks'), String(draft.benchmarks)],
                     ]}
                   />
@@ -85,9 +104,15 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
             }
             foot={
               <>
-                {busy ? <Button onClick={shooting.cancel}>{msg('common.cancel')}</Button> : <Button onClick={onNew}>{msg('station.newStation')}</Button>}
+                {busy ? (
+                  <Button onClick={shooting.cancel}>{msg('common.cancel')}</Button>
+                ) : (
+                  <Button onClick={onNew}>{msg('station.newStation')}</Button>
+                )}
                 <Button look="primary" disabled={!result || busy || spot.trim() === ''} onClick={() => void readSpot()}>
-                  {msg('station.readTheHeight', { spot: spot.trim() === '' ? '' : msg('station.of2', { spot: spot.trim() }) })}
+                  {msg('station.readTheHeight', {
+                    spot: spot.trim() === '' ? '' : msg('station.of2', { spot: spot.trim() }),
+                  })}
                 </Button>
               </>
             }
@@ -95,7 +120,11 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
             <div aria-live="polite">
               {shooting.doing && <p className="mb-2 font-medium">{shooting.doing}</p>}
               {shooting.trouble && (
-                <Card tone="brick" title={msg('station.theSightWasNotTaken')} actions={<Button onClick={shooting.clear}>{msg('common.close')}</Button>}>
+                <Card
+                  tone="brick"
+                  title={msg('station.theSightWasNotTaken')}
+                  actions={<Button onClick={shooting.clear}>{msg('common.close')}</Button>}
+                >
                   {shooting.trouble}
                 </Card>
               )}
@@ -114,7 +143,10 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
                       ? msg('station.doesNotFitTheOthers', { name: nameOf(off.name) })
                       : msg('common.theBenchmarksDoNotAgree')
                     : draft.benchmarks > 1
-                      ? msg('station.benchmarksAgree', { benchmarks: draft.benchmarks, isChecked: isChecked ? '' : msg('station.andHardlyCheckEachOther') })
+                      ? msg('station.benchmarksAgree', {
+                          benchmarks: draft.benchmarks,
+                          isChecked: isChecked ? '' : msg('station.andHardlyCheckEachOther'),
+                        })
                       : draft.otherPole
                         ? msg('station.oneBenchmarkReadWithTwoTargetHeights')
                         : msg('station.oneBenchmarkNothingChecksIt')
@@ -158,7 +190,9 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
                         <tr key={each.sight.id}>
                           <td className={TD_WORD}>{each.name}</td>
                           <td className={TD}>{units.length(each.z)}</td>
-                          {state.settings.siteZero !== null && <td className={TD}>{units.length(each.z - state.settings.siteZero)}</td>}
+                          {state.settings.siteZero !== null && (
+                            <td className={TD}>{units.length(each.z - state.settings.siteZero)}</td>
+                          )}
                           <td className={TD}>{smallLength(NORMAL_95_FACTOR * each.sd, units.lengthUnit)}</td>
                           <td className={TD}>
                             <Button
@@ -167,7 +201,11 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
                               onClick={() =>
                                 void say({
                                   type: 'withdrawal',
-                                  body: { record: each.sight.id, occupation: null, reason: msg('station.theHeightOfWasTakenBack', { name: each.name }) },
+                                  body: {
+                                    record: each.sight.id,
+                                    occupation: null,
+                                    reason: msg('station.theHeightOfWasTakenBack', { name: each.name }),
+                                  },
                                 })
                               }
                             >
@@ -195,7 +233,10 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
                   {draft.groups.map((group) => {
                     const point = result.points.find((each) => each.name === group.mark);
                     return (
-                      <tr key={group.sights[0]!.id} className={point?.leaveOneOutHeight?.exceeds ? 'bg-brick-tint text-brick' : ''}>
+                      <tr
+                        key={group.sights[0]!.id}
+                        className={point?.leaveOneOutHeight?.exceeds ? 'bg-brick-tint text-brick' : ''}
+                      >
                         <td className={TD_WORD}>
                           {nameOf(group.mark)}
                           {group.sights.length > 1 && <span className="text-ink2"> ×{group.sights.length}</span>}
@@ -230,7 +271,8 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
               {benchmarks.map((mark) => (
                 <li key={mark.id} className="flex items-center justify-between gap-3 border-b border-rule">
                   <span>
-                    <strong>{mark.revision.body.name}</strong> <span className="figures">{units.length(mark.revision.body.z)}</span>{' '}
+                    <strong>{mark.revision.body.name}</strong>{' '}
+                    <span className="figures">{units.length(mark.revision.body.z)}</span>{' '}
                     <span className="text-[13px] text-ink2">{mark.revision.body.spot}</span>
                   </span>
                   <Button

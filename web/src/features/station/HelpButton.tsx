@@ -12,7 +12,13 @@ import { Field } from '../../ui/Field.tsx';
 import { saveAs } from '../../ui/saveAs.ts';
 
 /** Packs the whole set-up for a colleague: what was read, what it gave, and what stands against it. */
-export function HelpButton({ occupation, judgement }: { readonly occupation: Fact<'occupation'>; readonly judgement: Judgement | null }) {
+export function HelpButton({
+  occupation,
+  judgement,
+}: {
+  readonly occupation: Fact<'occupation'>;
+  readonly judgement: Judgement | null;
+}) {
   const { state } = useSite();
   const naming = useNaming();
   const [open, setOpen] = useState(false);
@@ -27,7 +33,12 @@ export function HelpButton({ occupation, judgement }: { readonly occupation: Fac
       ]
     : [msg('station.noStationFollowsFromTheSightsYet')];
   const pack = () => {
-    const packed = helpPackage(state, occupation, { at: now().toISOString(), question: question.trim(), judgement, sentences });
+    const packed = helpPackage(state, occupation, {
+      at: now().toISOString(),
+      question: question.trim(),
+      judgement,
+      sentences,
+    });
     saveAs(`${occupation.body.name}-for-a-colleague.json`, 'application/json', JSON.stringify(packed, null, 1));
     setOpen(false);
   };

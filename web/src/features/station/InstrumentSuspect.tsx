@@ -8,7 +8,13 @@ import { useSite } from '../../site/SiteContext.tsx';
 const SUSPICIOUS: ReadonlySet<string> = new Set(['NOISIER_THAN_STATED', 'HEIGHT_GROWS']);
 
 /** Where the misfit looks like the instrument's own, when that was last tested. */
-export function InstrumentSuspect({ judgement, occupation }: { readonly judgement: Judgement; readonly occupation: Fact<'occupation'> }) {
+export function InstrumentSuspect({
+  judgement,
+  occupation,
+}: {
+  readonly judgement: Judgement;
+  readonly occupation: Fact<'occupation'>;
+}) {
   const { state, now } = useSite();
   if (!judgement.because.some((reason) => SUSPICIOUS.has(reason.code))) return null;
   const item = state.equipment.find((each) => each.body.item === occupation.body.instrumentItem)?.body.what;
@@ -16,8 +22,10 @@ export function InstrumentSuspect({ judgement, occupation }: { readonly judgemen
   return (
     <p className={`my-2 border-l-4 pl-3 ${old ? 'border-ochre' : 'border-rule'}`}>
       {occupation.body.instrument.name}:{' '}
-      {tested === null ? msg('station.noTestOfCollimationAndIndexIs') : msg('station.collimationAndIndexWereTestedOn', { tested })}.{' '}
-      {old && msg('station.itMayBeTheInstrumentSightOne')}
+      {tested === null
+        ? msg('station.noTestOfCollimationAndIndexIs')
+        : msg('station.collimationAndIndexWereTestedOn', { tested })}
+      . {old && msg('station.itMayBeTheInstrumentSightOne')}
     </p>
   );
 }

@@ -55,12 +55,26 @@ const WANTS_MORE: ReadonlySet<Reason['code']> = new Set([
   'OVER_ONE_BACKSIGHT',
   'ASSUMED_DIRECTION',
 ]);
-const OPEN: ReadonlySet<Reason['code']> = new Set(['PARTLY_HIDDEN', 'NO_HEIGHT', 'HEIGHT_UNCHECKED', 'HEIGHT_HARDLY_CHECKED', 'HEIGHT_GROWS']);
+const OPEN: ReadonlySet<Reason['code']> = new Set([
+  'PARTLY_HIDDEN',
+  'NO_HEIGHT',
+  'HEIGHT_UNCHECKED',
+  'HEIGHT_HARDLY_CHECKED',
+  'HEIGHT_GROWS',
+]);
 const OWN_STEPS: Partial<Record<Step['code'], Reason['code']>> = { HEIGHT_FROM_BENCHMARKS: 'OCCUPIED_HEIGHT_OFF' };
 const isFurther = ({ code }: Step): boolean => code === 'SIGHT_ANOTHER' || code === 'PROVE_ON';
 
 /** One card a finding: what, why, and what to do, with its buttons. */
-export function JudgementCard({ judgement, groups, onSight, onLeaveOut, onRestate, onHeight, busy }: JudgementCardProps) {
+export function JudgementCard({
+  judgement,
+  groups,
+  onSight,
+  onLeaveOut,
+  onRestate,
+  onHeight,
+  busy,
+}: JudgementCardProps) {
   const naming = useNaming();
   const { because, doThis } = judgement;
   // A step stands under the finding that it follows from; what is left, under the last one that is not about marks.
@@ -75,7 +89,9 @@ export function JudgementCard({ judgement, groups, onSight, onLeaveOut, onRestat
       {because.map((reason, i) => {
         const { title, text } = reasonWords(reason, naming);
         // With something left to prove, nothing is said to stand against going on.
-        const steps = doThis.filter((step) => owner(step) === reason && !(step.code === 'ACCEPT' && because.some((each) => OPEN.has(each.code))));
+        const steps = doThis.filter(
+          (step) => owner(step) === reason && !(step.code === 'ACCEPT' && because.some((each) => OPEN.has(each.code))),
+        );
         const verdict = VERDICT_TONE[judgement.verdict];
         return (
           <Card
@@ -106,7 +122,9 @@ export function JudgementCard({ judgement, groups, onSight, onLeaveOut, onRestat
             }
           >
             {text}
-            {reason.code === 'CANNOT_TELL' && judgement.spread && <p className="mt-1 font-semibold">{spreadWords(judgement.spread, naming)}</p>}
+            {reason.code === 'CANNOT_TELL' && judgement.spread && (
+              <p className="mt-1 font-semibold">{spreadWords(judgement.spread, naming)}</p>
+            )}
             {steps.length > 0 && (
               <ol className={`mt-1 ${steps.length > 1 ? 'list-decimal pl-5' : ''}`}>
                 {steps.map((step) => (
@@ -115,7 +133,9 @@ export function JudgementCard({ judgement, groups, onSight, onLeaveOut, onRestat
               </ol>
             )}
             <MarkHints marks={marksOf(reason)} />
-            {marksOf(reason).length > 0 && <SpreadNote groups={groups.filter((group) => marksOf(reason).includes(group.mark))} />}
+            {marksOf(reason).length > 0 && (
+              <SpreadNote groups={groups.filter((group) => marksOf(reason).includes(group.mark))} />
+            )}
           </Card>
         );
       })}
@@ -135,8 +155,15 @@ function Actions({
   const [mark] = explanation.points;
   const { code } = explanation;
   // A wall target has no height of target that could be put right.
-  const restated = canBeRestated(explanation) && !(code === 'TARGET_HEIGHT' && mark !== undefined && isFixed(state, { kind: 'control', mark }));
-  const again = mark !== undefined && (code === 'MARK_MOVED_PLAN' || code === 'MARK_MOVED_HEIGHT' || code === 'TARGET_HEIGHT' || code === 'DIRECTION_READING');
+  const restated =
+    canBeRestated(explanation) &&
+    !(code === 'TARGET_HEIGHT' && mark !== undefined && isFixed(state, { kind: 'control', mark }));
+  const again =
+    mark !== undefined &&
+    (code === 'MARK_MOVED_PLAN' ||
+      code === 'MARK_MOVED_HEIGHT' ||
+      code === 'TARGET_HEIGHT' ||
+      code === 'DIRECTION_READING');
   return (
     <>
       {restated && (

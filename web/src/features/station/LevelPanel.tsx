@@ -109,9 +109,21 @@ export function LevelPanel({ onLevel }: { onLevel(isIn: boolean): void }) {
         </span>
       </h2>
       <div className="mt-1 flex flex-wrap items-center gap-4">
-        <svg viewBox="0 0 120 128" className="h-36 w-34 flex-none" role="img" aria-label={msg('station.bubbleInnerRingOfSeconds', { inner })}>
+        <svg
+          viewBox="0 0 120 128"
+          className="h-36 w-34 flex-none"
+          role="img"
+          aria-label={msg('station.bubbleInnerRingOfSeconds', { inner })}
+        >
           <circle cx="60" cy="60" r="42" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
-          <circle cx="60" cy="60" r={(inner / rim) * RIM_SIZE} fill="none" stroke={good ? 'var(--good)' : 'var(--ink2)'} strokeWidth="1.5" />
+          <circle
+            cx="60"
+            cy="60"
+            r={(inner / rim) * RIM_SIZE}
+            fill="none"
+            stroke={good ? 'var(--good)' : 'var(--ink2)'}
+            strokeWidth="1.5"
+          />
           <path d="M60 14V106M14 60H106" stroke="var(--rule)" />
           {places.map((place, i) => (
             <g key={place.name}>
@@ -133,7 +145,11 @@ export function LevelPanel({ onLevel }: { onLevel(isIn: boolean): void }) {
             <dd>{inner}″</dd>
           </dl>
           <p className="mt-1 text-[14px]" aria-live="polite">
-            {next ? `${levelStepWords(factsOf(next, side))} ${LEVEL_WAIT}` : good ? msg('station.insideTheInnerRingTheCompensatorDoes') : LEVEL_WAIT}
+            {next
+              ? `${levelStepWords(factsOf(next, side))} ${LEVEL_WAIT}`
+              : good
+                ? msg('station.insideTheInnerRingTheCompensatorDoes')
+                : LEVEL_WAIT}
           </p>
         </div>
       </div>

@@ -49,13 +49,22 @@ export function LineSights({ lines, shooting }: LineSightsProps) {
               <tr key={taken.id} className={residual?.exceeds ? 'bg-brick-tint text-brick' : ''}>
                 <td className={TD_WORD}>{line}</td>
                 <td className={TD}>{residual ? formatSigned(residual.off * small.perMetre, small.decimals) : '–'}</td>
-                <td className={TD}>{residual?.w === null || residual?.w === undefined ? '–' : Math.abs(residual.w).toFixed(1)}</td>
+                <td className={TD}>
+                  {residual?.w === null || residual?.w === undefined ? '–' : Math.abs(residual.w).toFixed(1)}
+                </td>
                 <td className={TD}>
                   <Button
                     look="quiet"
                     aria-label={msg('station.takeBackTheSightTo', { line })}
                     onClick={() =>
-                      void say({ type: 'withdrawal', body: { record: taken.id, occupation: null, reason: msg('station.theSightToWasTakenBack', { line }) } })
+                      void say({
+                        type: 'withdrawal',
+                        body: {
+                          record: taken.id,
+                          occupation: null,
+                          reason: msg('station.theSightToWasTakenBack', { line }),
+                        },
+                      })
                     }
                   >
                     {msg('common.takeBack')}
@@ -77,7 +86,10 @@ export function LineSights({ lines, shooting }: LineSightsProps) {
       <h2 className="mt-4 mb-1 text-[15px]">{msg('station.linesToSight')}</h2>
       <ul>
         {drawn.map((line) => (
-          <li key={lineName(line.target) + line.target.package} className="flex items-center justify-between gap-3 border-b border-rule">
+          <li
+            key={lineName(line.target) + line.target.package}
+            className="flex items-center justify-between gap-3 border-b border-rule"
+          >
             <span>{line.name}</span>
             <Button
               className="my-0.5 px-3 text-[14px]"

@@ -25,7 +25,8 @@ import { instrumentFor, newSetup, occupationOf, readSetup, type SetupDraft } fro
 /** Middle of what is to be marked, else of the control. */
 function usualPlace(points: readonly PlanPoint[]): PlanPoint | null {
   if (points.length === 0) return null;
-  const mean = (pick: (point: PlanPoint) => number) => points.reduce((sum, point) => sum + pick(point), 0) / points.length;
+  const mean = (pick: (point: PlanPoint) => number) =>
+    points.reduce((sum, point) => sum + pick(point), 0) / points.length;
   return { e: Math.round(mean((point) => point.e)), n: Math.round(mean((point) => point.n)) };
 }
 
@@ -51,14 +52,19 @@ export function NewStation({ over: carriedTo = null, onStarted, onCancel }: NewS
     const middle = usualPlace(
       hubs.length > 0
         ? hubs
-        : state.control.filter((mark) => mark.revision.body.e !== null).map((mark) => ({ e: mark.revision.body.e!, n: mark.revision.body.n! })),
+        : state.control
+            .filter((mark) => mark.revision.body.e !== null)
+            .map((mark) => ({ e: mark.revision.body.e!, n: mark.revision.body.n! })),
     );
     return middle && { e: middle.e + 24, n: middle.n + 4 };
   });
   const roads = useRoads();
   const style = useStationStyle();
   const { over } = read;
-  const standing = useMemo(() => (over ? { e: over.revision.body.e!, n: over.revision.body.n! } : place), [over, place]);
+  const standing = useMemo(
+    () => (over ? { e: over.revision.body.e!, n: over.revision.body.n! } : place),
+    [over, place],
+  );
   const scene = useMemo(
     () =>
       joinScenes(
@@ -87,11 +93,21 @@ export function NewStation({ over: carriedTo = null, onStarted, onCancel }: NewS
     else if (current?.kind === 'simulator' && place) current.setUpAt(place, read.heightRead!);
     const fresh = newId();
     if (current?.kind === 'simulator') await rememberOccupation(id, fresh);
-    await say(...(occupation ? [{ type: 'close' as const, body: { occupation: occupation.id, note: msg('station.theInstrumentWasTakenAway') } }] : []), {
-      type: 'occupation',
-      id: fresh,
-      body: occupationOf(draft, read, state, units, link),
-    });
+    await say(
+      ...(occupation
+        ? [
+            {
+              type: 'close' as const,
+              body: { occupation: occupation.id, note: msg('station.theInstrumentWasTakenAway') },
+            },
+          ]
+        : []),
+      {
+        type: 'occupation',
+        id: fresh,
+        body: occupationOf(draft, read, state, units, link),
+      },
+    );
     onStarted();
   };
   useKey('Enter', faulty ? null : () => void start());
@@ -107,7 +123,12 @@ export function NewStation({ over: carriedTo = null, onStarted, onCancel }: NewS
   return (
     <Workspace
       board={
-        <Board scene={scene} description={msg('station.planWithTheControlMarksAndThe')} {...(anywhere ? { onPlace: setPlace } : {})} fitKey="new">
+        <Board
+          scene={scene}
+          description={msg('station.planWithTheControlMarksAndThe')}
+          {...(anywhere ? { onPlace: setPlace } : {})}
+          fitKey="new"
+        >
           {anywhere && (
             <p className="absolute top-4 left-4 max-w-[calc(100%-90px)] border-[1.5px] border-ink bg-sheet px-3 py-2 text-[13px]">
               {msg('station.touchThePlanWhereTheSimulated')}

@@ -1,5 +1,13 @@
 import { useState } from 'react';
-import { azimuth, NEAREST_SIGHT, walkingOrder, planDistance, type AddedSight, type LengthUnit, type PlanPoint } from '@idle-marker/core';
+import {
+  azimuth,
+  NEAREST_SIGHT,
+  walkingOrder,
+  planDistance,
+  type AddedSight,
+  type LengthUnit,
+  type PlanPoint,
+} from '@idle-marker/core';
 import { isProvenControl, type ControlMark } from '@idle-marker/records';
 import { msg, aboutLength, ADDS, smallLength } from '@idle-marker/words';
 import { rich } from '../../ui/rich.tsx';
@@ -28,32 +36,60 @@ interface NextMarkProps {
 const CONDITION = { secure: '', usable: 'usable', doubtful: 'doubtful', lost: 'lost' } as const;
 
 /** Marks still to be sighted; those kept for proofs last, lost ones not at all. */
-export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll, busy, forHeight = false, at }: NextMarkProps) {
+export function NextMark({
+  sighted,
+  adds,
+  chosen,
+  onChoose,
+  onSight,
+  onSightAll,
+  busy,
+  forHeight = false,
+  at,
+}: NextMarkProps) {
   const { state } = useSite();
   const units = useUnits();
   const [adding, setAdding] = useState(false);
   const rank = (mark: ControlMark) => adds.findIndex((each) => each.name === mark.id);
   const open = state.control
-    .filter((mark) => !sighted.has(mark.id) && mark.revision.body.condition !== 'lost' && !(at && isUnderfoot(at, mark)))
+    .filter(
+      (mark) => !sighted.has(mark.id) && mark.revision.body.condition !== 'lost' && !(at && isUnderfoot(at, mark)),
+    )
     .filter(({ revision: { body } }) => !forHeight || (body.useHeight && body.z !== null))
-    .sort((a, b) => Number(rank(a) < 0) - Number(rank(b) < 0) || rank(a) - rank(b) || Number(a.revision.body.forProof) - Number(b.revision.body.forProof));
+    .sort(
+      (a, b) =>
+        Number(rank(a) < 0) - Number(rank(b) < 0) ||
+        rank(a) - rank(b) ||
+        Number(a.revision.body.forProof) - Number(b.revision.body.forProof),
+    );
   const best = adds[0];
   const isJudged = adds.length > 0;
   const usable = open.flatMap(({ id, revision: { body } }) =>
-    body.e !== null && body.n !== null && body.usePlan && !body.forProof && body.condition !== 'doubtful' ? [{ id, e: body.e, n: body.n }] : [],
+    body.e !== null && body.n !== null && body.usePlan && !body.forProof && body.condition !== 'doubtful'
+      ? [{ id, e: body.e, n: body.n }]
+      : [],
   );
   const rest = at ? walkingOrder(at, usable).map((i) => usable[i]!.id) : [];
-  if (open.length === 0) return forHeight ? null : <p className="mt-3 text-ink2">{msg('station.everyUsableMarkHasBeenSighted')}</p>;
+  if (open.length === 0)
+    return forHeight ? null : <p className="mt-3 text-ink2">{msg('station.everyUsableMarkHasBeenSighted')}</p>;
   return (
     <section className="mt-4">
-      <h2 className="mb-1 text-[15px]">{forHeight ? msg('station.benchmarksToSightForTheHeight') : msg('station.marksToSight')}</h2>
+      <h2 className="mb-1 text-[15px]">
+        {forHeight ? msg('station.benchmarksToSightForTheHeight') : msg('station.marksToSight')}
+      </h2>
       {best && (
         <p className="mb-1">
-          <strong>{msg('station.bestNext', { name: state.control.find((mark) => mark.id === best.name)!.revision.body.name })}</strong>{' '}
+          <strong>
+            {msg('station.bestNext', { name: state.control.find((mark) => mark.id === best.name)!.revision.body.name })}
+          </strong>{' '}
           {rich('station.withItTheStationIsGoodTo', {
             smallLength: smallLength(best.radius95, units.lengthUnit),
             value: best.worst && best.worst.effect !== null && (
-              <>{msg('station.whatCouldGoUnseenInItComes', { aboutLength: aboutLength(best.worst.effect, units.lengthUnit) })}</>
+              <>
+                {msg('station.whatCouldGoUnseenInItComes', {
+                  aboutLength: aboutLength(best.worst.effect, units.lengthUnit),
+                })}
+              </>
             ),
             adds: ADDS[best.checkability],
           })}
@@ -80,17 +116,31 @@ export function NextMark({ sighted, adds, chosen, onChoose, onSight, onSightAll,
             return (
               <tr key={mark.id} className={chosen === mark.id ? 'outline-2 -outline-offset-2 outline-spruce' : ''}>
                 <td className={TD_WORD}>
-                  <button type="button" className="min-h-11 min-w-11 text-left font-semibold" onClick={() => onChoose(mark.id)}>
+                  <button
+                    type="button"
+                    className="min-h-11 min-w-11 text-left font-semibold"
+                    onClick={() => onChoose(mark.id)}
+                  >
                     {body.name}
                   </button>
                 </td>
                 <td className={`${TD_WORD} text-[13px] text-ink2`}>
                   {purpose(mark)}
-                  {!isProvenControl(state, mark) && <span className="block text-ochre">{msg('station.ofOurOwnNotProven')}</span>}
+                  {!isProvenControl(state, mark) && (
+                    <span className="block text-ochre">{msg('station.ofOurOwnNotProven')}</span>
+                  )}
                 </td>
                 {at && <td className={TD}>{place && units.length(planDistance(at, place), 1)}</td>}
-                {at && <td className={`${TD} ${isJudged ? 'max-sm:hidden' : ''}`}>{place && units.angle(azimuth(at, place), 0)}</td>}
-                {isJudged && <td className={TD}>{adds[rank(mark)] ? smallLength(adds[rank(mark)]!.radius95, units.lengthUnit) : ''}</td>}
+                {at && (
+                  <td className={`${TD} ${isJudged ? 'max-sm:hidden' : ''}`}>
+                    {place && units.angle(azimuth(at, place), 0)}
+                  </td>
+                )}
+                {isJudged && (
+                  <td className={TD}>
+                    {adds[rank(mark)] ? smallLength(adds[rank(mark)]!.radius95, units.lengthUnit) : ''}
+                  </td>
+                )}
                 {isJudged && <td className={TD}>{hidden(adds[rank(mark)], units.lengthUnit)}</td>}
                 <td className={TD}>
                   <Button
@@ -133,5 +183,7 @@ function hidden(added: AddedSight | undefined, unit: LengthUnit): string {
 
 function purpose({ revision: { body } }: ControlMark): string {
   const parts = [body.usePlan && 'plan', body.useHeight && 'height'].filter(Boolean).join(' + ');
-  return [body.forProof ? msg('station.keptForProofs') : parts, CONDITION[body.condition]].filter((each) => each !== '' && each !== 'usable').join(', ');
+  return [body.forProof ? msg('station.keptForProofs') : parts, CONDITION[body.condition]]
+    .filter((each) => each !== '' && each !== 'usable')
+    .join(', ');
 }

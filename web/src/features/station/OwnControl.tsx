@@ -1,6 +1,14 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { alikeName, isFixedKind, measuredMark, nextNumbered, ownControlBody, placeForControl, type AcceptedSolution } from '@idle-marker/records';
+import {
+  alikeName,
+  isFixedKind,
+  measuredMark,
+  nextNumbered,
+  ownControlBody,
+  placeForControl,
+  type AcceptedSolution,
+} from '@idle-marker/records';
 import { msg, smallLength, SWAP_WORDS, thisUnproven } from '@idle-marker/words';
 import { heightOf, PoleFields, poleDraft } from '../../pole/PoleFields.tsx';
 import { newId } from '../../data/uuid.ts';
@@ -44,16 +52,25 @@ export function OwnControl({ solution, onClose, onSwapped }: OwnControlProps) {
   const far = useMemo(() => placeForControl(state, solution), [state, solution]);
   const [places, setPlaces] = useState({ e: units.edit(far.e), n: units.edit(far.n) });
   const place = { e: units.readLength(places.e), n: units.readLength(places.n) };
-  const [done, setDone] = useState<{ readonly mark: string; readonly name: string; readonly sdMm: number } | null>(null);
+  const [done, setDone] = useState<{ readonly mark: string; readonly name: string; readonly sdMm: number } | null>(
+    null,
+  );
   const alike = alikeName(
     name,
     state.control.map((mark) => mark.revision.body.name),
   );
   const simulated = useLinkKind() === 'simulator';
-  const [pole, setPole] = useState(() => poleDraft({ ...(currentLink()?.state().pole ?? { targetHeight: 1.5, legs: true }), legs: true }, units.edit));
+  const [pole, setPole] = useState(() =>
+    poleDraft({ ...(currentLink()?.state().pole ?? { targetHeight: 1.5, legs: true }), legs: true }, units.edit),
+  );
   const { height: poleHeight } = heightOf(pole, units.readLength);
   const errors = {
-    name: name.trim() === '' ? msg('station.giveTheMarkAName') : alike === null ? null : msg('station.isOnTheListAlreadyOrLooks', { alike }),
+    name:
+      name.trim() === ''
+        ? msg('station.giveTheMarkAName')
+        : alike === null
+          ? null
+          : msg('station.isOnTheListAlreadyOrLooks', { alike }),
     pole: simulated && !isFixedKind(kind) && poleHeight === null ? msg('station.giveTheTargetHeight') : null,
     place: simulated && (place.e === null || place.n === null) ? msg('station.sayWhereThePoleIsToGo') : null,
   };
@@ -64,12 +81,18 @@ export function OwnControl({ solution, onClose, onSwapped }: OwnControlProps) {
     const current = currentLink();
     if (current?.kind === 'simulator') {
       if (!(await shooting.walk({ e: place.e!, n: place.n! }))) return;
-      if (!isFixedKind(kind)) changePole({ targetHeight: poleHeight!, legs: pole.legs, target: pole.target, item: pole.item });
+      if (!isFixedKind(kind))
+        changePole({ targetHeight: poleHeight!, legs: pole.legs, target: pole.target, item: pole.item });
       current.driveHub(name.trim());
     }
     const sights: Fact<'sight'>[] = [];
     for (let i = 0; i < READINGS; i++) {
-      const sight = await shooting.shoot('control', { kind: 'control', mark }, simulated ? { name: name.trim() } : null, { fixed: isFixedKind(kind) });
+      const sight = await shooting.shoot(
+        'control',
+        { kind: 'control', mark },
+        simulated ? { name: name.trim() } : null,
+        { fixed: isFixedKind(kind) },
+      );
       if (!sight) return;
       sights.push(sight);
     }
@@ -114,10 +137,18 @@ export function OwnControl({ solution, onClose, onSwapped }: OwnControlProps) {
           <p className="text-ink2">
             {onSwapped
               ? SWAP_WORDS.how
-              : msg('station.putItWhereItLastsOutsideOf', { simulated: simulated ? msg('station.thePlaceBelowLiesOutsideOfThe') : '' })}
+              : msg('station.putItWhereItLastsOutsideOf', {
+                  simulated: simulated ? msg('station.thePlaceBelowLiesOutsideOfThe') : '',
+                })}
           </p>
           <div className="grid grid-cols-2 gap-3">
-            <Field label={msg('common.name')} value={name} maxLength={80} onChange={(event) => setName(event.target.value)} error={errors.name} />
+            <Field
+              label={msg('common.name')}
+              value={name}
+              maxLength={80}
+              onChange={(event) => setName(event.target.value)}
+              error={errors.name}
+            />
             {!onSwapped && <Choice label={msg('common.kind')} value={kind} options={KINDS} onChange={setKind} />}
           </div>
           <Field

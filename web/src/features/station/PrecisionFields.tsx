@@ -30,13 +30,23 @@ export const instrumentOf = (draft: PrecisionDraft): Instrument => ({
 
 export const precisionError = (draft: PrecisionDraft): string | null => {
   const { angleSdSec, distSdMm, distSdPpm } = instrumentOf(draft);
-  const fits = angleSdSec > 0 && angleSdSec <= 600 && distSdMm > 0 && distSdMm <= 1000 && distSdPpm >= 0 && distSdPpm <= 1000;
+  const fits =
+    angleSdSec > 0 && angleSdSec <= 600 && distSdMm > 0 && distSdMm <= 1000 && distSdPpm >= 0 && distSdPpm <= 1000;
   return fits ? null : msg('station.giveThePrecisionOfTheInstrumentAs');
 };
 
 /** How good the instrument is that the readings are taken with: everything is weighed by it. */
-export function PrecisionFields({ draft, onChange, error }: { draft: PrecisionDraft; onChange(next: PrecisionDraft): void; error: string | null }) {
-  const set = (field: keyof PrecisionDraft) => (event: { target: { value: string } }) => onChange({ ...draft, [field]: event.target.value });
+export function PrecisionFields({
+  draft,
+  onChange,
+  error,
+}: {
+  draft: PrecisionDraft;
+  onChange(next: PrecisionDraft): void;
+  error: string | null;
+}) {
+  const set = (field: keyof PrecisionDraft) => (event: { target: { value: string } }) =>
+    onChange({ ...draft, [field]: event.target.value });
   return (
     <fieldset>
       <legend className="text-[13px] text-ink2">{msg('station.theInstrumentAndHowGoodItIs')}</legend>
@@ -49,8 +59,20 @@ export function PrecisionFields({ draft, onChange, error }: { draft: PrecisionDr
           placeholder={msg('station.nameOrNumber')}
           onChange={set('name')}
         />
-        <Field className="col-span-2" label={msg('common.angles')} unit="″" value={draft.angleSd} inputMode="decimal" onChange={set('angleSd')} />
-        <Field label={msg('common.distanceMm')} value={draft.distanceMm} inputMode="decimal" onChange={set('distanceMm')} />
+        <Field
+          className="col-span-2"
+          label={msg('common.angles')}
+          unit="″"
+          value={draft.angleSd}
+          inputMode="decimal"
+          onChange={set('angleSd')}
+        />
+        <Field
+          label={msg('common.distanceMm')}
+          value={draft.distanceMm}
+          inputMode="decimal"
+          onChange={set('distanceMm')}
+        />
         <Field label="+ ppm" value={draft.distancePpm} inputMode="decimal" onChange={set('distancePpm')} />
       </div>
       {error && <p className="text-[13px] font-medium text-brick">{error}</p>}

@@ -1,5 +1,13 @@
 import { promiseFor, type AcceptedSolution, classOf } from '@idle-marker/records';
-import { msg, aboutLength, CHECKABILITY_WORDS, cureWords, goodToWords, unnoticedWords, millimetres } from '@idle-marker/words';
+import {
+  msg,
+  aboutLength,
+  CHECKABILITY_WORDS,
+  cureWords,
+  goodToWords,
+  unnoticedWords,
+  millimetres,
+} from '@idle-marker/words';
 import { usePoleSet } from '../../pole/usePoleSet.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
@@ -40,11 +48,15 @@ export function Promise95({ solution }: { solution: AcceptedSolution }) {
                     <span className="block text-[13px] text-brick">
                       {msg('station.forThis', {
                         title: CHECKABILITY_WORDS.unchecked.title,
-                        unnoticed: unnoticedWords(hidden, naming, msg('station.itsMarksUpTo')).replace(/^./, (first) => first.toLowerCase()),
+                        unnoticed: unnoticedWords(hidden, naming, msg('station.itsMarksUpTo')).replace(/^./, (first) =>
+                          first.toLowerCase(),
+                        ),
                       })}
                     </span>
                   )}
-                  {cure && <span className="block text-[13px] text-ochre">{cureWords(cure, worstMark, units.lengthUnit)}</span>}
+                  {cure && (
+                    <span className="block text-[13px] text-ochre">{cureWords(cure, worstMark, units.lengthUnit)}</span>
+                  )}
                 </td>
                 <td className={TD}>{msg('station.mm3', { millimetres: millimetres(asked.plan) })}</td>
                 <td className={`${TD} ${tone}`}>{goodToWords(worst, units.lengthUnit)}</td>

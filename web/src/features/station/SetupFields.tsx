@@ -79,12 +79,26 @@ export function MethodFields({ draft, read, set }: SetupPart) {
             />
           </div>
           {errors.over && <p className="font-medium text-brick">{errors.over}</p>}
-          <Tick label={msg('station.noBacksightTheDirectionIsTyped')} checked={draft.assumed} onChange={(assumed) => set({ assumed })} />
+          <Tick
+            label={msg('station.noBacksightTheDirectionIsTyped')}
+            checked={draft.assumed}
+            onChange={(assumed) => set({ assumed })}
+          />
           {draft.assumed && (
             <>
               <div className="grid grid-cols-3 gap-3">
-                <AngleField label={msg('common.direction')} value={draft.azimuth} onChange={(azimuth) => set({ azimuth })} error={errors.azimuth} />
-                <AngleField label={msg('station.circleThere')} value={draft.circle} onChange={(circle) => set({ circle })} error={errors.circle} />
+                <AngleField
+                  label={msg('common.direction')}
+                  value={draft.azimuth}
+                  onChange={(azimuth) => set({ azimuth })}
+                  error={errors.azimuth}
+                />
+                <AngleField
+                  label={msg('station.circleThere')}
+                  value={draft.circle}
+                  onChange={(circle) => set({ circle })}
+                  error={errors.circle}
+                />
                 <Field
                   label={msg('common.toWhat')}
                   value={draft.toward}
@@ -100,7 +114,11 @@ export function MethodFields({ draft, read, set }: SetupPart) {
         </>
       )}
       <Field
-        label={draft.method === 'overMark' ? msg('station.instrumentHeightMarkToTiltingAxis') : msg('station.instrumentHeightGroundToTiltingAxis')}
+        label={
+          draft.method === 'overMark'
+            ? msg('station.instrumentHeightMarkToTiltingAxis')
+            : msg('station.instrumentHeightGroundToTiltingAxis')
+        }
         unit={units.unit}
         value={draft.height}
         inputMode="decimal"
@@ -134,7 +152,13 @@ export function WeatherFields({ draft, read, set }: SetupPart) {
           onChange={change('temperature')}
           error={draft.temperature === '' ? null : errors.temperature}
         />
-        <Field label={msg('station.pressureHpaOrInhg')} value={draft.pressure} inputMode="decimal" onChange={change('pressure')} error={errors.pressure} />
+        <Field
+          label={msg('station.pressureHpaOrInhg')}
+          value={draft.pressure}
+          inputMode="decimal"
+          onChange={change('pressure')}
+          error={errors.pressure}
+        />
       </div>
       <Button look="quiet" className="self-start" onClick={() => set({ celsius: !draft.celsius })}>
         {msg('station.enterIn', { celsius: draft.celsius ? '°F' : '°C' })}
@@ -142,7 +166,10 @@ export function WeatherFields({ draft, read, set }: SetupPart) {
       <p className="text-[13px] text-ink2" aria-live="polite">
         {ppm === null
           ? msg('station.theCorrectionOfDistancesFollowsFrom')
-          : msg('station.correctionOfDistancesPpmMmAt100', { signed: formatSigned(ppm, 1), signed2: formatSigned(ppm * 0.1, 2) })}
+          : msg('station.correctionOfDistancesPpmMmAt100', {
+              signed: formatSigned(ppm, 1),
+              signed2: formatSigned(ppm * 0.1, 2),
+            })}
       </p>
     </>
   );
@@ -158,12 +185,21 @@ export function InstrumentFields({ draft, read, set }: SetupPart) {
         <Choice
           label={msg('common.instrument')}
           value={draft.instrument}
-          options={[...instruments.map((each) => [each.item, each.name] as const), [OTHER_INSTRUMENT, msg('station.anotherItsPrecisionTyped')] as const]}
-          onChange={(instrument) => set({ instrument, confirmed: [...new Set([...draft.confirmed, 'instrument' as const])] })}
+          options={[
+            ...instruments.map((each) => [each.item, each.name] as const),
+            [OTHER_INSTRUMENT, msg('station.anotherItsPrecisionTyped')] as const,
+          ]}
+          onChange={(instrument) =>
+            set({ instrument, confirmed: [...new Set([...draft.confirmed, 'instrument' as const])] })
+          }
         />
       )}
       {draft.instrument === OTHER_INSTRUMENT && (
-        <PrecisionFields draft={draft.precision} onChange={(precision) => set({ precision })} error={read.errors.precision ?? null} />
+        <PrecisionFields
+          draft={draft.precision}
+          onChange={(precision) => set({ precision })}
+          error={read.errors.precision ?? null}
+        />
       )}
     </>
   );
@@ -179,16 +215,24 @@ export function CarriedOverTicks({
   const units = useUnits();
   const items = carriedOver(state, draft, units, link);
   if (items.length === 0) return null;
-  const toggle = (what: Carried, on: boolean) => set({ confirmed: on ? [...draft.confirmed, what] : draft.confirmed.filter((each) => each !== what) });
+  const toggle = (what: Carried, on: boolean) =>
+    set({ confirmed: on ? [...draft.confirmed, what] : draft.confirmed.filter((each) => each !== what) });
   const open = items.filter((item) => !draft.confirmed.includes(item.what)).length;
   return (
     <section aria-label={msg('common.carriedOver')}>
       <h2 className="text-[15px]">
         {msg('station.carriedOverFromTheLastStation')}{' '}
-        <span className={`font-normal ${open > 0 ? 'text-ochre' : 'text-ink2'}`}>{open === 0 ? 'confirmed' : msg('station.notConfirmed', { open })}</span>
+        <span className={`font-normal ${open > 0 ? 'text-ochre' : 'text-ink2'}`}>
+          {open === 0 ? 'confirmed' : msg('station.notConfirmed', { open })}
+        </span>
       </h2>
       {items.map((item) => (
-        <Tick key={item.what} label={item.words} checked={draft.confirmed.includes(item.what)} onChange={(on) => toggle(item.what, on)} />
+        <Tick
+          key={item.what}
+          label={item.words}
+          checked={draft.confirmed.includes(item.what)}
+          onChange={(on) => toggle(item.what, on)}
+        />
       ))}
     </section>
   );

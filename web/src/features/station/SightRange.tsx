@@ -12,7 +12,10 @@ export interface ChosenSights {
 }
 
 /** The sights from the first to the last one, without those that were left out; none when the first comes after the last. */
-export function chosenOf(sights: readonly Fact<'sight'>[], { from, to, skipped }: ChosenSights): { range: Fact<'sight'>[]; chosen: Fact<'sight'>[] } {
+export function chosenOf(
+  sights: readonly Fact<'sight'>[],
+  { from, to, skipped }: ChosenSights,
+): { range: Fact<'sight'>[]; chosen: Fact<'sight'>[] } {
   const first = sights.findIndex((sight) => sight.id === from);
   const last = sights.findIndex((sight) => sight.id === to);
   const range = first >= 0 && first <= last ? sights.slice(first, last + 1) : [];
@@ -46,8 +49,18 @@ export function SightRange({ sights, value, onChange, entered }: SightRangeProps
   return (
     <>
       <div className="mt-3 grid gap-3 sm:grid-cols-2">
-        <Choice label={msg('station.fromTheSight')} value={value.from} options={options} onChange={(from) => onChange({ ...value, from })} />
-        <Choice label={msg('station.toTheSight')} value={value.to} options={options} onChange={(to) => onChange({ ...value, to })} />
+        <Choice
+          label={msg('station.fromTheSight')}
+          value={value.from}
+          options={options}
+          onChange={(from) => onChange({ ...value, from })}
+        />
+        <Choice
+          label={msg('station.toTheSight')}
+          value={value.to}
+          options={options}
+          onChange={(to) => onChange({ ...value, to })}
+        />
       </div>
       {range.length > 1 && (
         <details className="mt-2">
@@ -56,7 +69,12 @@ export function SightRange({ sights, value, onChange, entered }: SightRangeProps
           </summary>
           <div className="grid sm:grid-cols-2">
             {range.map((sight) => (
-              <Tick key={sight.id} label={said(sight)} checked={!value.skipped.has(sight.id)} onChange={(on) => leave(sight.id, on)} />
+              <Tick
+                key={sight.id}
+                label={said(sight)}
+                checked={!value.skipped.has(sight.id)}
+                onChange={(on) => leave(sight.id, on)}
+              />
             ))}
           </div>
         </details>
@@ -72,7 +90,9 @@ function useSightName(): (sight: Fact<'sight'>) => string {
       case 'control':
         return state.control.find((mark) => mark.id === target.mark)?.revision.body.name ?? '?';
       case 'plan':
-        return state.packages.flatMap((work) => work.body.plans).find((plan) => plan.key === target.key)?.name ?? target.key;
+        return (
+          state.packages.flatMap((work) => work.body.plans).find((plan) => plan.key === target.key)?.name ?? target.key
+        );
       case 'mark':
         return [...state.marks.values()].find((mark) => mark.id === target.mark)?.body.name ?? '?';
       case 'line':

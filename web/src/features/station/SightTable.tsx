@@ -74,10 +74,17 @@ export function SightTable({
             const slope = own[0]!.observation.slope;
             const spread = own.find((group) => group.spread)?.spread;
             return (
-              <tr key={mark} className={`${off ? 'bg-brick-tint text-brick' : ''} ${chosen === mark ? 'outline-2 -outline-offset-2 outline-spruce' : ''}`}>
+              <tr
+                key={mark}
+                className={`${off ? 'bg-brick-tint text-brick' : ''} ${chosen === mark ? 'outline-2 -outline-offset-2 outline-spruce' : ''}`}
+              >
                 <td className={TD_WORD}>
                   <span className="flex flex-wrap items-center">
-                    <button type="button" className="min-h-11 pr-0.5 text-left font-semibold" onClick={() => onChoose(mark)}>
+                    <button
+                      type="button"
+                      className="min-h-11 pr-0.5 text-left font-semibold"
+                      onClick={() => onChoose(mark)}
+                    >
                       {body?.name ?? '?'}
                       {sights.length > 1 && <span className="font-normal text-ink2"> ×{sights.length}</span>}
                     </button>
@@ -91,10 +98,14 @@ export function SightTable({
                       {msg('station.again')}
                     </button>
                   </span>
-                  {body && firmnessOf(body) !== 'firm' && <span className="block text-[12px] text-ink2">{firmnessOf(body)}</span>}
+                  {body && firmnessOf(body) !== 'firm' && (
+                    <span className="block text-[12px] text-ink2">{firmnessOf(body)}</span>
+                  )}
                   {spread && (
                     <span className="block text-[12px] text-ink2">
-                      {msg('common.spread', { smallLength: smallLength(Math.max(spread.across, spread.along), units.lengthUnit) })}
+                      {msg('common.spread', {
+                        smallLength: smallLength(Math.max(spread.across, spread.along), units.lengthUnit),
+                      })}
                     </span>
                   )}
                 </td>
@@ -107,7 +118,11 @@ export function SightTable({
                 </td>
                 <td className={TD}>{difference(units.axes[0] === 'e' ? point?.dE : point?.dN)}</td>
                 <td className={TD}>{difference(units.axes[0] === 'e' ? point?.dN : point?.dE)}</td>
-                {!planOnly && <td className={TD}>{inHeight ? difference(point?.dZ) : <span className="text-ink2">{msg('station.notUsed')}</span>}</td>}
+                {!planOnly && (
+                  <td className={TD}>
+                    {inHeight ? difference(point?.dZ) : <span className="text-ink2">{msg('station.notUsed')}</span>}
+                  </td>
+                )}
                 <td className={TD}>{ratio === null ? '–' : ratio.toFixed(1)}</td>
                 <td className={`${TD} whitespace-nowrap`}>
                   <UseToggle
@@ -148,12 +163,26 @@ export function SightTable({
           })}
         </tbody>
       </table>
-      <p className="mt-1.5 text-[13px] leading-snug text-ink2">{msg('station.measuredMinusListedRatioMisfitOverIts', { name: small.name })}</p>
+      <p className="mt-1.5 text-[13px] leading-snug text-ink2">
+        {msg('station.measuredMinusListedRatioMisfitOverIts', { name: small.name })}
+      </p>
     </>
   );
 }
 
-function UseToggle({ label, text, used, can, onChange }: { label: string; text: string; used: boolean; can: boolean; onChange(used: boolean): void }) {
+function UseToggle({
+  label,
+  text,
+  used,
+  can,
+  onChange,
+}: {
+  label: string;
+  text: string;
+  used: boolean;
+  can: boolean;
+  onChange(used: boolean): void;
+}) {
   if (!can) return null;
   return (
     <button

@@ -10,7 +10,10 @@ export function SpreadNote({ groups }: { groups: readonly SightGroup[] }) {
   const spread = Math.max(group.spread.across, group.spread.along);
   return (
     <p className="mt-1 font-medium">
-      {msg('station.sightedTimesAllWithinItRepeats', { sights: group.sights.length, smallLength: smallLength(spread, units.lengthUnit) })}
+      {msg('station.sightedTimesAllWithinItRepeats', {
+        sights: group.sights.length,
+        smallLength: smallLength(spread, units.lengthUnit),
+      })}
     </p>
   );
 }

@@ -24,11 +24,23 @@ export function Place() {
       </EmptyTo>
     );
   }
-  if (!occupation || fresh) return <NewStation over={over} onStarted={() => setFresh(false)} onCancel={occupation ? () => setFresh(false) : null} />;
-  if (occupation.body.method === 'heightOnly') return <HeightWork key={occupation.id} occupation={occupation} onNew={() => begin(null)} />;
+  if (!occupation || fresh)
+    return (
+      <NewStation over={over} onStarted={() => setFresh(false)} onCancel={occupation ? () => setFresh(false) : null} />
+    );
+  if (occupation.body.method === 'heightOnly')
+    return <HeightWork key={occupation.id} occupation={occupation} onNew={() => begin(null)} />;
   const accepted = inForce?.occupation.id === occupation.id;
   if (accepted && again !== occupation.id) {
     return <AcceptedStation solution={inForce} onSightMore={() => setAgain(occupation.id)} onNew={begin} />;
   }
-  return <StationWork key={occupation.id} occupation={occupation} onDone={() => setAgain(null)} onNew={() => begin(null)} reopened={accepted} />;
+  return (
+    <StationWork
+      key={occupation.id}
+      occupation={occupation}
+      onDone={() => setAgain(null)}
+      onNew={() => begin(null)}
+      reopened={accepted}
+    />
+  );
 }

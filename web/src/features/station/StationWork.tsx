@@ -6,7 +6,17 @@ import { msg, stationErrorSentence, millimetres } from '@idle-marker/words';
 import { MisnamedCard } from '../../pole/MisnamedCard.tsx';
 import { useFacing, useLinkKind } from '../../link/linkStore.ts';
 import { usePoleSet } from '../../pole/usePoleSet.ts';
-import { askedOf, broughtFrom, isGroundOf, isProvenControl, nextSights, type ControlMark, type SiteState, type UseFlags, classOf } from '@idle-marker/records';
+import {
+  askedOf,
+  broughtFrom,
+  isGroundOf,
+  isProvenControl,
+  nextSights,
+  type ControlMark,
+  type SiteState,
+  type UseFlags,
+  classOf,
+} from '@idle-marker/records';
 import { Board } from '../../board/LazyBoard.tsx';
 import { joinScenes } from '../../board/scene.ts';
 import { controlScene, outlineScene } from '../../board/siteScene.ts';
@@ -67,16 +77,25 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
     readings === 'quick' ? 1 : readings === 'faces' ? 2 : Number(readings),
     readings === 'quick' ? 'tracking' : readings === 'faces' ? 'faces' : 'careful',
   );
-  const unproven = useMemo(() => new Set(state.control.filter((mark) => !isProvenControl(state, mark)).map((mark) => mark.id)), [state]);
+  const unproven = useMemo(
+    () => new Set(state.control.filter((mark) => !isProvenControl(state, mark)).map((mark) => mark.id)),
+    [state],
+  );
   const obstacles = solved ? obstaclesTo(solved, asked, !draft.planOnly, draft.alsoHeld, unproven) : [];
   // What the evidence speaks against is never the button that stands out.
   const isReady = solved !== null && obstacles.length === 0 && solved.judgement.checkability !== 'unchecked';
   const overMark = state.control.find((mark) => mark.id === occupation.body.over?.mark) ?? null;
   const over = overMark?.revision ?? null;
   const judgement = solved?.judgement ?? draft.contradiction;
-  const blamed = useMemo(() => judgement?.because.flatMap((reason) => (reason.code === 'EXPLAINED' ? [reason.explanation] : [])) ?? [], [judgement]);
+  const blamed = useMemo(
+    () => judgement?.because.flatMap((reason) => (reason.code === 'EXPLAINED' ? [reason.explanation] : [])) ?? [],
+    [judgement],
+  );
   const offMarks = useMemo(() => new Set(blamed.flatMap((each) => each.points)), [blamed]);
-  const offInPlan = useMemo(() => new Set(blamed.filter((each) => each.part !== 'height').flatMap((each) => each.points)), [blamed]);
+  const offInPlan = useMemo(
+    () => new Set(blamed.filter((each) => each.part !== 'height').flatMap((each) => each.points)),
+    [blamed],
+  );
   const restate = useRestating(draft);
   const facing = useFacing(solved?.result.orientation ?? null);
   const scene = useMemo(
@@ -93,7 +112,8 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
   const best = useMemo(() => nextSights(state, draft, wanted), [state, draft, wanted]);
   const target = onLines
     ? null
-    : (state.control.find((mark) => mark.id === (chosen ?? best[0]?.name)) ?? (over ? usualBacksight(state, occupation, over, draft) : null));
+    : (state.control.find((mark) => mark.id === (chosen ?? best[0]?.name)) ??
+      (over ? usualBacksight(state, occupation, over, draft) : null));
   const leaveOut = (markId: string, part: keyof UseFlags) =>
     draft.setUse(
       draft.groups.filter((group) => group.mark === markId).flatMap((group) => group.sights),
@@ -109,7 +129,9 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
           <Board
             scene={scene}
             description={msg('station.planWithControlMarksAndTheSights', { control: state.control.length })}
-            onPick={(id) => state.control.some((mark) => mark.id === id && mark.revision.body.condition !== 'lost') && choose(id)}
+            onPick={(id) =>
+              state.control.some((mark) => mark.id === id && mark.revision.body.condition !== 'lost') && choose(id)
+            }
             fitKey={occupation.id}
             {...(onLines ? { onPlace: draft.setNear } : {})}
           >
@@ -134,7 +156,11 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                       : sights === 0
                         ? msg('station.noSightYet')
                         : msg('station.from2', {
-                            over: over ? msg('station.over2', { name: over.body.name }) : onLines ? msg('station.onLines') : msg('station.freeStation'),
+                            over: over
+                              ? msg('station.over2', { name: over.body.name })
+                              : onLines
+                                ? msg('station.onLines')
+                                : msg('station.freeStation'),
                             sights,
                           })}
                   </span>
@@ -143,9 +169,21 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 {solved && (
                   <Figures
                     items={[
-                      ...units.axes.map((axis) => [axis === 'e' ? msg('common.east') : msg('common.north'), units.length(solved.result[axis])] as const),
-                      ...(draft.planOnly ? [] : [[msg('common.height'), units.length(solved.result.height?.z ?? null)] as const]),
-                      [msg('common.goodTo95'), goodToWords(solved.judgement.goodTo, units.lengthUnit), isReady ? 'text-good' : 'text-ochre'],
+                      ...units.axes.map(
+                        (axis) =>
+                          [
+                            axis === 'e' ? msg('common.east') : msg('common.north'),
+                            units.length(solved.result[axis]),
+                          ] as const,
+                      ),
+                      ...(draft.planOnly
+                        ? []
+                        : [[msg('common.height'), units.length(solved.result.height?.z ?? null)] as const]),
+                      [
+                        msg('common.goodTo95'),
+                        goodToWords(solved.judgement.goodTo, units.lengthUnit),
+                        isReady ? 'text-good' : 'text-ochre',
+                      ],
                     ]}
                   />
                 )}
@@ -156,8 +194,17 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 {shooting.doing ? (
                   <Button onClick={shooting.cancel}>{msg('common.cancel')}</Button>
                 ) : (
-                  <Button look={isReady ? 'plain' : 'primary'} hint="A" disabled={!target} onClick={() => target && void sight(target.id)}>
-                    {target ? msg('common.sight2', { name: target.revision.body.name }) : onLines ? msg('station.chooseALine') : msg('common.chooseAMark')}
+                  <Button
+                    look={isReady ? 'plain' : 'primary'}
+                    hint="A"
+                    disabled={!target}
+                    onClick={() => target && void sight(target.id)}
+                  >
+                    {target
+                      ? msg('common.sight2', { name: target.revision.body.name })
+                      : onLines
+                        ? msg('station.chooseALine')
+                        : msg('common.chooseAMark')}
                   </Button>
                 )}
                 <Button
@@ -174,7 +221,11 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
             <div aria-live="polite">
               {shooting.doing && <p className="mb-2 font-medium">{shooting.doing}</p>}
               {shooting.trouble && (
-                <Card tone="brick" title={msg('station.theSightWasNotTaken')} actions={<Button onClick={shooting.clear}>{msg('common.close')}</Button>}>
+                <Card
+                  tone="brick"
+                  title={msg('station.theSightWasNotTaken')}
+                  actions={<Button onClick={shooting.clear}>{msg('common.close')}</Button>}
+                >
                   {shooting.trouble}
                 </Card>
               )}
@@ -186,7 +237,9 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
             )}
             {unsteady && (
               <Card tone="ochre" title={msg('station.thePoleAtMovedWhileItWas', { name: unsteady.name })}>
-                {msg('station.theReadingsLieApartMoreThanPole', { smallLength: smallLength(unsteady.spread, units.lengthUnit) })}
+                {msg('station.theReadingsLieApartMoreThanPole', {
+                  smallLength: smallLength(unsteady.spread, units.lengthUnit),
+                })}
               </Card>
             )}
             <MisnamedCard doubt={misnamed.doubt} onRename={() => void rename()} onKeep={misnamed.keep} />
@@ -204,7 +257,13 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 onRestate={(explanation) => void restate(explanation)}
                 onHeight={(reason) =>
                   overMark && solved?.result.height ? (
-                    <OccupiedHeight reason={reason} draft={draft} over={overMark} height={solved.result.height} station={occupation.body.name} />
+                    <OccupiedHeight
+                      reason={reason}
+                      draft={draft}
+                      over={overMark}
+                      height={solved.result.height}
+                      station={occupation.body.name}
+                    />
                   ) : null
                 }
                 busy={shooting.doing !== null}
@@ -230,9 +289,13 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
             {solved && <FacesCard result={solved.result} occupation={occupation} />}
             {solved && !draft.over && <GeometryCard result={solved.result} />}
             {solved?.judgement.reliability && <Unseen reliability={solved.judgement.reliability} chosen={chosen} />}
-            {solved && !draft.over && !onLines && <WithoutTable input={draft.input} result={solved.result} asked={wanted} />}
+            {solved && !draft.over && !onLines && (
+              <WithoutTable input={draft.input} result={solved.result} asked={wanted} />
+            )}
             {solved && <ArithmeticButton result={solved.result} occupation={occupation} />}
-            {sights === 0 && !onLines && <p className="my-2 text-ink2">{msg('station.levelInBeginWithTheFarthestMark')}</p>}
+            {sights === 0 && !onLines && (
+              <p className="my-2 text-ink2">{msg('station.levelInBeginWithTheFarthestMark')}</p>
+            )}
             {sights === 1 && !over && <p className="my-2 text-ink2">{msg('station.oneMoreMarkAndThereIsA')}</p>}
             {onLines && <LineSights lines={draft.lines} shooting={shooting} />}
             {!(onLines && draft.planOnly) && (
@@ -245,7 +308,10 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 onSight={(mark) => void sight(mark)}
                 onSightAll={kind === 'simulator' && !onLines ? (marks) => void sightAll(marks) : null}
                 busy={shooting.doing !== null}
-                at={solved?.result ?? (over && over.body.e !== null && over.body.n !== null ? { e: over.body.e, n: over.body.n } : null)}
+                at={
+                  solved?.result ??
+                  (over && over.body.e !== null && over.body.n !== null ? { e: over.body.e, n: over.body.n } : null)
+                }
               />
             )}
             <Choice
@@ -270,16 +336,28 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 (each) =>
                   [
                     each.id,
-                    msg('station.planMmHeightMm', { name: each.name, millimetres: millimetres(each.plan), millimetres2: millimetres(each.height) }),
+                    msg('station.planMmHeightMm', {
+                      name: each.name,
+                      millimetres: millimetres(each.plan),
+                      millimetres2: millimetres(each.height),
+                    }),
                   ] as const,
               )}
               onChange={setClassId}
             />
-            <Tick label={msg('station.planOnlyHeightsAreNotUsed')} checked={draft.planOnly} onChange={draft.setPlanOnly} />
+            <Tick
+              label={msg('station.planOnlyHeightsAreNotUsed')}
+              checked={draft.planOnly}
+              onChange={draft.setPlanOnly}
+            />
             {overMark && <HeightSource draft={draft} over={overMark} />}
             {!over && !onLines && (
               <>
-                <Tick label={msg('station.solveForAScaleOfTheDistances')} checked={draft.freeScale} onChange={draft.setFreeScale} />
+                <Tick
+                  label={msg('station.solveForAScaleOfTheDistances')}
+                  checked={draft.freeScale}
+                  onChange={draft.setFreeScale}
+                />
                 {solved && solved.result.scale !== null && (
                   <p className="border-l-4 border-ochre pl-3 text-[14px]">
                     {msg('station.distancesHereArePpmAgainstTheList', {
@@ -290,7 +368,13 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                 )}
               </>
             )}
-            {draft.groups.length > 0 && !onLines && <Tick label={msg('station.chooseDirectionAndDistanceOfEachSight')} checked={byPart} onChange={setByPart} />}
+            {draft.groups.length > 0 && !onLines && (
+              <Tick
+                label={msg('station.chooseDirectionAndDistanceOfEachSight')}
+                checked={byPart}
+                onChange={setByPart}
+              />
+            )}
             {!draft.planOnly && !over && !onLines && draft.groups.length > 0 && (
               <>
                 <Button
@@ -315,7 +399,9 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
           </Slip>
         }
       />
-      <TypedReading title={target ? msg('common.readingTo', { name: target.revision.body.name }) : msg('common.reading')} />
+      <TypedReading
+        title={target ? msg('common.readingTo', { name: target.revision.body.name }) : msg('common.reading')}
+      />
       {solved && (
         <AcceptDialog
           open={accepting}
@@ -328,7 +414,11 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
           wanted={wanted}
           obstacles={obstacles}
           usageOf={draft.usageOf}
-          next={target && !draft.groups.some((group) => group.mark === target.id) ? target : (state.control.find((mark) => mark.id === best[0]?.name) ?? null)}
+          next={
+            target && !draft.groups.some((group) => group.mark === target.id)
+              ? target
+              : (state.control.find((mark) => mark.id === best[0]?.name) ?? null)
+          }
           onSight={(mark) => {
             setAccepting(false);
             void sight(mark);
@@ -349,7 +439,12 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
 }
 
 /** Back to where it came from when the mark was brought forward; else the longest, which turns least by what either mark is off. */
-function usualBacksight(state: SiteState, occupation: Fact<'occupation'>, over: Fact<'control'>, draft: Draft): ControlMark | null {
+function usualBacksight(
+  state: SiteState,
+  occupation: Fact<'occupation'>,
+  over: Fact<'control'>,
+  draft: Draft,
+): ControlMark | null {
   const forward = broughtFrom(state, occupation);
   const back = forward && state.control.find((mark) => isGroundOf(state, forward.from, mark.id));
   if (back && !draft.groups.some((group) => group.mark === back.id)) return back;
@@ -364,5 +459,8 @@ function usualBacksight(state: SiteState, occupation: Fact<'occupation'>, over: 
       !draft.groups.some((group) => group.mark === id),
   );
   const distance = (mark: ControlMark) => planDistance(at, { e: mark.revision.body.e!, n: mark.revision.body.n! });
-  return open.reduce<ControlMark | null>((far, mark) => (far === null || distance(mark) > distance(far) ? mark : far), null);
+  return open.reduce<ControlMark | null>(
+    (far, mark) => (far === null || distance(mark) > distance(far) ? mark : far),
+    null,
+  );
 }

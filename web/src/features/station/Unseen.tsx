@@ -13,12 +13,15 @@ export function Unseen({ reliability, chosen }: { readonly reliability: Reliabil
   const own = reliability.unnoticed.find((each) => chosen !== null && each.names.includes(chosen));
   const size = ({ fault, noticed }: Unnoticed): string => {
     if (noticed === null) return 'any';
-    return fault === 'SCALE' ? msg('station.ppm', { noticed: Math.round(noticed * 1e6) }) : aboutLength(noticed, units.lengthUnit);
+    return fault === 'SCALE'
+      ? msg('station.ppm', { noticed: Math.round(noticed * 1e6) })
+      : aboutLength(noticed, units.lengthUnit);
   };
   return (
     <details className="mt-2 border-y border-rule">
       <summary className="min-h-11 cursor-pointer py-2.5">
-        <strong>{unnoticedSubject(worst, naming).replace(/^./, (first) => first.toUpperCase())}:</strong> {unnoticedWords(worst, naming)}
+        <strong>{unnoticedSubject(worst, naming).replace(/^./, (first) => first.toUpperCase())}:</strong>{' '}
+        {unnoticedWords(worst, naming)}
       </summary>
       {own && own !== worst && (
         <p className="pb-1">
@@ -36,7 +39,10 @@ export function Unseen({ reliability, chosen }: { readonly reliability: Reliabil
         </thead>
         <tbody>
           {reliability.unnoticed.map((each) => (
-            <tr key={each.fault + each.names.join()} className={each === own ? 'outline-2 -outline-offset-2 outline-spruce' : ''}>
+            <tr
+              key={each.fault + each.names.join()}
+              className={each === own ? 'outline-2 -outline-offset-2 outline-spruce' : ''}
+            >
               <td className={TD_WORD}>{unnoticedSubject(each, naming)}</td>
               <td className={TD}>{size(each)}</td>
               <td className={TD}>{each.effect === null ? 'any' : aboutLength(each.effect, units.lengthUnit)}</td>
@@ -45,7 +51,9 @@ export function Unseen({ reliability, chosen }: { readonly reliability: Reliabil
           ))}
           {reliability.height?.unnoticed.map(({ names, noticed, effect }) => (
             <tr key={`height ${names.join()}`}>
-              <td className={TD_WORD}>{msg('station.heightOf', { names: names.map((name) => naming.nameOf(name)).join(' and ') })}</td>
+              <td className={TD_WORD}>
+                {msg('station.heightOf', { names: names.map((name) => naming.nameOf(name)).join(' and ') })}
+              </td>
               <td className={TD}>{noticed === null ? 'any' : aboutLength(noticed, units.lengthUnit)}</td>
               <td className={TD}>{effect === null ? 'any' : aboutLength(effect, units.lengthUnit)}</td>
               <td className={TD_WORD} />

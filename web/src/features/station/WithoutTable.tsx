@@ -1,5 +1,11 @@
 import { useMemo } from 'react';
-import { formatSigned, withoutEach, type AskedOfStation, type ResectionInput, type ResectionResult } from '@idle-marker/core';
+import {
+  formatSigned,
+  withoutEach,
+  type AskedOfStation,
+  type ResectionInput,
+  type ResectionResult,
+} from '@idle-marker/core';
 import { msg, aboutLength, smallLength, smallUnit } from '@idle-marker/words';
 import { useNaming } from '../../site/useNaming.ts';
 import { useUnits } from '../../field/useUnits.ts';
@@ -8,16 +14,27 @@ import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 const LEFT = { unchecked: 'nothing', checked: 'a mistake', traceable: msg('station.whichOne') } as const;
 
 /** What people find out by toggling, at once: the station without each of its marks, and what would then still check it. */
-export function WithoutTable({ input, result, asked }: { readonly input: ResectionInput; readonly result: ResectionResult; readonly asked: AskedOfStation }) {
+export function WithoutTable({
+  input,
+  result,
+  asked,
+}: {
+  readonly input: ResectionInput;
+  readonly result: ResectionResult;
+  readonly asked: AskedOfStation;
+}) {
   const units = useUnits();
   const naming = useNaming();
   const small = smallUnit(units.lengthUnit);
   const { marks, perfectMarks } = useMemo(() => withoutEach(input, result, asked), [input, result, asked]);
   if (marks.length < 3) return null;
-  const off = (metres: number | null) => (metres === null ? '–' : formatSigned(metres * small.perMetre, small.decimals));
+  const off = (metres: number | null) =>
+    metres === null ? '–' : formatSigned(metres * small.perMetre, small.decimals);
   return (
     <details className="mt-3">
-      <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">{msg('station.whatIfOneMarkWereLeftOut')}</summary>
+      <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">
+        {msg('station.whatIfOneMarkWereLeftOut')}
+      </summary>
       <table className={TABLE}>
         <thead>
           <tr>
@@ -39,8 +56,16 @@ export function WithoutTable({ input, result, asked }: { readonly input: Resecti
               <td className={TD}>{off(units.axes[0] === 'e' ? mark.dN : mark.dE)}</td>
               <td className={TD}>{off(mark.dZ)}</td>
               <td className={TD}>{smallLength(mark.radius95, units.lengthUnit)}</td>
-              <td className={`${TD} max-sm:hidden`}>{mark.othersWithin === null ? '–' : smallLength(mark.othersWithin, units.lengthUnit)}</td>
-              <td className={TD}>{!mark.worst ? '–' : mark.worst.effect === null ? 'any' : aboutLength(mark.worst.effect, units.lengthUnit)}</td>
+              <td className={`${TD} max-sm:hidden`}>
+                {mark.othersWithin === null ? '–' : smallLength(mark.othersWithin, units.lengthUnit)}
+              </td>
+              <td className={TD}>
+                {!mark.worst
+                  ? '–'
+                  : mark.worst.effect === null
+                    ? 'any'
+                    : aboutLength(mark.worst.effect, units.lengthUnit)}
+              </td>
               <td className={TD_WORD}>{LEFT[mark.checkability]}</td>
             </tr>
           ))}
@@ -49,7 +74,9 @@ export function WithoutTable({ input, result, asked }: { readonly input: Resecti
       <p className="mt-1 text-[13px] text-ink2">
         {msg('station.howFarTheStationWouldMoveHow', {
           name: small.name,
-          smallLength: perfectMarks !== null && msg('station.wereTheMarksPerfectItWouldBe', { smallLength: smallLength(perfectMarks, units.lengthUnit) }),
+          smallLength:
+            perfectMarks !== null &&
+            msg('station.wereTheMarksPerfectItWouldBe', { smallLength: smallLength(perfectMarks, units.lengthUnit) }),
         })}
       </p>
     </details>

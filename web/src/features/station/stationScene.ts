@@ -21,7 +21,13 @@ export function blindScene(state: SiteState, reliability: Reliability | null, ch
   return { lines: [{ points, ink: 'ochre', width: 5 }] };
 }
 
-export function stationScene(state: SiteState, result: ResectionResult, name: string, facing: number | null, offMarks: ReadonlySet<string>): Partial<Scene> {
+export function stationScene(
+  state: SiteState,
+  result: ResectionResult,
+  name: string,
+  facing: number | null,
+  offMarks: ReadonlySet<string>,
+): Partial<Scene> {
   const at = { e: result.e, n: result.n };
   const listed = new Map(state.control.map((mark) => [mark.id, mark.revision.body]));
   const sighted = result.points.filter((point) => point.dE !== null);
@@ -34,8 +40,19 @@ export function stationScene(state: SiteState, result: ResectionResult, name: st
     // A mark that was found to be off is drawn by what the others say of it.
     const off = point.leaveOneOut && offMarks.has(point.name) ? point.leaveOneOut : point;
     const from = { e: body.e!, n: body.n! };
-    return [{ from, to: { e: from.e + off.dE! * EXAGGERATION, n: from.n + off.dN! * EXAGGERATION }, ink: offMarks.has(point.name) ? 'brick' : 'spruce' }];
+    return [
+      {
+        from,
+        to: { e: from.e + off.dE! * EXAGGERATION, n: from.n + off.dN! * EXAGGERATION },
+        ink: offMarks.has(point.name) ? 'brick' : 'spruce',
+      },
+    ];
   });
   const { a, b, azimuth } = result.ellipse95;
-  return { lines, arrows, ellipses: [{ at, a: a * EXAGGERATION, b: b * EXAGGERATION, azimuth }], instruments: [{ at, label: name, facing }] };
+  return {
+    lines,
+    arrows,
+    ellipses: [{ at, a: a * EXAGGERATION, b: b * EXAGGERATION, azimuth }],
+    instruments: [{ at, label: name, facing }],
+  };
 }

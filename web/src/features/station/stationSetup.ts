@@ -1,5 +1,12 @@
 /** What is entered before the first sight: as typed, what is wrong with it, and the fact that is kept. */
-import { angleFromRadians, atmosphericCorrection, SIMULATED_INSTRUMENT, SIMULATED_REFERENCE, wrapTurn, type ReferenceAtmosphere } from '@idle-marker/core';
+import {
+  angleFromRadians,
+  atmosphericCorrection,
+  SIMULATED_INSTRUMENT,
+  SIMULATED_REFERENCE,
+  wrapTurn,
+  type ReferenceAtmosphere,
+} from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { alikeName, nextStationName, siteLines, type ControlMark, type SiteState } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
@@ -52,7 +59,9 @@ export function newSetup(state: SiteState, units: Units, over: string | null = n
   const before = state.occupations.at(-1)?.body;
   const celsius = units.lengthUnit === 'metre';
   const instruments = listedInstruments(state);
-  const usual = instruments.find((each) => each.item === before?.instrumentItem) ?? (instruments.length === 1 ? instruments[0] : undefined);
+  const usual =
+    instruments.find((each) => each.item === before?.instrumentItem) ??
+    (instruments.length === 1 ? instruments[0] : undefined);
   return {
     name: nextStationName(state),
     method: over === null ? 'free' : 'overMark',
@@ -88,7 +97,8 @@ export interface ReadSetup {
 }
 
 export function readSetup(draft: SetupDraft, state: SiteState, units: Units, simulated: boolean): ReadSetup {
-  const over = draft.method === 'overMark' ? (marksToStandOn(state).find((mark) => mark.id === draft.over) ?? null) : null;
+  const over =
+    draft.method === 'overMark' ? (marksToStandOn(state).find((mark) => mark.id === draft.over) ?? null) : null;
   const temperatureRead = number(draft.temperature);
   const temperatureC = draft.celsius ? temperatureRead : (temperatureRead - 32) / 1.8;
   const pressureRead = number(draft.pressure);
@@ -102,7 +112,8 @@ export function readSetup(draft: SetupDraft, state: SiteState, units: Units, sim
   );
   if (draft.name.trim() === '') errors.name = msg('station.giveTheStationAName');
   else if (alike !== null) errors.name = msg('station.isUsedAlreadyEveryPlacingOfThe', { alike });
-  if (heightRead === null || heightRead < 0 || heightRead > 10) errors.height = msg('station.giveTheHeightOfTheTiltingAxis');
+  if (heightRead === null || heightRead < 0 || heightRead > 10)
+    errors.height = msg('station.giveTheHeightOfTheTiltingAxis');
   if (draft.temperature.trim() === '') errors.temperature = msg('station.giveTheAirTemperature');
   else if (!(temperatureC > -60 && temperatureC < 70))
     errors.temperature = msg('station.isNoAirTemperatureHereGiveOne', {
@@ -113,37 +124,57 @@ export function readSetup(draft: SetupDraft, state: SiteState, units: Units, sim
   if (!(pressureHPa > 300 && pressureHPa < 1100)) errors.pressure = msg('station.giveThePressureInHpaOrIn');
   if (draft.method === 'overMark') {
     if (!over) errors.over = msg('station.noListedMarkCanBeStoodOver');
-    if (!(number(draft.centring) >= 0 && number(draft.centring) <= 50)) errors.centring = msg('station.giveMillimetresFrom0To50');
+    if (!(number(draft.centring) >= 0 && number(draft.centring) <= 50))
+      errors.centring = msg('station.giveMillimetresFrom0To50');
     if (over?.revision.body.useHeight && heightRead === 0) errors.zero = msg('station.overAMarkWithAHeightZero');
-    if (!simulated && listed && !listed.plummet) errors.over = msg('station.hasNoPlummetItCantStandOver', { name: listed.name });
+    if (!simulated && listed && !listed.plummet)
+      errors.over = msg('station.hasNoPlummetItCantStandOver', { name: listed.name });
     if (draft.assumed) {
-      if (units.readAngle(draft.azimuth) === null) errors.azimuth = msg('station.giveTheDirectionClockwiseFromGridNorth');
+      if (units.readAngle(draft.azimuth) === null)
+        errors.azimuth = msg('station.giveTheDirectionClockwiseFromGridNorth');
       if (units.readAngle(draft.circle) === null) errors.circle = msg('station.giveWhatTheCircleReadsThere');
       if (draft.toward.trim() === '') errors.toward = msg('station.sayWhatItPointsTo');
     }
   }
-  if (draft.method === 'onLines' && siteLines(state).length < 2) errors.method = msg('station.noDrawnLinesYetImportTheOutline');
+  if (draft.method === 'onLines' && siteLines(state).length < 2)
+    errors.method = msg('station.noDrawnLinesYetImportTheOutline');
   if (!simulated && draft.instrument === OTHER_INSTRUMENT) {
     const wrong = precisionError(draft.precision);
     if (wrong) errors.precision = wrong;
   }
   const readable = errors.temperature === undefined && errors.pressure === undefined;
-  const ppm = readable ? atmosphericCorrection({ temperatureC, pressureHPa }, simulated ? SIMULATED_REFERENCE : referenceOf(listed)) * 1e6 : null;
+  const ppm = readable
+    ? atmosphericCorrection({ temperatureC, pressureHPa }, simulated ? SIMULATED_REFERENCE : referenceOf(listed)) * 1e6
+    : null;
   return { errors, over, heightRead, temperatureC, pressureHPa, ppm };
 }
 
 const referenceOf = (item: InstrumentItem | undefined): ReferenceAtmosphere =>
-  item ? { temperatureC: item.referenceC, pressureHPa: item.referenceHPa, wavelengthUm: item.wavelengthUm } : SIMULATED_REFERENCE;
+  item
+    ? { temperatureC: item.referenceC, pressureHPa: item.referenceHPa, wavelengthUm: item.wavelengthUm }
+    : SIMULATED_REFERENCE;
 
 /** What its leaflet says: of the simulated one, of the library's, or as typed. */
-export function instrumentFor(draft: SetupDraft, state: SiteState, simulated: boolean): FactBody<'occupation'>['instrument'] {
+export function instrumentFor(
+  draft: SetupDraft,
+  state: SiteState,
+  simulated: boolean,
+): FactBody<'occupation'>['instrument'] {
   const listed = simulated ? undefined : listedInstruments(state).find((each) => each.item === draft.instrument);
   if (simulated) return SIMULATED_INSTRUMENT;
-  return listed ? { name: listed.name, angleSdSec: listed.angleSdSec, distSdMm: listed.distSdMm, distSdPpm: listed.distSdPpm } : instrumentOf(draft.precision);
+  return listed
+    ? { name: listed.name, angleSdSec: listed.angleSdSec, distSdMm: listed.distSdMm, distSdPpm: listed.distSdPpm }
+    : instrumentOf(draft.precision);
 }
 
 /** The placing as it is kept. Only for a draft without errors. */
-export function occupationOf(draft: SetupDraft, read: ReadSetup, state: SiteState, units: Units, link: LinkState | null): FactBody<'occupation'> {
+export function occupationOf(
+  draft: SetupDraft,
+  read: ReadSetup,
+  state: SiteState,
+  units: Units,
+  link: LinkState | null,
+): FactBody<'occupation'> {
   const simulated = link?.kind === 'simulator';
   const listed = simulated ? undefined : listedInstruments(state).find((each) => each.item === draft.instrument);
   const { over } = read;
@@ -181,8 +212,20 @@ export function carriedOver(state: SiteState, draft: SetupDraft, units: Units, l
   if (!before) return [];
   const { pole } = link ?? {};
   return [
-    { what: 'weather', words: msg('station.weatherHpa', { temperature: draft.temperature, celsius: draft.celsius ? '°C' : '°F', pressure: draft.pressure }) },
-    { what: 'instrument', words: msg('station.instrument', { kind: link?.kind === 'simulator' ? SIMULATED_INSTRUMENT.name : before.body.instrument.name }) },
+    {
+      what: 'weather',
+      words: msg('station.weatherHpa', {
+        temperature: draft.temperature,
+        celsius: draft.celsius ? '°C' : '°F',
+        pressure: draft.pressure,
+      }),
+    },
+    {
+      what: 'instrument',
+      words: msg('station.instrument', {
+        kind: link?.kind === 'simulator' ? SIMULATED_INSTRUMENT.name : before.body.instrument.name,
+      }),
+    },
     ...(pole
       ? [
           {

@@ -17,7 +17,8 @@ export function useRestating(draft: Draft): (explanation: Explanation) => Promis
   return async (explanation) => {
     const { figures, points } = explanation;
     const [first, second] = points;
-    const sightsOf = (mark: string | undefined) => draft.groups.filter((group) => group.mark === mark).flatMap((group) => group.sights);
+    const sightsOf = (mark: string | undefined) =>
+      draft.groups.filter((group) => group.mark === mark).flatMap((group) => group.sights);
     const all = draft.groups.flatMap((group) => group.sights);
     const named =
       (mark: string | undefined) =>
@@ -31,16 +32,40 @@ export function useRestating(draft: Draft): (explanation: Explanation) => Promis
               [sightsOf(second), named(first)],
             ]
           : figures.code === 'PRISM_CONSTANT'
-            ? [[all, (body) => ({ ...body, prismConstantMm: Math.round((body.prismConstantMm + figures.constant * 1000) * 10) / 10 })]]
+            ? [
+                [
+                  all,
+                  (body) => ({
+                    ...body,
+                    prismConstantMm: Math.round((body.prismConstantMm + figures.constant * 1000) * 10) / 10,
+                  }),
+                ],
+              ]
             : figures.code === 'TARGET_HEIGHT'
-              ? [[sightsOf(first), (body) => ({ ...body, targetHeight: Math.round((body.targetHeight - figures.error) * 100) / 100 })]]
+              ? [
+                  [
+                    sightsOf(first),
+                    (body) => ({ ...body, targetHeight: Math.round((body.targetHeight - figures.error) * 100) / 100 }),
+                  ],
+                ]
               : figures.code === 'LENGTH_UNIT'
-                ? [[all, (body) => ({ ...body, read: { ...body.read, lengthUnit: figures.factor < 1 ? 'foot' : 'metre' } })]]
+                ? [
+                    [
+                      all,
+                      (body) => ({
+                        ...body,
+                        read: { ...body.read, lengthUnit: figures.factor < 1 ? 'foot' : 'metre' },
+                      }),
+                    ],
+                  ]
                 : [];
     const reason = restatedReason(explanation, naming);
     for (const [sights, change] of changes) {
       for (const sight of sights) {
-        const [, again] = await say({ type: 'withdrawal', body: { record: sight.id, occupation: null, reason } }, { type: 'sight', body: change(sight.body) });
+        const [, again] = await say(
+          { type: 'withdrawal', body: { record: sight.id, occupation: null, reason } },
+          { type: 'sight', body: change(sight.body) },
+        );
         draft.setUse([again as Fact<'sight'>], draft.usageOf(sight));
       }
     }
@@ -49,4 +74,8 @@ export function useRestating(draft: Draft): (explanation: Explanation) => Promis
 
 /** Whether a faulty entry explains the misfit, so that it can be put right here. */
 export const canBeRestated = ({ code }: Explanation): boolean =>
-  code === 'POINT_MISNAMED' || code === 'POINTS_SWAPPED' || code === 'PRISM_CONSTANT' || code === 'TARGET_HEIGHT' || code === 'LENGTH_UNIT';
+  code === 'POINT_MISNAMED' ||
+  code === 'POINTS_SWAPPED' ||
+  code === 'PRISM_CONSTANT' ||
+  code === 'TARGET_HEIGHT' ||
+  code === 'LENGTH_UNIT';

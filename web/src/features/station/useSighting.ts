@@ -78,7 +78,10 @@ export function useSighting(
     const taken = series.at(-1);
     if (!taken) return 'nothing';
     const spread = seriesSpread(series);
-    if (spread !== null && spread > SPREAD_FACTOR * Math.hypot(taken.body.targetCentringSdMm, occupation.body.instrument.distSdMm) * MM) {
+    if (
+      spread !== null &&
+      spread > SPREAD_FACTOR * Math.hypot(taken.body.targetCentringSdMm, occupation.body.instrument.distSdMm) * MM
+    ) {
       setUnsteady({ name: mark.revision.body.name, spread });
     }
     choose(null);

@@ -1,6 +1,14 @@
 import { useMemo, useState } from 'react';
 import type { PlanPoint } from '@idle-marker/core';
-import { boltGroups, compareNames, designDifferences, nextName, nextNumbered, reservedFor, usedCodes } from '@idle-marker/records';
+import {
+  boltGroups,
+  compareNames,
+  designDifferences,
+  nextName,
+  nextNumbered,
+  reservedFor,
+  usedCodes,
+} from '@idle-marker/records';
 import { msg, NUMBERED_NAME, overSurfaceWords } from '@idle-marker/words';
 import { heightsOf, useHeightUnder, useSurfaces } from '../../drawings/useSurfaces.ts';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
@@ -45,7 +53,9 @@ export function Place() {
   const { id, state, inForce, who } = useSite();
   const underlay = useUnderlay();
   const simulated = useLinkKind() === 'simulator';
-  const [workId, setWork] = useState<string>(state.packages.find(({ body }) => body.items.some(({ rule }) => rule === 'bolts'))?.id ?? FREE);
+  const [workId, setWork] = useState<string>(
+    state.packages.find(({ body }) => body.items.some(({ rule }) => rule === 'bolts'))?.id ?? FREE,
+  );
   const work = state.packages.find((each) => each.id === workId) ?? null;
   const differences = useMemo(() => designDifferences(state), [state]);
   const groups = useMemo(() => boltGroups(state), [state]);
@@ -56,7 +66,8 @@ export function Place() {
   const under = useHeightUnder(surface, live);
   const plans = work ? work.body.plans.filter((plan) => plan.offset === 0) : [];
   const [key, setKey] = useState<string | null>(null);
-  const measured = (planKey: string) => differences.find((each) => each.work.id === work?.id && each.plan.key === planKey);
+  const measured = (planKey: string) =>
+    differences.find((each) => each.work.id === work?.id && each.plan.key === planKey);
   const plan = plans.find((each) => each.key === key) ?? plans.find((each) => !measured(each.key)) ?? plans[0] ?? null;
   const [name, setName] = useState(() => nextNumbered(state, 'asBuilt'));
   const [code, setCode] = useState('');
@@ -79,9 +90,24 @@ export function Place() {
         surface &&
         (async (at: PlanPoint) => {
           const heights = await heightsOf(surface, [at]);
-          return heights && { kind: 'surface' as const, drawing: surface.revision, name: surface.name, z: heights[0] ?? null };
+          return (
+            heights && {
+              kind: 'surface' as const,
+              drawing: surface.revision,
+              name: surface.name,
+              z: heights[0] ?? null,
+            }
+          );
         });
-      const made = await measuring.take({ name: freeName, code: code.trim(), against, note: note.trim(), supersedes: null, shots, onto: null });
+      const made = await measuring.take({
+        name: freeName,
+        code: code.trim(),
+        against,
+        note: note.trim(),
+        supersedes: null,
+        shots,
+        onto: null,
+      });
       if (!made) return;
       setName(nextName(state, freeName));
       setNote('');
@@ -95,7 +121,12 @@ export function Place() {
       note: note.trim(),
       supersedes: before?.fact.id ?? null,
       shots,
-      onto: simulated ? { name: msg('structure.built', { corner: plan.corner }), hub: { e: plan.design.e, n: plan.design.n, z: plan.designZ ?? null } } : null,
+      onto: simulated
+        ? {
+            name: msg('structure.built', { corner: plan.corner }),
+            hub: { e: plan.design.e, n: plan.design.n, z: plan.designZ ?? null },
+          }
+        : null,
     });
     if (!made) return;
     setNote('');
@@ -124,7 +155,14 @@ export function Place() {
           // What is compared has its arrow; its stake and name would hide it.
           ...state.asBuilt
             .filter(({ body }) => body.against?.kind !== 'plan')
-            .map(({ id: fact, body }): SceneSymbol => ({ id: fact, at: body.place, symbol: 'set', label: body.name, ink: 'ink', pickable: false })),
+            .map(({ id: fact, body }): SceneSymbol => ({
+              id: fact,
+              at: body.place,
+              symbol: 'set',
+              label: body.name,
+              ink: 'ink',
+              pickable: false,
+            })),
         ],
         arrows: differences.map(({ plan: { design }, dE, dN, within }) => ({
           from: design,
@@ -138,7 +176,12 @@ export function Place() {
   );
   if (!inForce)
     return (
-      <EmptyTo title={msg('common.stationTheInstrumentFirst')} place="station" label={msg('common.goToStation')} ways={<MarkWays className="bg-sheet" />}>
+      <EmptyTo
+        title={msg('common.stationTheInstrumentFirst')}
+        place="station"
+        label={msg('common.goToStation')}
+        ways={<MarkWays className="bg-sheet" />}
+      >
         {msg('structure.whatStandsThereCanBeMeasuredOnce')}
       </EmptyTo>
     );
@@ -188,12 +231,21 @@ export function Place() {
             </div>
             {surface && (
               <div className="mb-3">
-                <p className={`figures text-[20px] leading-snug font-semibold ${stale ? 'text-ink2' : ''}`} data-testid="over-surface">
+                <p
+                  className={`figures text-[20px] leading-snug font-semibold ${stale ? 'text-ink2' : ''}`}
+                  data-testid="over-surface"
+                >
                   {live === null || live.z === null || under === null
                     ? msg('structure.noReadingYetOver', { name: surface.name })
-                    : overSurfaceWords(under.z === null ? null : live.z - under.z, surface.name, state.settings.lengthUnit)}
+                    : overSurfaceWords(
+                        under.z === null ? null : live.z - under.z,
+                        surface.name,
+                        state.settings.lengthUnit,
+                      )}
                 </p>
-                {stale && live !== null && <p className="text-[14px] font-medium text-brick">{msg('structure.lockLostOrStillTheFigureIs')}</p>}
+                {stale && live !== null && (
+                  <p className="text-[14px] font-medium text-brick">{msg('structure.lockLostOrStillTheFigureIs')}</p>
+                )}
                 {(live === null || stale) && simulated && (
                   <Button className="mt-1" onClick={() => currentLink()?.search(searchWindow())}>
                     {msg('structure.searchForThePole')}
@@ -230,7 +282,9 @@ export function Place() {
                   onChange={(event) => setName(event.target.value)}
                   error={isTaken ? msg('structure.thisNameIsMeasuredAlreadyBothWould') : null}
                   help={
-                    reserved !== null && reserved !== 'asBuilt' ? msg('structure.numbersFromThereAreFor', { numberedName: NUMBERED_NAME[reserved] }) : undefined
+                    reserved !== null && reserved !== 'asBuilt'
+                      ? msg('structure.numbersFromThereAreFor', { numberedName: NUMBERED_NAME[reserved] })
+                      : undefined
                   }
                 />
               )}
@@ -246,11 +300,18 @@ export function Place() {
               />
             </div>
             {work && plans.length === 0 && (
-              <p className="mt-2 text-[14px] text-ochre">{msg('structure.onlyHasHubsBesideTheWorkMeasure', { name: work.body.name })}</p>
+              <p className="mt-2 text-[14px] text-ochre">
+                {msg('structure.onlyHasHubsBesideTheWorkMeasure', { name: work.body.name })}
+              </p>
             )}
             <div className="mt-2 flex flex-wrap gap-2" role="group" aria-label={msg('common.codes')}>
               {codes.map((each) => (
-                <Button key={each} className="px-3 text-[14px]" aria-pressed={code === each} onClick={() => setCode(code === each ? '' : each)}>
+                <Button
+                  key={each}
+                  className="px-3 text-[14px]"
+                  aria-pressed={code === each}
+                  onClick={() => setCode(code === each ? '' : each)}
+                >
                   {each}
                 </Button>
               ))}
@@ -265,7 +326,11 @@ export function Place() {
                   <Choice
                     label={msg('structure.shown')}
                     value={filter}
-                    options={[['', 'everything'], [NO_CODE, msg('structure.withoutACode')], ...usedCodes(state).map((each) => [each, each] as const)]}
+                    options={[
+                      ['', 'everything'],
+                      [NO_CODE, msg('structure.withoutACode')],
+                      ...usedCodes(state).map((each) => [each, each] as const),
+                    ]}
                     onChange={setFilter}
                   />
                   <span className="flex gap-4">

@@ -23,7 +23,13 @@ export function BetweenBuilt() {
           {msg('structure.apartLevel', {
             length: units.length(planDistance(one.place, other.place)),
             unit: units.unit,
-            name: rise !== null && msg('structure.is', { name: other.name, length: units.length(Math.abs(rise)), rise: rise >= 0 ? 'higher' : 'lower' }),
+            name:
+              rise !== null &&
+              msg('structure.is', {
+                name: other.name,
+                length: units.length(Math.abs(rise)),
+                rise: rise >= 0 ? 'higher' : 'lower',
+              }),
           })}
         </p>
       )}

@@ -10,7 +10,10 @@ export function BoltGroupCard({ group: { name, bolts, fit, tolerance } }: { grou
   const built = bolts.flatMap(({ plan, difference }) => (difference ? [{ plan, difference }] : []));
   const said = fit && patternWords(fit, built.length, tolerance, units);
   return (
-    <Card tone={said?.tone ?? 'ochre'} title={msg('structure.group', { name, title: said?.title ?? msg('structure.oneBoltAloneShowsNoPattern') })}>
+    <Card
+      tone={said?.tone ?? 'ochre'}
+      title={msg('structure.group', { name, title: said?.title ?? msg('structure.oneBoltAloneShowsNoPattern') })}
+    >
       <p>{msg('structure.ofMeasured', { text: said?.text, built: built.length, bolts: bolts.length })}</p>
       <ul className="figures mt-1 text-[14px]">
         {built.map(({ plan, difference }) => {
@@ -18,7 +21,8 @@ export function BoltGroupCard({ group: { name, bolts, fit, tolerance } }: { grou
           return (
             <li key={plan.key}>
               <strong>{plan.corner}</strong> {offWords(difference.dE, difference.dN, lengthUnit)}
-              {misfit && msg('structure.inThePattern', { smallLength: smallLength(Math.hypot(misfit.e, misfit.n), lengthUnit) })}
+              {misfit &&
+                msg('structure.inThePattern', { smallLength: smallLength(Math.hypot(misfit.e, misfit.n), lengthUnit) })}
               {difference.dZ !== null && `; ${heightOffWords(difference.dZ, lengthUnit)}`}
             </li>
           );

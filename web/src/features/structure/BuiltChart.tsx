@@ -1,4 +1,13 @@
-import { CartesianGrid, ReferenceLine, ResponsiveContainer, Scatter, ScatterChart, Tooltip, XAxis, YAxis } from 'recharts';
+import {
+  CartesianGrid,
+  ReferenceLine,
+  ResponsiveContainer,
+  Scatter,
+  ScatterChart,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from 'recharts';
 import type { DesignDifference } from '@idle-marker/records';
 import { msg, smallUnit } from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
@@ -13,7 +22,11 @@ export function BuiltChart({ differences }: { differences: readonly DesignDiffer
     north: Number((dN * small.perMetre).toFixed(small.decimals + 1)),
     within,
   }));
-  const reach = Math.max(...points.flatMap(({ east, north }) => [Math.abs(east), Math.abs(north)]), small.name === 'mm' ? 2 : 0.007) * 1.25;
+  const reach =
+    Math.max(
+      ...points.flatMap(({ east, north }) => [Math.abs(east), Math.abs(north)]),
+      small.name === 'mm' ? 2 : 0.007,
+    ) * 1.25;
   const domain: [number, number] = [-reach, reach];
   const tick = { fontSize: 12, fill: 'var(--ink2)' };
   const format = (value: number) => value.toFixed(small.decimals);
@@ -46,11 +59,18 @@ export function BuiltChart({ differences }: { differences: readonly DesignDiffer
             <ReferenceLine y={0} stroke="var(--ink2)" />
             <Tooltip labelFormatter={() => ''} />
             <Scatter data={points.filter(({ within }) => within)} fill="var(--ink)" isAnimationActive={false} />
-            <Scatter data={points.filter(({ within }) => !within)} fill="var(--brick)" shape="cross" isAnimationActive={false} />
+            <Scatter
+              data={points.filter(({ within }) => !within)}
+              fill="var(--brick)"
+              shape="cross"
+              isAnimationActive={false}
+            />
           </ScatterChart>
         </ResponsiveContainer>
       </div>
-      <figcaption className="text-[13px] text-ink2">{msg('structure.offTheDesignRightIsEastUp', { name: small.name })}</figcaption>
+      <figcaption className="text-[13px] text-ink2">
+        {msg('structure.offTheDesignRightIsEastUp', { name: small.name })}
+      </figcaption>
     </figure>
   );
 }

@@ -1,7 +1,14 @@
 import { useState } from 'react';
 import type { PlanPoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { alikeName, clearanceOf, controlFromBuilt, heightOverSurface, type DesignDifference, spreadOf } from '@idle-marker/records';
+import {
+  alikeName,
+  clearanceOf,
+  controlFromBuilt,
+  heightOverSurface,
+  type DesignDifference,
+  spreadOf,
+} from '@idle-marker/records';
 import { msg, heightOffWords, offWords, overSurfaceWords, smallLength } from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -22,7 +29,8 @@ function ClearOf({ place }: { place: PlanPoint }) {
   const { item, distance, inside } = clearance;
   return (
     <span className={`block text-[13px] ${inside ? 'font-semibold text-brick' : 'text-ink2'}`}>
-      {units.length(distance)} {units.unit} {inside ? msg('structure.insideTheyOverlap', { item }) : msg('structure.clearOf', { item })}
+      {units.length(distance)} {units.unit}{' '}
+      {inside ? msg('structure.insideTheyOverlap', { item }) : msg('structure.clearOf', { item })}
     </span>
   );
 }
@@ -63,7 +71,11 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
     <div className="relative overflow-x-auto">
       {given && (
         <p className="mt-2 flex flex-wrap items-center gap-x-3" role="status">
-          {msg('structure.hasTheCodeNowItWas', { name: given.fact.body.name, code: given.fact.body.code, before: given.before || msg('structure.withoutOne') })}
+          {msg('structure.hasTheCodeNowItWas', {
+            name: given.fact.body.name,
+            code: given.fact.body.code,
+            before: given.before || msg('structure.withoutOne'),
+          })}
           <Button look="quiet" onClick={() => void undo()}>
             {msg('common.undo')}
           </Button>
@@ -89,9 +101,13 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
               <tr key={fact.id} className={difference && !difference.within ? 'text-brick' : ''}>
                 <td className={TD_WORD}>
                   <strong>{name}</strong> <span className="text-ink2">{own || msg('structure.noCode')}</span>
-                  {fact.body.note !== '' && <span className="block max-w-[150px] text-[13px] whitespace-normal">{fact.body.note}</span>}
+                  {fact.body.note !== '' && (
+                    <span className="block max-w-[150px] text-[13px] whitespace-normal">{fact.body.note}</span>
+                  )}
                   {spread.plan !== null && (
-                    <span className="block text-[13px] text-ink2">{msg('common.spread', { smallLength: smallLength(spread.plan, units.lengthUnit) })}</span>
+                    <span className="block text-[13px] text-ink2">
+                      {msg('common.spread', { smallLength: smallLength(spread.plan, units.lengthUnit) })}
+                    </span>
                   )}
                 </td>
                 <td className={TD_WORD}>
@@ -103,7 +119,9 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
                   ) : (
                     <>
                       {against?.kind === 'surface' && (
-                        <span className="block">{overSurfaceWords(heightOverSurface(fact.body), against.name, units.lengthUnit)}</span>
+                        <span className="block">
+                          {overSurfaceWords(heightOverSurface(fact.body), against.name, units.lengthUnit)}
+                        </span>
                       )}
                       <span className="figures text-ink2">
                         {units.axes.map((axis) => (
@@ -117,17 +135,27 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
                   )}
                 </td>
                 <td className={TD}>
-                  {difference === undefined || difference.dZ === null ? units.length(place.z) : heightOffWords(difference.dZ, units.lengthUnit)}
+                  {difference === undefined || difference.dZ === null
+                    ? units.length(place.z)
+                    : heightOffWords(difference.dZ, units.lengthUnit)}
                 </td>
                 <td className={TD}>
                   <span className="flex flex-col items-end">
                     {code !== '' && own !== code && (
-                      <Button look="quiet" aria-label={msg('structure.giveTheCode', { name, code })} onClick={() => void give(fact)}>
+                      <Button
+                        look="quiet"
+                        aria-label={msg('structure.giveTheCode', { name, code })}
+                        onClick={() => void give(fact)}
+                      >
                         → {code}
                       </Button>
                     )}
                     {(against === null || against.kind === 'surface') && !isListed(name) && (
-                      <Button look="quiet" aria-label={msg('structure.makeControl', { name })} onClick={() => makeControl(fact)}>
+                      <Button
+                        look="quiet"
+                        aria-label={msg('structure.makeControl', { name })}
+                        onClick={() => makeControl(fact)}
+                      >
                         {msg('structure.asControl')}
                       </Button>
                     )}

@@ -56,9 +56,13 @@ export function Place() {
   const [widths, setWidths] = useState<Readonly<Record<string, string>>>({});
   const { readLength } = units;
   const taped = useMemo(() => typedWidths(widths, readLength), [widths, readLength]);
-  const rows = useMemo(() => (chosenGrid ? (columnsAlong(state, chosenGrid.fact, line, taped) ?? []) : []), [state, chosenGrid, line, taped]);
+  const rows = useMemo(
+    () => (chosenGrid ? (columnsAlong(state, chosenGrid.fact, line, taped) ?? []) : []),
+    [state, chosenGrid, line, taped],
+  );
   const [crossing, setCrossing] = useRemembered<string | null>('column', null);
-  const row = rows.find((each) => each.crossing.label === crossing) ?? rows.find((each) => !isDone(each)) ?? rows[0] ?? null;
+  const row =
+    rows.find((each) => each.crossing.label === crossing) ?? rows.find((each) => !isDone(each)) ?? rows[0] ?? null;
   const [side, setSide] = useRemembered<'right' | 'left'>('columns side', 'right');
   const [target, setTarget] = useRemembered('columns target', units.edit(USUAL_TARGET));
   const [classId, setClass] = useState(usualClass(state, 'steel').id);
@@ -72,7 +76,9 @@ export function Place() {
   const widthText = row ? (widths[row.name] ?? units.edit(row.width)) : '';
   const width = widthText.trim() === '' ? null : units.readLength(widthText);
   const targetOffset = units.readLength(target);
-  const due = row ? SEQUENCE.find(([edge, level]) => (level === 'low' || withLean === 'yes') && !hasShot(row, edge, level)) : undefined;
+  const due = row
+    ? SEQUENCE.find(([edge, level]) => (level === 'low' || withLean === 'yes') && !hasShot(row, edge, level))
+    : undefined;
   const take = async (edge: Edge, level: Level) => {
     if (!row || !chosenGrid || targetOffset === null || !inForce) return;
     const name = `${row.name} ${edge} ${level}`;
@@ -84,7 +90,16 @@ export function Place() {
     await measuring.take({
       name,
       code: 'column face',
-      against: { kind: 'face', grid: chosenGrid.fact.body.grid, line: row.line.label, crossing: row.crossing.label, edge, level, targetOffset, width },
+      against: {
+        kind: 'face',
+        grid: chosenGrid.fact.body.grid,
+        line: row.line.label,
+        crossing: row.crossing.label,
+        edge,
+        level,
+        targetOffset,
+        width,
+      },
       supersedes: null,
       shots,
       note: use.trim(),
@@ -96,14 +111,21 @@ export function Place() {
   const reckonAnew = async (change: { readonly width: Metres | null } | { readonly targetOffset: Metres }) => {
     for (const { id, body } of row?.shots ?? []) {
       const { against } = body;
-      if (against?.kind !== 'face' || Object.entries(change).every(([field, value]) => against[field as keyof typeof change] === value)) continue;
+      if (
+        against?.kind !== 'face' ||
+        Object.entries(change).every(([field, value]) => against[field as keyof typeof change] === value)
+      )
+        continue;
       await say({ type: 'asBuilt', body: { ...body, against: { ...against, ...change }, supersedes: id } });
     }
   };
-  const otherTarget = targetOffset !== null && row?.shots.some(({ body }) => body.against?.kind === 'face' && body.against.targetOffset !== targetOffset);
+  const otherTarget =
+    targetOffset !== null &&
+    row?.shots.some(({ body }) => body.against?.kind === 'face' && body.against.targetOffset !== targetOffset);
   const next = () => {
     const at = rows.findIndex((each) => each === row);
-    const following = [...rows.slice(at + 1), ...rows.slice(0, at)].find((each) => !isDone(each)) ?? rows[(at + 1) % rows.length];
+    const following =
+      [...rows.slice(at + 1), ...rows.slice(0, at)].find((each) => !isDone(each)) ?? rows[(at + 1) % rows.length];
     if (following) setCrossing(following.crossing.label);
   };
   const act = () => (due ? void take(...due) : next());
@@ -126,19 +148,31 @@ export function Place() {
   );
   if (!chosenGrid || !row)
     return (
-      <EmptyTo title={msg('structure.noGridYet')} place="design" label={msg('structure.drawAGrid')} ways={<MarkWays className="bg-sheet" />}>
+      <EmptyTo
+        title={msg('structure.noGridYet')}
+        place="design"
+        label={msg('structure.drawAGrid')}
+        ways={<MarkWays className="bg-sheet" />}
+      >
         {msg('structure.columnsAreMeasuredAgainstTheLinesOf')}
       </EmptyTo>
     );
   if (!inForce)
     return (
-      <EmptyTo title={msg('common.stationTheInstrumentFirst')} place="station" label={msg('common.goToStation')} ways={<MarkWays className="bg-sheet" />}>
+      <EmptyTo
+        title={msg('common.stationTheInstrumentFirst')}
+        place="station"
+        label={msg('common.goToStation')}
+        ways={<MarkWays className="bg-sheet" />}
+      >
         {msg('structure.howFarAFaceStandsOffA')}
       </EmptyTo>
     );
   const { azimuth } = row.line;
   const edgeWord = (edge: Edge) =>
-    edge === 'middle' ? 'middle' : msg('structure.edge', { compassWord: compassWord(edge === 'first' ? azimuth + Math.PI : azimuth) });
+    edge === 'middle'
+      ? 'middle'
+      : msg('structure.edge', { compassWord: compassWord(edge === 'first' ? azimuth + Math.PI : azimuth) });
   const judged =
     row.face &&
     faceWords(row.face, {
@@ -180,10 +214,22 @@ export function Place() {
             }
             foot={
               <>
-                {busy ? <Button onClick={shooting.cancel}>{msg('common.cancel')}</Button> : <Button onClick={next}>{msg('structure.nextColumn')}</Button>}
-                <Button look="primary" hint={msg('common.space')} disabled={busy || targetOffset === null} onClick={act}>
+                {busy ? (
+                  <Button onClick={shooting.cancel}>{msg('common.cancel')}</Button>
+                ) : (
+                  <Button onClick={next}>{msg('structure.nextColumn')}</Button>
+                )}
+                <Button
+                  look="primary"
+                  hint={msg('common.space')}
+                  disabled={busy || targetOffset === null}
+                  onClick={act}
+                >
                   {due
-                    ? msg('structure.shootThe', { edgeWord: edgeWord(due[0]), withLean: withLean === 'yes' ? `, ${due[1]}` : '' })
+                    ? msg('structure.shootThe', {
+                        edgeWord: edgeWord(due[0]),
+                        withLean: withLean === 'yes' ? `, ${due[1]}` : '',
+                      })
                     : msg('structure.nextColumn')}
                 </Button>
               </>
@@ -285,7 +331,10 @@ export function Place() {
                 {row.shots.map((fact) => {
                   const face = fact.body.against?.kind === 'face' ? fact.body.against : null;
                   return (
-                    <li key={fact.id} className="flex flex-wrap items-baseline justify-between gap-2 border-b border-rule">
+                    <li
+                      key={fact.id}
+                      className="flex flex-wrap items-baseline justify-between gap-2 border-b border-rule"
+                    >
                       <span>
                         {face && edgeWord(face.edge)}, {face?.level}
                         {spreadOf(fact).plan !== null && (
@@ -321,7 +370,10 @@ export function Place() {
 }
 
 /** Widths that are in the fields now: they count while they are typed. */
-function typedWidths(widths: Readonly<Record<string, string>>, read: (text: string) => Metres | null): ReadonlyMap<string, Metres | null> {
+function typedWidths(
+  widths: Readonly<Record<string, string>>,
+  read: (text: string) => Metres | null,
+): ReadonlyMap<string, Metres | null> {
   return new Map(
     Object.entries(widths).flatMap(([name, text]): [string, Metres | null][] => {
       const width = text.trim() === '' ? null : read(text);
@@ -330,14 +382,26 @@ function typedWidths(widths: Readonly<Record<string, string>>, read: (text: stri
   );
 }
 
-const hasShot = (row: ColumnRow, edge: Edge, level: Level): boolean => row.face?.sides.some((each) => each.edge === edge && each.level === level) ?? false;
-const isDone = (row: ColumnRow): boolean => row.face !== null && row.face.twist !== null && row.face.centreOffset !== null;
+const hasShot = (row: ColumnRow, edge: Edge, level: Level): boolean =>
+  row.face?.sides.some((each) => each.edge === edge && each.level === level) ?? false;
+const isDone = (row: ColumnRow): boolean =>
+  row.face !== null && row.face.twist !== null && row.face.centreOffset !== null;
 
 /** All columns of the line: what is asked for and what was found, filled in one after the other. */
-function ColumnTable({ rows, chosen, onChoose }: { rows: readonly ColumnRow[]; chosen: ColumnRow; onChoose(crossing: string): void }) {
+function ColumnTable({
+  rows,
+  chosen,
+  onChoose,
+}: {
+  rows: readonly ColumnRow[];
+  chosen: ColumnRow;
+  onChoose(crossing: string): void;
+}) {
   const units = useUnits();
   const edge = (row: ColumnRow, which: Edge) => {
-    const found = row.face?.sides.find((each) => each.edge === which && each.level === 'low') ?? row.face?.sides.find((each) => each.edge === which);
+    const found =
+      row.face?.sides.find((each) => each.edge === which && each.level === 'low') ??
+      row.face?.sides.find((each) => each.edge === which);
     return found ? units.length(Math.abs(found.offset)) : '–';
   };
   return (
@@ -367,7 +431,15 @@ function ColumnTable({ rows, chosen, onChoose }: { rows: readonly ColumnRow[]; c
             <td className={TD}>{row.width === null ? '–' : units.length(row.width / 2)}</td>
             <td className={TD}>{edge(row, 'first')}</td>
             <td className={TD}>{edge(row, 'second')}</td>
-            <td className={TD}>{isDone(row) ? <span className="text-good">{msg('structure.done')}</span> : row.shots.length > 0 ? 'begun' : 'open'}</td>
+            <td className={TD}>
+              {isDone(row) ? (
+                <span className="text-good">{msg('structure.done')}</span>
+              ) : row.shots.length > 0 ? (
+                'begun'
+              ) : (
+                'open'
+              )}
+            </td>
           </tr>
         ))}
       </tbody>

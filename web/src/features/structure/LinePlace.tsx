@@ -1,5 +1,12 @@
 import { useMemo, useState } from 'react';
-import { bulgeOf, compassWord, measuredAgainstSide, moveGrade, planDistance, type ReferenceSide } from '@idle-marker/core';
+import {
+  bulgeOf,
+  compassWord,
+  measuredAgainstSide,
+  moveGrade,
+  planDistance,
+  type ReferenceSide,
+} from '@idle-marker/core';
 import { gridOf, lineDifferences, nextNumbered, spreadOf } from '@idle-marker/records';
 import { msg, ALONG_HEAD, alongWords, GRADE_WORD, heightOffWords, offLineParts, smallLength } from '@idle-marker/words';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
@@ -44,8 +51,12 @@ export function Place() {
   const lines = useMemo(() => lineChoices(state), [state]);
   const points = useMemo(
     () => [
-      ...state.control.flatMap(({ revision: { body } }) => (body.e === null || body.n === null ? [] : [{ name: body.name, e: body.e, n: body.n, z: body.z }])),
-      ...[...state.marks.values()].filter(({ body }) => body.state !== 'rough').map(({ body }) => ({ name: body.name, ...body.place })),
+      ...state.control.flatMap(({ revision: { body } }) =>
+        body.e === null || body.n === null ? [] : [{ name: body.name, e: body.e, n: body.n, z: body.z }],
+      ),
+      ...[...state.marks.values()]
+        .filter(({ body }) => body.state !== 'rough')
+        .map(({ body }) => ({ name: body.name, ...body.place })),
       ...state.asBuilt.map(({ body }) => ({ name: body.name, ...body.place })),
     ],
     [state],
@@ -59,7 +70,11 @@ export function Place() {
   const [bend, setBend] = useRemembered<'straight' | 'left' | 'right'>('line bend', 'straight');
   const [radius, setRadius] = useRemembered('line radius', '');
   const [heights, setHeights] = useRemembered<readonly [string, string]>('line heights', ['', '']);
-  const [wanted, setWanted] = useRemembered<{ readonly along: string; readonly off: string; readonly side: 'right' | 'left' }>('line wanted', {
+  const [wanted, setWanted] = useRemembered<{
+    readonly along: string;
+    readonly off: string;
+    readonly side: 'right' | 'left';
+  }>('line wanted', {
     along: '',
     off: '',
     side: 'right',
@@ -71,7 +86,8 @@ export function Place() {
   const { place, stale } = useLivePlace(inForce);
   const [start, end] = [points[Number(from)], points[Number(to)]];
   const radiusRead = units.readLength(radius);
-  const bulge = bend === 'straight' ? 0 : start && end && radiusRead !== null ? bulgeOf(start, end, radiusRead, bend) : null;
+  const bulge =
+    bend === 'straight' ? 0 : start && end && radiusRead !== null ? bulgeOf(start, end, radiusRead, bend) : null;
   const between = start && end && start !== end && bulge !== null ? lineBetween(start, end, bulge) : null;
   const line = firstId === POINTS ? between : (lines.find(({ id }) => id === firstId) ?? null);
   const second = lines.find(({ id }) => id === secondId) ?? null;
@@ -118,14 +134,36 @@ export function Place() {
         outlineScene(state.packages),
         {
           lines: [line, second].flatMap((each, i) =>
-            each ? [{ points: [...each.places], ink: i === 0 ? ('spruce' as const) : ('ochre' as const), width: 3 }] : [],
+            each
+              ? [{ points: [...each.places], ink: i === 0 ? ('spruce' as const) : ('ochre' as const), width: 3 }]
+              : [],
           ),
           symbols: [
             ...(firstId === POINTS ? [start, end] : []).flatMap((each) =>
-              each ? [{ id: `end ${each.name}`, at: each, symbol: 'set' as const, label: each.name, ink: 'ink2' as const, pickable: false }] : [],
+              each
+                ? [
+                    {
+                      id: `end ${each.name}`,
+                      at: each,
+                      symbol: 'set' as const,
+                      label: each.name,
+                      ink: 'ink2' as const,
+                      pickable: false,
+                    },
+                  ]
+                : [],
             ),
             ...(place
-              ? [{ id: 'pole', at: place, symbol: 'pole' as const, label: stale ? msg('common.poleOld') : 'pole', ink: 'spruce' as const, pickable: false }]
+              ? [
+                  {
+                    id: 'pole',
+                    at: place,
+                    symbol: 'pole' as const,
+                    label: stale ? msg('common.poleOld') : 'pole',
+                    ink: 'spruce' as const,
+                    pickable: false,
+                  },
+                ]
               : []),
           ],
           instruments: inForce ? [{ at: inForce.fact.body.result, label: inForce.fact.body.name, facing: null }] : [],
@@ -133,11 +171,17 @@ export function Place() {
       ),
     [state, line, second, firstId, start, end, place, stale, inForce],
   );
-  const offParts = live && line ? offLineParts(live.offset, live.azimuth, line.name, units.lengthUnit, kindOf(line)) : null;
+  const offParts =
+    live && line ? offLineParts(live.offset, live.azimuth, line.name, units.lengthUnit, kindOf(line)) : null;
   const spoken = useSpokenMove(offParts && !stale ? `${offParts.figure} ${offParts.way}` : null, false);
   if (!inForce)
     return (
-      <EmptyTo title={msg('common.stationTheInstrumentFirst')} place="station" label={msg('common.goToStation')} ways={<MarkWays className="bg-sheet" />}>
+      <EmptyTo
+        title={msg('common.stationTheInstrumentFirst')}
+        place="station"
+        label={msg('common.goToStation')}
+        ways={<MarkWays className="bg-sheet" />}
+      >
         {msg('structure.whatLiesAlongAndOffALine')}
       </EmptyTo>
     );
@@ -146,11 +190,17 @@ export function Place() {
     if (touched) setFirst(touched.id);
   };
   const rows = lineDifferences(state).slice(-12).reverse();
-  const togo = live && alongWanted !== null && offWanted !== null ? { ahead: alongWanted - live.chainage, right: offWanted - live.offset } : null;
+  const togo =
+    live && alongWanted !== null && offWanted !== null
+      ? { ahead: alongWanted - live.chainage, right: offWanted - live.offset }
+      : null;
   return (
     <>
       <div className="flex h-full min-h-0 flex-col lg:flex-row">
-        <section className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1" aria-label={msg('structure.againstTheLine')}>
+        <section
+          className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1"
+          aria-label={msg('structure.againstTheLine')}
+        >
           <div className="min-h-[148px] border-b border-ink px-6 py-3 max-lg:min-h-0 max-lg:px-4" aria-live="polite">
             <p className="flex flex-wrap items-center gap-x-4 text-[15px] text-ink2">
               {line
@@ -158,14 +208,22 @@ export function Place() {
                     isArc: isArc(line) ? msg('structure.arc') : msg('common.line'),
                     name: line.name,
                     isArc2: isArc(line)
-                      ? msg('structure.startingAndTurning', { compassWord: compassWord(line.azimuth), bulge: line.side.bulge > 0 ? 'left' : 'right' })
+                      ? msg('structure.startingAndTurning', {
+                          compassWord: compassWord(line.azimuth),
+                          bulge: line.side.bulge > 0 ? 'left' : 'right',
+                        })
                       : msg('structure.running', { compassWord: compassWord(line.azimuth) }),
                     length: units.length(line.length),
                     unit: units.unit,
                   })
                 : msg('structure.noLineIsChosen')}
               {spoken.can && (
-                <button type="button" aria-pressed={spoken.on} onClick={spoken.toggle} className="min-h-11 min-w-11 underline decoration-dotted">
+                <button
+                  type="button"
+                  aria-pressed={spoken.on}
+                  onClick={spoken.toggle}
+                  className="min-h-11 min-w-11 underline decoration-dotted"
+                >
                   {spoken.on ? msg('common.speaking') : msg('common.speak')}
                 </button>
               )}
@@ -173,7 +231,10 @@ export function Place() {
             </p>
             {live && offParts ? (
               <>
-                <p className={`figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`} data-testid="off-line">
+                <p
+                  className={`figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`}
+                  data-testid="off-line"
+                >
                   {offParts.figure === null ? (
                     msg('structure.onThe', { kind: kindOf(line!) })
                   ) : (
@@ -184,7 +245,10 @@ export function Place() {
                 </p>
                 <p className="text-[17px] leading-snug" data-testid="along-line">
                   {alongWords(live.chainage, live.position, units.lengthUnit, along)}
-                  {live.heightDifference !== null && msg('structure.againstTheLine2', { heightOff: heightOffWords(live.heightDifference, units.lengthUnit) })}
+                  {live.heightDifference !== null &&
+                    msg('structure.againstTheLine2', {
+                      heightOff: heightOffWords(live.heightDifference, units.lengthUnit),
+                    })}
                   {toSecond && second && (
                     <>
                       {' '}
@@ -205,7 +269,9 @@ export function Place() {
                 )}
               </>
             ) : (
-              <p className="text-[24px] font-semibold">{line ? msg('common.searchForThePoleOrShoot') : msg('structure.chooseALineOrTouchOneOn')}</p>
+              <p className="text-[24px] font-semibold">
+                {line ? msg('common.searchForThePoleOrShoot') : msg('structure.chooseALineOrTouchOneOn')}
+              </p>
             )}
           </div>
           <div className="relative min-h-0 flex-1 max-lg:h-[230px] max-lg:flex-none">
@@ -218,7 +284,11 @@ export function Place() {
               fitKey={line?.id ?? 'none'}
             />
           </div>
-          <PolePad distance={live ? Math.abs(live.offset) : null} busy={busy} onWalk={() => line && void shooting.walk(line.side.from, true)} />
+          <PolePad
+            distance={live ? Math.abs(live.offset) : null}
+            busy={busy}
+            onWalk={() => line && void shooting.walk(line.side.from, true)}
+          />
         </section>
         <Slip
           topic={line?.id ?? ''}
@@ -245,19 +315,35 @@ export function Place() {
             <Choice
               label={msg('common.line')}
               value={firstId}
-              options={[...lines.map(({ id, name: each }) => [id, each] as const), [POINTS, msg('structure.betweenTwoPoints')]]}
+              options={[
+                ...lines.map(({ id, name: each }) => [id, each] as const),
+                [POINTS, msg('structure.betweenTwoPoints')],
+              ]}
               onChange={setFirst}
             />
             <Choice
               label={msg('structure.andAtTheSameTime')}
               value={secondId}
-              options={[[NONE, msg('structure.noOtherLine')], ...lines.filter(({ id }) => id !== firstId).map(({ id, name: each }) => [id, each] as const)]}
+              options={[
+                [NONE, msg('structure.noOtherLine')],
+                ...lines.filter(({ id }) => id !== firstId).map(({ id, name: each }) => [id, each] as const),
+              ]}
               onChange={setSecond}
             />
             {firstId === POINTS && (
               <>
-                <Choice label={msg('common.from')} value={from} options={points.map((point, i) => [String(i), point.name] as const)} onChange={setFrom} />
-                <Choice label={msg('common.to2')} value={to} options={points.map((point, i) => [String(i), point.name] as const)} onChange={setTo} />
+                <Choice
+                  label={msg('common.from')}
+                  value={from}
+                  options={points.map((point, i) => [String(i), point.name] as const)}
+                  onChange={setFrom}
+                />
+                <Choice
+                  label={msg('common.to2')}
+                  value={to}
+                  options={points.map((point, i) => [String(i), point.name] as const)}
+                  onChange={setTo}
+                />
               </>
             )}
             {firstId === POINTS && (
@@ -283,7 +369,10 @@ export function Place() {
                     onChange={(event) => setRadius(event.target.value)}
                     error={
                       radius !== '' && bulge === null && start && end && start !== end
-                        ? msg('structure.tooSmallThePointsLieApartAn', { length: units.length(planDistance(start, end)), unit: units.unit })
+                        ? msg('structure.tooSmallThePointsLieApartAn', {
+                            length: units.length(planDistance(start, end)),
+                            unit: units.unit,
+                          })
                         : null
                     }
                   />
@@ -291,7 +380,9 @@ export function Place() {
               </>
             )}
             {firstId === POINTS && start === end && (
-              <p className="col-span-2 text-[13px] font-medium text-brick">{msg('structure.aLineRunsBetweenTwoDifferentPoints')}</p>
+              <p className="col-span-2 text-[13px] font-medium text-brick">
+                {msg('structure.aLineRunsBetweenTwoDifferentPoints')}
+              </p>
             )}
             <Field
               label={msg('structure.heightWhereItStarts')}
@@ -300,7 +391,9 @@ export function Place() {
               inputMode="decimal"
               onChange={(event) => setHeights([event.target.value, heights[1]])}
               help={
-                line && line.side.from.z !== null ? msg('structure.emptyAsDrawn', { length: units.length(line.side.from.z) }) : msg('structure.emptyNoHeights')
+                line && line.side.from.z !== null
+                  ? msg('structure.emptyAsDrawn', { length: units.length(line.side.from.z) })
+                  : msg('structure.emptyNoHeights')
               }
             />
             <Field
@@ -340,14 +433,23 @@ export function Place() {
                 onChange={(side) => setWanted({ ...wanted, side })}
               />
             </div>
-            <Field label={msg('common.name')} value={name} placeholder={usual} maxLength={80} onChange={(event) => setName(event.target.value)} />
+            <Field
+              label={msg('common.name')}
+              value={name}
+              placeholder={usual}
+              maxLength={80}
+              onChange={(event) => setName(event.target.value)}
+            />
             <ShotsChoice shots={shots} onShots={setShots} />
           </div>
           {line && (
             <p className="mt-2 text-[13px] text-ink2">
               {isArc(line) ? (
                 msg('structure.rightOfTheArcIsLookingAlong', {
-                  bulge: line.side.bulge > 0 ? msg('structure.itsOuterSideAwayFromTheCentre') : msg('structure.theSideOfItsCentre'),
+                  bulge:
+                    line.side.bulge > 0
+                      ? msg('structure.itsOuterSideAwayFromTheCentre')
+                      : msg('structure.theSideOfItsCentre'),
                 })
               ) : (
                 <>
@@ -383,14 +485,17 @@ export function Place() {
                       </td>
                       <td className={TD}>{units.length(row.chainage)}</td>
                       <td className={TD_WORD}>
-                        {units.length(Math.abs(row.offset))} {compassWord(row.azimuth + (row.offset >= 0 ? Math.PI / 2 : -Math.PI / 2))}
+                        {units.length(Math.abs(row.offset))}{' '}
+                        {compassWord(row.azimuth + (row.offset >= 0 ? Math.PI / 2 : -Math.PI / 2))}
                         {spread.plan !== null && (
                           <span className="block text-[13px] text-ink2">
                             {msg('common.spread', { smallLength: smallLength(spread.plan, units.lengthUnit) })}
                           </span>
                         )}
                       </td>
-                      <td className={TD}>{row.heightDifference === null ? '–' : heightOffWords(row.heightDifference, units.lengthUnit)}</td>
+                      <td className={TD}>
+                        {row.heightDifference === null ? '–' : heightOffWords(row.heightDifference, units.lengthUnit)}
+                      </td>
                       <td className={TD}>
                         <TakeBack fact={row.fact} />
                       </td>

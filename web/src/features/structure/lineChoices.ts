@@ -72,20 +72,28 @@ const pathSides = ({ body, id }: Fact<'package'>): ChosenLine[] =>
     if (!path?.ok) return [];
     return path.value.sides.map(({ from, to }) => {
       const at = ({ e, n, z }: typeof from) => ({ e, n, z: z ?? item.designZ });
-      return chosen(`path ${id} ${item.name} ${from.name}`, `${item.name} ${from.name}–${to.name}`, { from: at(from), to: at(to), bulge: from.bulge ?? 0 });
+      return chosen(`path ${id} ${item.name} ${from.name}`, `${item.name} ${from.name}–${to.name}`, {
+        from: at(from),
+        to: at(to),
+        bulge: from.bulge ?? 0,
+      });
     });
   });
 
 /** The line between two points of the site, or an arc when it is bent. */
-export const lineBetween = (from: PlanPoint & { readonly name: string }, to: PlanPoint & { readonly name: string }, bulge = 0): ChosenLine =>
-  chosen('points', `${from.name}–${to.name}`, { ...straight(from, to), bulge });
+export const lineBetween = (
+  from: PlanPoint & { readonly name: string },
+  to: PlanPoint & { readonly name: string },
+  bulge = 0,
+): ChosenLine => chosen('points', `${from.name}–${to.name}`, { ...straight(from, to), bulge });
 
 /** The line that was touched on the plan; null when none runs within `reach` of it. */
 export function lineAt(lines: readonly ChosenLine[], point: PlanPoint, reach: Metres): ChosenLine | null {
   const away = ({ side, length }: ChosenLine): Metres => {
     const found = measuredAgainstSide(side, { ...point, z: null });
     if (!found) return Infinity;
-    const beyond = found.position === 'before' ? -found.chainage : found.position === 'after' ? found.chainage - length : 0;
+    const beyond =
+      found.position === 'before' ? -found.chainage : found.position === 'after' ? found.chainage - length : 0;
     return Math.hypot(found.offset, beyond);
   };
   const [nearest] = lines.map((line) => ({ line, by: away(line) })).sort((a, b) => a.by - b.by);

@@ -31,7 +31,11 @@ function Ahead({ group, onSeen }: { readonly group: StampedAhead; onSeen(): void
   const [first, last] = [entries[0]!, entries.at(-1)!];
   const one = entries.length === 1;
   return (
-    <Card tone="ochre" title={msg('today.aClockWasAhead', { duration: durationWords(ahead) })} actions={<Button onClick={onSeen}>{msg('today.seen')}</Button>}>
+    <Card
+      tone="ochre"
+      title={msg('today.aClockWasAhead', { duration: durationWords(ahead) })}
+      actions={<Button onClick={onSeen}>{msg('today.seen')}</Button>}
+    >
       <p>
         {msg('today.madeWithItWhereTheServerReceived', {
           memberName: memberName(state, by),
@@ -40,7 +44,8 @@ function Ahead({ group, onSeen }: { readonly group: StampedAhead; onSeen(): void
           one2: one ? msg('today.itStands') : msg('today.theyStand'),
           one3: one ? 'it' : 'them',
           dayAndTime: dayAndTime(first.at),
-          dayAndTime2: dayAndTime(first.at) === dayAndTime(last.at) ? '' : msg('today.to', { dayAndTime: dayAndTime(last.at) }),
+          dayAndTime2:
+            dayAndTime(first.at) === dayAndTime(last.at) ? '' : msg('today.to', { dayAndTime: dayAndTime(last.at) }),
         })}
       </p>
       {passed.length === 0 ? (
@@ -49,7 +54,8 @@ function Ahead({ group, onSeen }: { readonly group: StampedAhead; onSeen(): void
         <>
           <p className="mt-1">
             {msg('today.ofOthersWouldHaveStoodBeforeBy', {
-              passed: passed.length === 1 ? msg('today.oneLaterEntry') : msg('today.laterEntries', { passed: passed.length }),
+              passed:
+                passed.length === 1 ? msg('today.oneLaterEntry') : msg('today.laterEntries', { passed: passed.length }),
               one: one ? 'it' : 'them',
               passed2: passed.length,
             })}
@@ -60,7 +66,9 @@ function Ahead({ group, onSeen }: { readonly group: StampedAhead; onSeen(): void
                 {dayAndTime(fact.at)} {bookLine(state, fact).text}
               </li>
             ))}
-            {passed.length > MOST_NAMED && <li>{msg('today.andMoreSeeTheFieldBook', { passed: passed.length - MOST_NAMED })}</li>}
+            {passed.length > MOST_NAMED && (
+              <li>{msg('today.andMoreSeeTheFieldBook', { passed: passed.length - MOST_NAMED })}</li>
+            )}
           </ul>
         </>
       )}

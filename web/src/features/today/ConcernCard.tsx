@@ -30,7 +30,9 @@ export function ConcernCard() {
           );
         })}
       </ul>
-      {concerns.length > SHOWN && <p className="mt-1 text-ink2">{msg('today.andMore', { concerns: concerns.length - SHOWN })}</p>}
+      {concerns.length > SHOWN && (
+        <p className="mt-1 text-ink2">{msg('today.andMore', { concerns: concerns.length - SHOWN })}</p>
+      )}
     </section>
   );
 }

@@ -10,7 +10,13 @@ import { LINK } from '../../ui/link.ts';
 const SHOWN = 12;
 
 /** Marks that nobody should build from, why, and the way to set each again. */
-export function DoubtCard({ marks, standings }: { marks: readonly Fact<'mark'>[]; standings: ReadonlyMap<string, MarkStanding> }) {
+export function DoubtCard({
+  marks,
+  standings,
+}: {
+  marks: readonly Fact<'mark'>[];
+  standings: ReadonlyMap<string, MarkStanding>;
+}) {
   const { id, state } = useSite();
   if (marks.length === 0) return null;
   return (
@@ -36,7 +42,9 @@ export function DoubtCard({ marks, standings }: { marks: readonly Fact<'mark'>[]
         })}
       </ul>
       <ClearCard />
-      {marks.length > SHOWN && <p className="mt-2 text-ink2">{msg('today.andMore2', { marks: marks.length - SHOWN })}</p>}
+      {marks.length > SHOWN && (
+        <p className="mt-2 text-ink2">{msg('today.andMore2', { marks: marks.length - SHOWN })}</p>
+      )}
     </section>
   );
 }

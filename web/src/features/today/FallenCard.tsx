@@ -7,10 +7,16 @@ import { useSite } from '../../site/SiteContext.tsx';
 /** Stations of before that are not checked by the rules of now, those first from which something is not held. */
 export function FallenCard() {
   const { state, trust } = useSite();
-  const fallen = useMemo(() => fallenStations(state, trust).sort((a, b) => b.again.length - a.again.length), [state, trust]);
+  const fallen = useMemo(
+    () => fallenStations(state, trust).sort((a, b) => b.again.length - a.again.length),
+    [state, trust],
+  );
   if (fallen.length === 0) return null;
   return (
-    <section className="[&>*]:my-0 [&>*]:bg-sheet flex flex-col gap-3" aria-label={msg('today.stationsThatAreNotChecked')}>
+    <section
+      className="[&>*]:my-0 [&>*]:bg-sheet flex flex-col gap-3"
+      aria-label={msg('today.stationsThatAreNotChecked')}
+    >
       {fallen.map((each) => (
         <FallenStationCard key={each.solution.fact.id} fallen={each} />
       ))}

@@ -12,10 +12,20 @@ export function FirstDayCard() {
   const { id, state } = useSite();
   const here = state.control.filter(({ revision: { body } }) => body.condition !== 'lost');
   const walked = here.filter((mark) => (state.visits.get(mark.id)?.length ?? 0) > 0).length;
-  const most = Math.max(0, ...state.occupations.map((each) => new Set(stationSights(state, each.id).map((sight) => JSON.stringify(sight.body.target))).size));
+  const most = Math.max(
+    0,
+    ...state.occupations.map(
+      (each) => new Set(stationSights(state, each.id).map((sight) => JSON.stringify(sight.body.target))).size,
+    ),
+  );
   const steps: readonly (readonly [boolean, string, string, string])[] = [
     [here.length >= 3, msg('today.listTheMarksWithWhoSetThem'), 'control', msg('common.control')],
-    [here.length > 0 && walked === here.length, msg('today.walkRoundThemAndReadTheLabels', { walked, here: here.length }), 'control', msg('common.walkRound')],
+    [
+      here.length > 0 && walked === here.length,
+      msg('today.walkRoundThemAndReadTheLabels', { walked, here: here.length }),
+      'control',
+      msg('common.walkRound'),
+    ],
     [most >= ENOUGH_MARKS, msg('today.sightFourOrMoreFromOneStand'), 'station', msg('common.station')],
     [state.accepted.length > 0, msg('today.comparePairByPairAndAcceptWhat'), 'control', msg('common.pairByPair')],
   ];
@@ -32,7 +42,8 @@ export function FirstDayCard() {
             marks,
             value: [
               toFind > 0 && msg('today.toFindAtMinEach', { toFind, find: CONTROL_PACE.find }),
-              stands > 0 && msg('today.ofMinMinAMarkInBoth', { stands, setUp: CONTROL_PACE.setUp, sight: CONTROL_PACE.sight }),
+              stands > 0 &&
+                msg('today.ofMinMinAMarkInBoth', { stands, setUp: CONTROL_PACE.setUp, sight: CONTROL_PACE.sight }),
             ]
               .filter(Boolean)
               .join('; '),
@@ -43,7 +54,8 @@ export function FirstDayCard() {
         {steps.map(([done, words, to, where]) => (
           <li key={words} className="flex flex-wrap items-center justify-between gap-x-4 border-b border-rule py-1">
             <span>
-              <span aria-hidden="true">{done ? '✓' : '○'}</span> <span className="sr-only">{done ? 'done: ' : msg('today.toDo')}</span>
+              <span aria-hidden="true">{done ? '✓' : '○'}</span>{' '}
+              <span className="sr-only">{done ? 'done: ' : msg('today.toDo')}</span>
               {words}
             </span>
             <Link className={LINK} to={`/sites/${id}/${to}`}>

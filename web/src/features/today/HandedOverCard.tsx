@@ -15,7 +15,10 @@ export function HandedOverCard() {
   const restake = useMemo(() => restakeList(state), [state]);
   if (notices.length === 0 && restake.length === 0) return null;
   return (
-    <section className="border-[1.5px] border-brick bg-sheet p-[18px]" aria-label={msg('today.handedOverAndNotAsItWas')}>
+    <section
+      className="border-[1.5px] border-brick bg-sheet p-[18px]"
+      aria-label={msg('today.handedOverAndNotAsItWas')}
+    >
       {notices.length > 0 && (
         <>
           <h2 className="mb-2 text-xl text-brick">{msg('today.tellWhoHasTheSheet')}</h2>
@@ -51,15 +54,24 @@ export function HandedOverCard() {
                     : why === 'moved'
                       ? msg('common.saidToHaveBeenHitOrMoved')
                       : msg('today.setForAnEarlierRevision')}
-                  {report && msg('today.by', { who: report.body.who || memberName(state, report.by), dayAndTime: dayAndTime(report.at) })}
+                  {report &&
+                    msg('today.by', {
+                      who: report.body.who || memberName(state, report.by),
+                      dayAndTime: dayAndTime(report.at),
+                    })}
                 </span>
-                <Link className={`${LINK} ml-auto whitespace-nowrap`} to={`/sites/${id}/mark?package=${work.id}&mark=${encodeURIComponent(mark.body.key)}`}>
+                <Link
+                  className={`${LINK} ml-auto whitespace-nowrap`}
+                  to={`/sites/${id}/mark?package=${work.id}&mark=${encodeURIComponent(mark.body.key)}`}
+                >
                   {msg('common.setItAgain')}
                 </Link>
               </li>
             ))}
           </ul>
-          {restake.length > SHOWN && <p className="mt-2 text-ink2">{msg('today.andMore3', { restake: restake.length - SHOWN })}</p>}
+          {restake.length > SHOWN && (
+            <p className="mt-2 text-ink2">{msg('today.andMore3', { restake: restake.length - SHOWN })}</p>
+          )}
         </>
       )}
     </section>

@@ -15,7 +15,11 @@ export function MissingClassCard() {
   return (
     <Card
       tone="brick"
-      title={missing.length === 1 ? msg('today.aToleranceClassIsMissing') : msg('today.toleranceClassesAreMissing', { missing: missing.length })}
+      title={
+        missing.length === 1
+          ? msg('today.aToleranceClassIsMissing')
+          : msg('today.toleranceClassesAreMissing', { missing: missing.length })
+      }
     >
       {missing.map((each) => (
         <p key={each.id}>{missingClassWords(each)}</p>

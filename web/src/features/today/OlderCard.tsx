@@ -10,7 +10,10 @@ export function OlderCard() {
   const older = useMemo(() => stationsOnOlderControl(state), [state]);
   if (older.length === 0) return null;
   return (
-    <section className="[&>*]:my-0 [&>*]:bg-sheet flex flex-col gap-3" aria-label={msg('today.stationsOnOlderFiguresOfControl')}>
+    <section
+      className="[&>*]:my-0 [&>*]:bg-sheet flex flex-col gap-3"
+      aria-label={msg('today.stationsOnOlderFiguresOfControl')}
+    >
       {older.map((each) => (
         <OlderControlCard key={each.solution.fact.id} older={each} />
       ))}

@@ -31,7 +31,11 @@ export function QuarantineCard() {
   return (
     <Card
       tone="ochre"
-      title={listed.length === 1 ? msg('today.anEntryWouldNotBeTakenToday') : msg('today.entriesWouldNotBeTakenToday', { listed: listed.length })}
+      title={
+        listed.length === 1
+          ? msg('today.anEntryWouldNotBeTakenToday')
+          : msg('today.entriesWouldNotBeTakenToday', { listed: listed.length })
+      }
     >
       <p>{listed.length === 1 ? msg('today.itCameInBeforeARuleHeld') : msg('today.theyCameInBeforeARuleHeld')}</p>
       <ul className="mt-1 list-disc pl-5">

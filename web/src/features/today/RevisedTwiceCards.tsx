@@ -25,7 +25,9 @@ export function RevisedTwiceCards() {
           actions={<Button onClick={() => setDeciding(keyOf(twice))}>{msg('common.sayWhichStands')}</Button>}
         >
           {msg('today.theLaterOneIsInForceAnd', {
-            revisions: twice.revisions.map((fact) => `${memberName(state, fact.by)}, ${dayAndTime(fact.at)}`).join('; '),
+            revisions: twice.revisions
+              .map((fact) => `${memberName(state, fact.by)}, ${dayAndTime(fact.at)}`)
+              .join('; '),
           })}
         </Card>
       ))}
@@ -49,7 +51,11 @@ function WhichStands({ twice, onClose }: { readonly twice: RevisedTwice; onClose
     >
       <p>{msg('today.theOthersAreWithdrawnAndStayIn')}</p>
       {twice.revisions.map((fact, i) => (
-        <section key={fact.id} className="mt-3 border border-ink2 p-3" aria-label={msg('today.revisedBy', { memberName: memberName(state, fact.by) })}>
+        <section
+          key={fact.id}
+          className="mt-3 border border-ink2 p-3"
+          aria-label={msg('today.revisedBy', { memberName: memberName(state, fact.by) })}
+        >
           <p className="font-semibold">
             {memberName(state, fact.by)}, {dayAndTime(fact.at)}
             {i === twice.revisions.length - 1 && msg('common.inForce')}

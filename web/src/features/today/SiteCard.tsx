@@ -53,7 +53,8 @@ export function SiteCard() {
         <dt className="text-ink2">{msg('common.heights')}</dt>
         <dd>
           {settings.heightDatum || msg('today.datumNotNamed')}
-          {settings.siteZero !== null && msg('today.siteZeroIs', { length: units.length(settings.siteZero), unit: units.unit })}
+          {settings.siteZero !== null &&
+            msg('today.siteZeroIs', { length: units.length(settings.siteZero), unit: units.unit })}
         </dd>
       </dl>
       {differing && (

@@ -35,23 +35,33 @@ export function StationCard() {
             sdAxis:
               figuresOf(inForce.fact).sdAxis === null
                 ? msg('today.noHeight')
-                : msg('today.height', { smallLength: smallLength(NORMAL_95_FACTOR * (figuresOf(inForce.fact).sdAxis ?? 0), lengthUnit) }),
+                : msg('today.height', {
+                    smallLength: smallLength(NORMAL_95_FACTOR * (figuresOf(inForce.fact).sdAxis ?? 0), lengthUnit),
+                  }),
           })}
         </dd>
         {check && (
           <>
             <dt className="text-ink2">{msg('common.checked')}</dt>
-            <dd className={check.now === 'unchecked' ? 'font-semibold text-ochre' : 'font-semibold'}>{CHECKABILITY_WORDS[check.now].title}</dd>
+            <dd className={check.now === 'unchecked' ? 'font-semibold text-ochre' : 'font-semibold'}>
+              {CHECKABILITY_WORDS[check.now].title}
+            </dd>
           </>
         )}
         <dt className="text-ink2">{msg('common.leftOut2')}</dt>
-        <dd className={out.length > 0 ? 'font-semibold text-brick' : ''}>{out.length === 0 ? 'nothing' : out.join(', ')}</dd>
+        <dd className={out.length > 0 ? 'font-semibold text-brick' : ''}>
+          {out.length === 0 ? 'nothing' : out.join(', ')}
+        </dd>
         <dt className="text-ink2">{msg('today.lastProof')}</dt>
         <dd className="font-semibold">
-          {proof?.lastProof ? msg('today.minAgo', { clockTime: clockTime(proof.lastProof.at), minutes: proof.minutes }) : msg('common.noneYet')}
+          {proof?.lastProof
+            ? msg('today.minAgo', { clockTime: clockTime(proof.lastProof.at), minutes: proof.minutes })
+            : msg('common.noneYet')}
         </dd>
         <dt className="text-ink2">{msg('common.proofs')}</dt>
-        <dd className={missed > 0 ? 'font-semibold text-brick' : 'font-semibold'}>{msg('today.goodMissed', { proofs: proofs.length - missed, missed })}</dd>
+        <dd className={missed > 0 ? 'font-semibold text-brick' : 'font-semibold'}>
+          {msg('today.goodMissed', { proofs: proofs.length - missed, missed })}
+        </dd>
         {inForce.decision.body.verdict === 'provisional' && (
           <>
             <dt className="text-ink2">{msg('common.provisional')}</dt>

@@ -19,7 +19,11 @@ export function WorkCard({ progress }: { progress: readonly PackageProgress[] })
       <div className="mb-2 flex items-baseline justify-between">
         <h2 className="text-xl">{msg('today.workAskedFor')}</h2>
         <span className="text-ink2">
-          {msg('today.ofSet', { sum: sum((each) => each.set), sum2: sum((each) => each.marks), blocked: blocked > 0 && msg('today.blocked', { blocked }) })}
+          {msg('today.ofSet', {
+            sum: sum((each) => each.set),
+            sum2: sum((each) => each.marks),
+            blocked: blocked > 0 && msg('today.blocked', { blocked }),
+          })}
         </span>
       </div>
       {progress.length === 0 ? (
@@ -45,14 +49,19 @@ export function WorkCard({ progress }: { progress: readonly PackageProgress[] })
               <tr key={work.id}>
                 <td className={TD_WORD}>{work.body.crew}</td>
                 <td className={TD_WORD}>
-                  <Link className="inline-flex min-h-11 items-center font-medium underline decoration-dotted" to={`/sites/${id}/mark?package=${work.id}`}>
+                  <Link
+                    className="inline-flex min-h-11 items-center font-medium underline decoration-dotted"
+                    to={`/sites/${id}/mark?package=${work.id}`}
+                  >
                     {work.body.name}
                   </Link>
                 </td>
                 <td className={TD}>{within(work.body.class)}</td>
                 <td className={TD_WORD}>
                   <ProgressBar held={held} set={set - held - inDoubt} inDoubt={inDoubt} total={marks} />
-                  <span className="sr-only">{msg('today.heldSetAndNotHeldYetIn', { held, set: set - held - inDoubt, inDoubt })}</span>
+                  <span className="sr-only">
+                    {msg('today.heldSetAndNotHeldYetIn', { held, set: set - held - inDoubt, inDoubt })}
+                  </span>
                 </td>
                 <td className={TD}>{marks - set}</td>
               </tr>
@@ -70,7 +79,12 @@ function ProgressBar({ held, set, inDoubt, total }: { held: number; set: number;
     <span className="flex h-3 w-full min-w-32 border border-ink bg-paper" aria-hidden="true">
       <span className="bg-good" style={{ width: part(held) }} />
       <span className="bg-good opacity-45" style={{ width: part(set) }} />
-      <span style={{ width: part(inDoubt), background: 'repeating-linear-gradient(45deg, var(--brick) 0 3px, var(--sheet) 3px 6px)' }} />
+      <span
+        style={{
+          width: part(inDoubt),
+          background: 'repeating-linear-gradient(45deg, var(--brick) 0 3px, var(--sheet) 3px 6px)',
+        }}
+      />
     </span>
   );
 }

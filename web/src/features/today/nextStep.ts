@@ -15,16 +15,29 @@ export interface NextStep {
   readonly tone: 'spruce' | 'ochre' | 'brick';
 }
 
-export function nextStep(site: OpenSite, proof: ProofAge | null, doubtfulMarks: readonly Fact<'mark'>[], toSet: number): NextStep {
+export function nextStep(
+  site: OpenSite,
+  proof: ProofAge | null,
+  doubtfulMarks: readonly Fact<'mark'>[],
+  toSet: number,
+): NextStep {
   const { state, inForce, occupation, paired } = site;
   const doubtful = doubtfulMarks.length;
-  const again = [...new Map([...doubtfulMarks, ...restakeList(state).map(({ mark }) => mark)].map((mark) => [mark.id, mark])).values()];
+  const again = [
+    ...new Map(
+      [...doubtfulMarks, ...restakeList(state).map(({ mark }) => mark)].map((mark) => [mark.id, mark]),
+    ).values(),
+  ];
   const first = again[0]?.body;
-  const usable = state.control.filter((mark) => mark.revision.body.condition !== 'lost' && mark.revision.body.usePlan).length;
+  const usable = state.control.filter(
+    (mark) => mark.revision.body.condition !== 'lost' && mark.revision.body.usePlan,
+  ).length;
   if (usable < 2) {
     return {
       title: msg('common.listTheControlMarks'),
-      text: msg('today.aStationNeedsAtLeastTwoMarks', { usable: usable === 0 ? msg('today.noneIs') : msg('today.oneIs') }),
+      text: msg('today.aStationNeedsAtLeastTwoMarks', {
+        usable: usable === 0 ? msg('today.noneIs') : msg('today.oneIs'),
+      }),
       to: 'control',
       button: msg('common.toControl'),
       tone: 'ochre',
@@ -71,14 +84,19 @@ export function nextStep(site: OpenSite, proof: ProofAge | null, doubtfulMarks: 
   if (proof?.failed)
     return {
       title: msg('today.stopAProofOfFailed', { name }),
-      text: msg('today.inDoubtSightTheMarkAgainThen', { doubtful: doubtful === 0 ? msg('today.noMark') : msg('today.marks2', { count: count(doubtful) }) }),
+      text: msg('today.inDoubtSightTheMarkAgainThen', {
+        doubtful: doubtful === 0 ? msg('today.noMark') : msg('today.marks2', { count: count(doubtful) }),
+      }),
       to: 'prove',
       button: msg('common.toProve'),
       tone: 'brick',
     };
   const claim = claimOf(state, site.trust, inForce);
   // What no listed mark can prove is said elsewhere, and not asked for again and again.
-  const canProve = () => proofCandidates(state, inForce, claim.unproven).some(({ proves }) => proves.some((part) => claim.unproven.includes(part)));
+  const canProve = () =>
+    proofCandidates(state, inForce, claim.unproven).some(({ proves }) =>
+      proves.some((part) => claim.unproven.includes(part)),
+    );
   if (proof && !proof.proven && (claim.unproven.includes('plan') || canProve()))
     return {
       title: proveFirstTitle({ name, ...claim }),
@@ -90,7 +108,10 @@ export function nextStep(site: OpenSite, proof: ProofAge | null, doubtfulMarks: 
   if (proof?.due) {
     return {
       title: msg('today.proveBeforeTheNextMark', { name }),
-      text: proof.due === 'EVENT' ? msg('today.somethingHappenedAtTheInstrumentSince') : msg('today.minutesSinceTheLastProof', { minutes: proof.minutes }),
+      text:
+        proof.due === 'EVENT'
+          ? msg('today.somethingHappenedAtTheInstrumentSince')
+          : msg('today.minutesSinceTheLastProof', { minutes: proof.minutes }),
       to: 'prove',
       button: msg('common.proveNow'),
       tone: 'ochre',
@@ -100,9 +121,17 @@ export function nextStep(site: OpenSite, proof: ProofAge | null, doubtfulMarks: 
     const one = again.length === 1;
     // Said to be gone or hit, or set for an earlier plan: the evidence may be good, and yet nobody may build from it.
     const what =
-      again.length === doubtful ? (one ? msg('today.isInDoubt') : msg('today.areInDoubt')) : one ? msg('today.hasToBeSetAgain') : msg('today.haveToBeSetAgain');
+      again.length === doubtful
+        ? one
+          ? msg('today.isInDoubt')
+          : msg('today.areInDoubt')
+        : one
+          ? msg('today.hasToBeSetAgain')
+          : msg('today.haveToBeSetAgain');
     return {
-      title: one ? msg('today.oneMark', { what }) : msg('today.marks3', { capital: capital(count(again.length)), what }),
+      title: one
+        ? msg('today.oneMark', { what })
+        : msg('today.marks3', { capital: capital(count(again.length)), what }),
       text: msg('today.nobodyShouldBuildFromIsProvenSet', { one: one ? 'it' : 'them', name }),
       to: first ? `mark?package=${first.package}&mark=${encodeURIComponent(first.key)}` : 'mark',
       button: msg('common.toMark'),
