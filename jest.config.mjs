@@ -24,7 +24,8 @@ const project = (room, environment = 'node', extra = {}) => ({
   transform: { '^.+\\.tsx?$': swc },
   moduleNameMapper: {
     '\\.(css|woff2)(\\?url)?$': `${import.meta.dirname}/scripts/empty-module.mjs`,
-    // Another room is one module: putting its hundred files together anew for every file of tests took longer than the tests.
+    // Another room is one module: putting its hundred files together anew for every file of tests took longer than the
+    // tests.
     ...Object.fromEntries(Object.entries(rooms).map(([name, file]) => [`^@idle-marker/${name}$`, file])),
   },
   ...extra,

@@ -1,8 +1,8 @@
 import { defineConfig } from '@playwright/test';
 
 /**
- * A morning that is played goes back some hours: in a zone where it is early afternoon it never crosses midnight, whenever the
- * tests are run. Names of such zones count the other way round.
+ * A morning that is played goes back some hours: in a zone where it is early afternoon it never crosses midnight,
+ * whenever the tests are run. Names of such zones count the other way round.
  */
 function zoneOfAfternoon(): string {
   const ahead = 14 - new Date().getUTCHours();

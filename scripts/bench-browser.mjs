@@ -1,6 +1,7 @@
 // Measures the application in Chromium: size of the first load, time from the link's message to the changed sentence,
-// script time of painting while panning 20 000 symbols, a control list of 10 000 rows, and a drawing of 100 000 elements.
-// Starts the application by itself, unless it is told where it runs: node scripts/bench-browser.mjs [http://127.0.0.1:4180]
+// script time of painting while panning 20 000 symbols, a control list of 10 000 rows, and a drawing of 100 000
+// elements. Starts the application by itself, unless it is told where it runs: node scripts/bench-browser.mjs
+// [http://127.0.0.1:4180]
 import { createRequire } from 'node:module';
 import { randomUUID } from 'node:crypto';
 import { createWriteStream } from 'node:fs';

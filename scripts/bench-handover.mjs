@@ -1,6 +1,6 @@
-// Measures what is handed over of a package of 500 marks, in Chromium and at the server: cut sheet, sketch, labels, and the
-// longest task of the page meanwhile. Starts the application by itself, unless it is told where it runs:
-// node scripts/bench-handover.mjs [http://127.0.0.1:4180]
+// Measures what is handed over of a package of 500 marks, in Chromium and at the server: cut sheet, sketch, labels, and
+// the longest task of the page meanwhile. Starts the application by itself, unless it is told where it runs: node
+// scripts/bench-handover.mjs [http://127.0.0.1:4180]
 import { execFileSync } from 'node:child_process';
 import { createRequire } from 'node:module';
 import { randomUUID } from 'node:crypto';

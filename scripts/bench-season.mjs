@@ -1,6 +1,6 @@
-// A season's site in Chromium: opening it for the first time and again, the longest task on every place, one more fact, and
-// facts that waited. Starts the application by itself, unless it is told where it runs and which site: node scripts/bench-season.mjs
-// [http://127.0.0.1:4180]
+// A season's site in Chromium: opening it for the first time and again, the longest task on every place, one more fact,
+// and facts that waited. Starts the application by itself, unless it is told where it runs and which site: node
+// scripts/bench-season.mjs [http://127.0.0.1:4180]
 import { execFile } from 'node:child_process';
 import { createRequire } from 'node:module';
 import { randomUUID } from 'node:crypto';

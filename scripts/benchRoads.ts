@@ -1,4 +1,7 @@
-/** Alignments and surfaces, beside what a user would otherwise take: a line made of many short sides, and a triangulation searched triangle by triangle through an index of boxes. */
+/**
+ * Alignments and surfaces, beside what a user would otherwise take: a line made of many short sides, and a
+ * triangulation searched triangle by triangle through an index of boxes.
+ */
 import Flatbush from 'flatbush';
 import { Bench } from 'tinybench';
 import {

@@ -1,4 +1,5 @@
-// Rooms as one module each, for the tests of other rooms: made anew whenever the tests begin, in a few tenths of a second.
+// Rooms as one module each, for the tests of other rooms: made anew whenever the tests begin, in a few tenths of a
+// second.
 import { join, resolve } from 'node:path';
 import { buildSync } from 'esbuild';
 

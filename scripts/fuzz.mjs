@@ -1,7 +1,7 @@
 // Readers and routes under fuzz: node scripts/fuzz.mjs [--mutants N] [--seconds S] [--seed N] [--only NAME] [--port P]
-// Every mutant ends in a result or in a refusal with its code: none throws, none takes over 5 s, none comes to over 1 GB, and the
-// server answers none with 500. What fails is written to fuzz-failures, with the number that makes it again. With --port the
-// running server there is given archives and facts, too.
+// Every mutant ends in a result or in a refusal with its code: none throws, none takes over 5 s, none comes to over 1
+// GB, and the server answers none with 500. What fails is written to fuzz-failures, with the number that makes it
+// again. With --port the running server there is given archives and facts, too.
 import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -94,7 +94,9 @@ async function bundled(entry) {
   return { file: outfile, remove: () => rmSync(folder, { recursive: true, force: true }) };
 }
 
-/** Mutants of one reader; a thread that is stuck is ended, and another one goes on behind the mutant it was stuck on. */
+/**
+ * Mutants of one reader; a thread that is stuck is ended, and another one goes on behind the mutant it was stuck on.
+ */
 async function fuzzReader(program, reader) {
   const at = new SharedArrayBuffer(16);
   const state = new Float64Array(at);

@@ -1,4 +1,7 @@
-/** The running server under fuzz: archives that were tampered with, facts, control lists and raw sights of any kind. Nothing is answered with 500. */
+/**
+ * The running server under fuzz: archives that were tampered with, facts, control lists and raw sights of any kind.
+ * Nothing is answered with 500.
+ */
 import { createHash } from 'node:crypto';
 import { randomUUID } from 'node:crypto';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
@@ -38,7 +41,10 @@ const get = async (port: number, path: string): Promise<Uint8Array> =>
 
 type Files = Record<string, Uint8Array>;
 
-/** One of its texts changed, and its list of contents put right for it most of the time; or a few bytes of the file itself. */
+/**
+ * One of its texts changed, and its list of contents put right for it most of the time; or a few bytes of the file
+ * itself.
+ */
 function mutatedArchive(files: Files, random: () => number): Uint8Array {
   const changed: Files = { ...files };
   const way = random();

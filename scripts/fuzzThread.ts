@@ -1,4 +1,7 @@
-/** One reader, given mutant after mutant, in a thread that can be ended: a reader that never comes back takes nothing else along. */
+/**
+ * One reader, given mutant after mutant, in a thread that can be ended: a reader that never comes back takes nothing
+ * else along.
+ */
 import { parentPort, workerData } from 'node:worker_threads';
 import { readControlList, readLandXmlSurvey, textOf, OpenDrawing } from '@idle-marker/formats';
 import { readRawSights } from '@idle-marker/contract';

@@ -1,4 +1,6 @@
-/** A station with ten sights, one of them to a mark that moved, on a site with many listed marks: for the benchmarks. */
+/**
+ * A station with ten sights, one of them to a mark that moved, on a site with many listed marks: for the benchmarks.
+ */
 import { uniform, type ResectionInput } from '@idle-marker/core';
 
 export function judgedStation(listed: number): ResectionInput {

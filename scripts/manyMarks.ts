@@ -1,4 +1,7 @@
-/** A site with one package of many set marks, as facts in JSON, for the benchmarks: node scripts/run.mjs scripts/manyMarks.ts 500 */
+/**
+ * A site with one package of many set marks, as facts in JSON, for the benchmarks: node scripts/run.mjs
+ * scripts/manyMarks.ts 500
+ */
 import { randomUUID } from 'node:crypto';
 import { PLACES, Story } from '../records/test/story.ts';
 

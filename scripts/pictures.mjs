@@ -1,4 +1,5 @@
-// Takes the pictures in docs/screenshots from the demo site. Start the application on a new data folder with a fixed clock:
+// Takes the pictures in docs/screenshots from the demo site. Start the application on a new data folder with a fixed
+// clock:
 //   IDLE_DATA=$(mktemp -d) IDLE_NOW=2026-11-24T10:30:00Z ./start        then: node scripts/pictures.mjs [URL]
 import { createRequire } from 'node:module';
 import { execFileSync } from 'node:child_process';

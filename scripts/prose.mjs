@@ -1,5 +1,6 @@
-// Finds sentences and labels in source code: what a person would read, where it is no message. For the test that all of them
-// stand in the tables of words; it reads the syntax, since a class name or a statement to the database is text as well.
+// Finds sentences and labels in source code: what a person would read, where it is no message. For the test that all of
+// them stand in the tables of words; it reads the syntax, since a class name or a statement to the database is text as
+// well.
 import { parseSync } from 'oxc-parser';
 
 /** Attributes of elements whose text nobody reads. */

@@ -1,6 +1,6 @@
-// Runs a TypeScript program of this project: node scripts/run.mjs FILE ARGUMENT...
-// Bundling takes a few tenths of a second, loading the sources file by file over a second. The bundle is kept beside the
-// installed packages and taken again while every file that went into it is as it was.
+// Runs a TypeScript program of this project: node scripts/run.mjs FILE ARGUMENT... Bundling takes a few tenths of a
+// second, loading the sources file by file over a second. The bundle is kept beside the installed packages and taken
+// again while every file that went into it is as it was.
 import { mkdirSync, readFileSync, renameSync, statSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';

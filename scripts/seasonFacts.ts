@@ -1,6 +1,7 @@
 /**
- * The facts of a season on one site: weeks of five stations on common control, each proved twice and left with its share of the
- * marks of the week's package. One week is told in full, the others are the same with ids, names and days of their own.
+ * The facts of a season on one site: weeks of five stations on common control, each proved twice and left with its
+ * share of the marks of the week's package. One week is told in full, the others are the same with ids, names and days
+ * of their own.
  */
 import type { AnyFact } from '@idle-marker/contract';
 import { PLACES, Story } from '../records/test/story.ts';

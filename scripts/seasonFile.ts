@@ -1,4 +1,6 @@
-/** The facts of a season as JSON on standard output, for the benches: node scripts/run.mjs scripts/seasonFile.ts 20000 */
+/**
+ * The facts of a season as JSON on standard output, for the benches: node scripts/run.mjs scripts/seasonFile.ts 20000
+ */
 import { seasonFacts } from './seasonFacts.ts';
 
 const MINUTES_AGO = 20;

@@ -10,7 +10,9 @@ export interface Mix {
   /** Actual noise over the stated one. */
   readonly noise: number;
   readonly faults: 1 | 2;
-  /** How errors are spread: normal, with heavy tails of the same variance, or with 5 in 100 of them four times as large. */
+  /**
+   * How errors are spread: normal, with heavy tails of the same variance, or with 5 in 100 of them four times as large.
+   */
   readonly errors?: 'normal' | 'tails' | 'outliers';
   /** Actual centring of a target, metres, where it is not the stated one. */
   readonly centring?: number;

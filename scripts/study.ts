@@ -1,7 +1,7 @@
 /**
- * How often the right fault is named: simulated stations, a tenth of them faultless, the rest with one fault (or two), under
- * the noise that was stated and under others. Run with `npm run study -- [COUNT] [SEED]`. Not a test: it prints tables and
- * takes its time. `npm run study:checked` asks what stations promise.
+ * How often the right fault is named: simulated stations, a tenth of them faultless, the rest with one fault (or two),
+ * under the noise that was stated and under others. Run with `npm run study -- [COUNT] [SEED]`. Not a test: it prints
+ * tables and takes its time. `npm run study:checked` asks what stations promise.
  */
 import { explainMisfit, freeStation } from '@idle-marker/core';
 import { dice, FAULTS, make, type Dice, type Fault, type Mix } from './simulatedStations.ts';

@@ -1,7 +1,7 @@
 /**
- * What stations promise: of those called checked with nothing wrong, how many are off by more than the work bears; how many good
- * ones are asked for another mark; whether "good to 95 %" covers what it says, also where it can't be told what is wrong.
- * Run with `npm run study:checked -- [COUNT] [SEED]`. Not a test: it prints tables and takes its time.
+ * What stations promise: of those called checked with nothing wrong, how many are off by more than the work bears; how
+ * many good ones are asked for another mark; whether "good to 95 %" covers what it says, also where it can't be told
+ * what is wrong. Run with `npm run study:checked -- [COUNT] [SEED]`. Not a test: it prints tables and takes its time.
  */
 import {
   judgeStation,

@@ -1,5 +1,5 @@
-// Runs the checks and counts them. The closing line is plain: "N passed, N failed". Where browser tests are run, too, the others
-// go beside them: those wait more than they compute.
+// Runs the checks and counts them. The closing line is plain: "N passed, N failed". Where browser tests are run, too,
+// the others go beside them: those wait more than they compute.
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, openSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -27,7 +27,10 @@ async function runOn(name, command, args, options) {
   return status === 0;
 }
 
-/** Begins a check that goes on beside the others, with its place in the queue for the processor; what it says is kept until it is asked for. */
+/**
+ * Begins a check that goes on beside the others, with its place in the queue for the processor; what it says is kept
+ * until it is asked for.
+ */
 function beside(name, command, args, niceness = 10) {
   const file = join(folder, `${name}.txt`);
   const out = openSync(file, 'w');

@@ -1,5 +1,5 @@
-// Type-checks everything in a few programs, one after the other: the compiler uses both cores by itself, and what most rooms
-// share is read once. Prints what it says; fails when any program fails.
+// Type-checks everything in a few programs, one after the other: the compiler uses both cores by itself, and what most
+// rooms share is read once. Prints what it says; fails when any program fails.
 import { spawnSync } from 'node:child_process';
 
 const PROGRAMS = [

@@ -1,7 +1,8 @@
 import { msg } from '@idle-marker/words';
 /**
- * Raw sights of one set-up as JSON lines: what was read, to what, with which control and which instrument, by names that hold on
- * any site, and the station that came of it. The file is complete: whoever reads it can compute the station again.
+ * Raw sights of one set-up as JSON lines: what was read, to what, with which control and which instrument, by names
+ * that hold on any site, and the station that came of it. The file is complete: whoever reads it can compute the
+ * station again.
  */
 import type { Static } from './schema.ts';
 import { ControlBody } from './facts/bodies/control.ts';

@@ -35,7 +35,9 @@ interface Told {
   readonly marks?: readonly string[];
 }
 
-/** Sights with noise by seed to marks that are not quite where they are listed, or that were read or entered wrongly. */
+/**
+ * Sights with noise by seed to marks that are not quite where they are listed, or that were read or entered wrongly.
+ */
 function station(seed: number, { places = {}, change = (each) => each, marks = SIGHTED }: Told = {}): ResectionInput {
   let state = seed;
   const noise = (sd: number): number => {

@@ -25,7 +25,8 @@ const fault = (...points: GradePoint[]) => {
 
 describe('profiles', () => {
   it('give the equal-tangent curve of a textbook', () => {
-    // C. D. Ghilani, P. R. Wolf, Elementary Surveying, example 25.1: +3.00 and −2.40 percent meet at 46+70, 853.48 ft; 600 ft.
+    // C. D. Ghilani, P. R. Wolf, Elementary Surveying, example 25.1: +3.00 and −2.40 percent meet at 46+70, 853.48 ft;
+    // 600 ft.
     const profile = made(
       point(4000, 853.48 - 670 * 0.03),
       point(4670, 853.48, { kind: 'parabola', length: 600 }),

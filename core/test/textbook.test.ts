@@ -10,8 +10,9 @@ const distance = (from: PlanPoint, to: PlanPoint) => Math.hypot(to.e - from.e, t
 const turn = (angle: number) => ((angle % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI);
 
 /**
- * Three-point resection by Collins' auxiliary point. Source: Schofield, Breach, "Engineering Surveying", resection: the circle
- * through A, B and the station meets the line to C again in H; angles at A and B give H, and H with C the azimuths from the station.
+ * Three-point resection by Collins' auxiliary point. Source: Schofield, Breach, "Engineering Surveying", resection: the
+ * circle through A, B and the station meets the line to C again in H; angles at A and B give H, and H with C the
+ * azimuths from the station.
  */
 function collins(a: PlanPoint, b: PlanPoint, c: PlanPoint, alpha: number, beta: number): PlanPoint {
   // alpha: angle at the station from A to C; beta: from C to B, both clockwise. Angles over one chord are equal.
@@ -109,7 +110,8 @@ describe('the figures of an adjustment', () => {
   ];
 
   it('of a station in the middle of four like marks are those of the mean: round, and half of one sight', () => {
-    // Ghilani, "Adjustment Computations": independent equal observations. By symmetry every sight weighs alike in E and N.
+    // Ghilani, "Adjustment Computations": independent equal observations. By symmetry every sight weighs alike in E and
+    // N.
     const solved = resection(input(square, { e: 0, n: 0 }, 0.4, true));
     if (!solved.ok) throw new Error(solved.error.code);
     const { value } = solved;

@@ -68,7 +68,8 @@ describe('standing of a site of any kind', () => {
           record.type === 'proof' || record.type === 'resight' ? { ...record, height: flip[record.height] } : record,
         );
         const plan = (result: TrustResult) => result.marks.map((mark) => [mark.id, mark.plan]);
-        // Which records supersede depends on what they measured, so only those that measured the same parts are compared.
+        // Which records supersede depends on what they measured, so only those that measured the same parts are
+        // compared.
         const measured = input.records.every((record) => !('height' in record) || record.height !== 'notMeasured');
         fc.pre(measured);
         expect(plan(judgeTrust({ ...input, records }))).toEqual(plan(judgeTrust(input)));

@@ -1,4 +1,7 @@
-/** Made-up sites for the judgement of trust: stations, proofs, marks, re-sights and whatever else befalls them, from a seed. */
+/**
+ * Made-up sites for the judgement of trust: stations, proofs, marks, re-sights and whatever else befalls them, from a
+ * seed.
+ */
 import type { Draw } from '../src/index.ts';
 import type { ProofOutcome, TrustInput, TrustRecord } from '../src/index.ts';
 import { uniform } from '../src/index.ts';

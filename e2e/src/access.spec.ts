@@ -56,7 +56,10 @@ async function eachPlace(
   }
 }
 
-/** What is touched and smaller than a gloved thumb needs, by its words. Links within a sentence are as large as the sentence. */
+/**
+ * What is touched and smaller than a gloved thumb needs, by its words. Links within a sentence are as large as the
+ * sentence.
+ */
 const tooSmall = (page: Page): Promise<string[]> =>
   page.evaluate(() =>
     [...document.querySelectorAll<HTMLElement>('button, select, input, nav a, [role=switch]')]

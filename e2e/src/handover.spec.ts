@@ -1,4 +1,7 @@
-/** What is handed over, through the real interface: stakes and their convention, labels, the crew's page, sketch, files, the end of the day. */
+/**
+ * What is handed over, through the real interface: stakes and their convention, labels, the crew's page, sketch, files,
+ * the end of the day.
+ */
 import { readFileSync } from 'node:fs';
 import { mkdir, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';

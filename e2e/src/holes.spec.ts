@@ -1,4 +1,7 @@
-/** What was once got through, tried again on the running product: other origins, stand-ins for the server, cleared storage, two tablets, kills. */
+/**
+ * What was once got through, tried again on the running product: other origins, stand-ins for the server, cleared
+ * storage, two tablets, kills.
+ */
 import { execFile, spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { readFile, rm, mkdtemp, chmod } from 'node:fs/promises';
@@ -60,7 +63,8 @@ test('a page of another origin changes nothing', async ({ page, server, request 
     await page.evaluate(
       async ([origin, text]) => {
         const bytes = Uint8Array.from(atob(text!), (letter) => letter.charCodeAt(0));
-        // What needs no leave of the server: it comes to the route itself. The rest is asked about first, and nobody answers that.
+        // What needs no leave of the server: it comes to the route itself. The rest is asked about first, and nobody
+        // answers that.
         for (const body of [bytes, new Blob([bytes]), new Blob([bytes], { type: 'text/plain' })])
           await fetch(`${origin}/api/v1/archives`, { method: 'POST', mode: 'no-cors', body }).catch(() => null);
         await fetch(`${origin}/api/v1/archives`, {

@@ -69,13 +69,11 @@ test('every single fault of a station is named, and put right or left out', asyn
   await page.getByRole('button', { name: 'Make site' }).click();
   await page.getByRole('button', { name: 'Import…' }).click();
   const rows = Object.entries(MARKS).map(([name, place]) => [name, ...place].join(','));
-  await page
-    .locator('input[type=file]')
-    .setInputFiles({
-      name: 'control.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from(`Point,Easting,Northing,Elev\n${rows.join('\n')}\n`),
-    });
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'control.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`Point,Easting,Northing,Elev\n${rows.join('\n')}\n`),
+  });
   await page.getByRole('button', { name: 'Write marks' }).click();
   await expect(page.getByRole('button', { name: 'About K8' })).toBeVisible();
 

@@ -64,13 +64,11 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
   await page.getByRole('button', { name: 'Stop reading' }).click();
   await expect(page.getByText('Reading parcels.xml')).toBeHidden();
   const rows = MARKS.map(([name, e, n, z]) => `${name},${n},${e},${z}`);
-  await page
-    .locator('input[type=file]')
-    .setInputFiles({
-      name: 'control.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from(`Point,Northing,Easting,Elev\n${rows.join('\n')}\nZ9,500000,oops,3\n`),
-    });
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'control.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`Point,Northing,Easting,Elev\n${rows.join('\n')}\nZ9,500000,oops,3\n`),
+  });
   await expect(page.getByText(/Fault: Easting: “oops” is not a number/)).toBeVisible();
   await noSeriousFault(page);
   await expect(page.getByRole('button', { name: 'Write marks' })).toBeDisabled();

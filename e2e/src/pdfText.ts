@@ -34,7 +34,9 @@ export const textOf = (pieces: readonly PdfPiece[]): string =>
 /** Lines of one cell stand no farther apart, points. */
 const LINE = 12;
 
-/** The cells of a row from left to right: a piece lower down goes on in the cell that starts, or ends, where it does. */
+/**
+ * The cells of a row from left to right: a piece lower down goes on in the cell that starts, or ends, where it does.
+ */
 function cellsOf(row: readonly PdfPiece[]): PdfPiece[] {
   const cells: PdfPiece[] = [];
   const near = (a: number, b: number) => Math.abs(a - b) < 1;
@@ -48,7 +50,10 @@ function cellsOf(row: readonly PdfPiece[]): PdfPiece[] {
   return cells.sort((a, b) => a.x - b.x);
 }
 
-/** The table's rows by their first cell: the pieces that stand at its height or, gone on in lines below, down to the next row. */
+/**
+ * The table's rows by their first cell: the pieces that stand at its height or, gone on in lines below, down to the
+ * next row.
+ */
 export function pdfRows(pieces: readonly PdfPiece[], names: readonly string[]): Map<string, string> {
   const left = Math.min(...pieces.map((piece) => piece.x));
   const starts = pieces

@@ -296,8 +296,8 @@ test('heights of a road’s marks from a surface instead of its strings: cut and
   await page.getByRole('button', { name: 'SE-0+150', exact: true }).click();
   await expect(page.getByText(bySurface.toFixed(3)).first()).toBeVisible();
   await setMark(page);
-  // What is written is counted from the hub to the surface: from what both are, so that the last digit may be another one than
-  // that of the difference of what is shown of them.
+  // What is written is counted from the hub to the surface: from what both are, so that the last digit may be another
+  // one than that of the difference of what is shown of them.
   const hub = Number(
     (await page.getByText('Hub', { exact: true }).locator('xpath=following-sibling::dd').innerText()).match(
       /\d+\.\d{3}/,
@@ -335,7 +335,8 @@ test('a junction return: its points and its radius point, with heights of both r
   await to.getByLabel(/^Near/).fill('0+012');
   await to.getByLabel('It touches').selectOption({ label: 'left edge' });
   await to.getByLabel('Heights of').selectOption({ label: 'left edge' });
-  // The arc of the design, which the drawing shows as the western kerb: 82 degrees to the left on a radius of nine metres.
+  // The arc of the design, which the drawing shows as the western kerb: 82 degrees to the left on a radius of nine
+  // metres.
   await expect(dialog.getByTestId('return-figures')).toContainText('Turns 82°00′00″ to the left; 12.881 m long');
   await expect(dialog.getByText('6 marks')).toBeVisible();
   await expect(

@@ -7,7 +7,8 @@ export const test = base.extend<
   { page: Page },
   { server: string; ownSite: string; mayGoAway: boolean; cluster: Cluster | null }
 >({
-  // A file that says its name here begins with a site that no other file has worked on: another value is another worker.
+  // A file that says its name here begins with a site that no other file has worked on: another value is another
+  // worker.
   ownSite: ['', { scope: 'worker', option: true }],
   // Each worker has a server and a database of its own: what one does on a site the other must not see.
   server: [
@@ -57,8 +58,8 @@ export const test = base.extend<
 export { expect };
 
 /**
- * No fault that axe calls serious or critical on the page as it is now; of some rules alone where the others were looked at
- * elsewhere. While a dialog is open everything behind it is hidden from everybody, so the dialog is the page.
+ * No fault that axe calls serious or critical on the page as it is now; of some rules alone where the others were
+ * looked at elsewhere. While a dialog is open everything behind it is hidden from everybody, so the dialog is the page.
  */
 export async function noSeriousFault(page: Page, rules: readonly string[] = []): Promise<void> {
   // Put into the page once: by far the most of its time is reading it.

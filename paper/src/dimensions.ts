@@ -15,8 +15,8 @@ const MOST_DIAGONALS = 4;
 const STEP = 2;
 
 /**
- * Dimensions that are worth drawing: the shortest lines that join all marks (Prim, Shortest connection networks), and a few
- * long ones across, no two of them from one mark.
+ * Dimensions that are worth drawing: the shortest lines that join all marks (Prim, Shortest connection networks), and a
+ * few long ones across, no two of them from one mark.
  */
 export function dimensionsOf(rows: readonly Row[]): {
   readonly near: readonly (readonly [Row, Row])[];

@@ -21,7 +21,10 @@ export interface DxfMark {
   readonly z: number | null;
 }
 
-/** The sketch in ground coordinates; of several pages the thing from the key, and everything else from the pages themselves. */
+/**
+ * The sketch in ground coordinates; of several pages the thing from the key, and everything else from the pages
+ * themselves.
+ */
 export function sketchDxf(pages: readonly [Scene, ...Scene[]], unit: LengthUnit, marks: readonly DxfMark[]): string {
   const [first, ...parts] = pages;
   if (parts.length === 0) return sceneDxf([first], unit, marks);

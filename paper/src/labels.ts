@@ -1,4 +1,7 @@
-/** Places for labels so that none lies on another or on what is drawn: tried in a fixed order, so that a drawing is always the same. */
+/**
+ * Places for labels so that none lies on another or on what is drawn: tried in a fixed order, so that a drawing is
+ * always the same.
+ */
 export interface Box {
   readonly x: number;
   readonly y: number;
@@ -66,7 +69,9 @@ const LONGEST_LEADER = 60;
 export interface LabelRoom {
   /** Everything that is drawn. */
   readonly taken: Taken;
-  /** The labels alone, through which no leader may run; without it a label stands wherever there is room, and has none. */
+  /**
+   * The labels alone, through which no leader may run; without it a label stands wherever there is room, and has none.
+   */
   readonly words?: Taken;
   readonly frame: Box;
   /** Direction that is tried first, in radians, x to the right and y down. */
@@ -76,8 +81,8 @@ export interface LabelRoom {
 type Line = readonly [readonly [number, number], readonly [number, number]];
 
 /**
- * The free box nearest to a point for a label of `w` by `h`; null where there is none. One that stands apart has a leader, which
- * runs through no other label.
+ * The free box nearest to a point for a label of `w` by `h`; null where there is none. One that stands apart has a
+ * leader, which runs through no other label.
  */
 export function placeLabel(
   x: number,

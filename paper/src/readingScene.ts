@@ -36,7 +36,10 @@ interface Feature {
   readonly width: number;
 }
 
-/** From the side: the hub with its lath, level to the thing, then down or up. Not to scale; what is higher is drawn higher. */
+/**
+ * From the side: the hub with its lath, level to the thing, then down or up. Not to scale; what is higher is drawn
+ * higher.
+ */
 export function sectionScene(reading: StakeReading, drawn: ReadingDrawn): Scene {
   const { words, unit, measure } = drawn;
   const { heights } = reading;

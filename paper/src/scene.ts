@@ -1,6 +1,6 @@
 /**
- * A drawing on paper as data: paths and texts in points, x to the right and y down, made once and written as PDF, SVG, DXF or
- * PNG. Where it is to scale it says how paper and ground belong together.
+ * A drawing on paper as data: paths and texts in points, x to the right and y down, made once and written as PDF, SVG,
+ * DXF or PNG. Where it is to scale it says how paper and ground belong together.
  */
 import type { Metres } from '@idle-marker/core';
 

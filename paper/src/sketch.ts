@@ -1,7 +1,7 @@
 /**
- * The sketch that goes with a cut sheet: the thing, its marks with offsets and heights, dimensions between them, north, scale
- * and legend, to a round scale on a sheet of paper. Where one page has no room for the names, a key of all of it and pages at a
- * larger scale.
+ * The sketch that goes with a cut sheet: the thing, its marks with offsets and heights, dimensions between them, north,
+ * scale and legend, to a round scale on a sheet of paper. Where one page has no room for the names, a key of all of it
+ * and pages at a larger scale.
  */
 import type { CutSheet } from '@idle-marker/records';
 import { msg, STANDING, UNIT_ABBREVIATION, writtenLength } from '@idle-marker/words';
@@ -80,8 +80,8 @@ function pageOf({ paper, upright }: SketchOptions): Page {
 }
 
 /**
- * The whole sketch, a small piece at each step: who draws for a person rests between them. Each step tells how much is done, from
- * 0 to 1. One page is tried first; each further try takes half of what is left.
+ * The whole sketch, a small piece at each step: who draws for a person rests between them. Each step tells how much is
+ * done, from 0 to 1. One page is tried first; each further try takes half of what is left.
  */
 export function* sketchSteps(
   sheet: NumberedSheet,

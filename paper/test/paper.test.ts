@@ -1,4 +1,7 @@
-/** Drawings on paper: nothing lies on anything else, what is to scale is to scale, and other programs read what is written. */
+/**
+ * Drawings on paper: nothing lies on anything else, what is to scale is to scale, and other programs read what is
+ * written.
+ */
 import { describe, expect, it } from '@jest/globals';
 import DxfParser from 'dxf-parser';
 import fc from 'fast-check';

@@ -1,4 +1,7 @@
-/** The pieces that drawings are made of: lines cut to a frame, pages side by side, labels that keep apart, texts for SVG. */
+/**
+ * The pieces that drawings are made of: lines cut to a frame, pages side by side, labels that keep apart, texts for
+ * SVG.
+ */
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { clipped } from '../src/clip.ts';

@@ -85,7 +85,9 @@ export function affectedPackage(
   return { work, moved, largest, lost, marks: marks.sort((a, b) => b.by - a.by), next };
 }
 
-/** Marks that had been moved to an offset of their own keep its length and direction, from where their corner is now. */
+/**
+ * Marks that had been moved to an offset of their own keep its length and direction, from where their corner is now.
+ */
 function keepOffsets(before: Package, plans: Package['plans']): Package['plans'] {
   const kept = keepMoved(before, plans, before.offset);
   const own = new Map(

@@ -1,4 +1,7 @@
-/** What was measured as it stands: against the design of the packages, bolts as groups, faces of columns against their lines. */
+/**
+ * What was measured as it stands: against the design of the packages, bolts as groups, faces of columns against their
+ * lines.
+ */
 import {
   alongOff,
   distanceToPolygon,
@@ -127,7 +130,10 @@ export interface Clearance {
   readonly inside: boolean;
 }
 
-/** How much room is left between something that stands there and the nearest outline; null where there is none within `most`. */
+/**
+ * How much room is left between something that stands there and the nearest outline; null where there is none within
+ * `most`.
+ */
 export function clearanceOf(state: SiteState, place: PlanPoint, most: Metres): Clearance | null {
   const found = state.packages
     .flatMap(({ body }) => body.items.filter(isOutline))
@@ -333,6 +339,9 @@ export const lineDifferences = (state: SiteState): LineDifference[] =>
 export const heightOverRoad = ({ against, place }: Pick<FactBody<'asBuilt'>, 'against' | 'place'>): Metres | null =>
   against?.kind !== 'road' || against.designZ === null || place.z === null ? null : place.z - against.designZ;
 
-/** How high a thing stands over the surface that it was measured against; null when it was not, or either has no height there. */
+/**
+ * How high a thing stands over the surface that it was measured against; null when it was not, or either has no height
+ * there.
+ */
 export const heightOverSurface = ({ against, place }: Pick<FactBody<'asBuilt'>, 'against' | 'place'>): Metres | null =>
   against?.kind !== 'surface' || against.z === null || place.z === null ? null : place.z - against.z;

@@ -1,4 +1,7 @@
-/** Everything that was measured as it stands, as one report: against the design, bolts as groups, columns, lines, single points. */
+/**
+ * Everything that was measured as it stands, as one report: against the design, bolts as groups, columns, lines, single
+ * points.
+ */
 import type { AngleUnit, LengthUnit, Metres, SitePoint, Standing } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { msg, roadPlaceWords, usualStationFormat, type StationStyle } from '@idle-marker/words';

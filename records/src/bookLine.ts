@@ -23,7 +23,10 @@ function lineIn(book: Book, fact: AnyFact): BookLine {
   return { topic, text: msg('records.stampedAheadByAWrongClockIt', { text, ahead }) };
 }
 
-/** What entries of a site say, and whether a clock that was ahead has stamped them; each is written when it is first asked for. */
+/**
+ * What entries of a site say, and whether a clock that was ahead has stamped them; each is written when it is first
+ * asked for.
+ */
 export function bookReader(state: SiteState): (fact: AnyFact) => BookLine {
   const book: Book = bookOf(state, (other) => lineOf(other).text);
   const lines = new Map<string, BookLine>();

@@ -1,6 +1,6 @@
 /**
- * Pages of the field book as data: of one placing of the instrument, and of one day. Every figure is as it was kept; what was
- * put right later stands beside what it was. Metres, decimal degrees and millimetres.
+ * Pages of the field book as data: of one placing of the instrument, and of one day. Every figure is as it was kept;
+ * what was put right later stands beside what it was. Metres, decimal degrees and millimetres.
  */
 import { reduceReading, type Metres, type TrustResult } from '@idle-marker/core';
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';

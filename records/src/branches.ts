@@ -1,4 +1,7 @@
-/** Facts that replace one another: what two people say in the place of the same fact, without knowing of each other, are two branches. */
+/**
+ * Facts that replace one another: what two people say in the place of the same fact, without knowing of each other, are
+ * two branches.
+ */
 import type { AnyFact } from '@idle-marker/contract';
 import type { SaidBody } from './rawSights.ts';
 import type { SiteState } from './state.ts';
@@ -26,8 +29,8 @@ export function chainFrom(tip: string, before: (id: string) => string | null | u
 }
 
 /**
- * Withdraws the branches that end in `others`: without all of it, an earlier fact of the same would stand again. What the one that
- * stands has replaced as well, as a hub that was pulled, is left as it is.
+ * Withdraws the branches that end in `others`: without all of it, an earlier fact of the same would stand again. What
+ * the one that stands has replaced as well, as a hub that was pulled, is left as it is.
  */
 export function withdrawBranches(
   state: SiteState,

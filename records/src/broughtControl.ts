@@ -54,8 +54,8 @@ export function markLife(state: SiteState, mark: ControlMark): LifeLine[] {
 }
 
 /**
- * The mark as this site lists it. It keeps its coordinates, uncertainty and source, and carries its life with it; what hangs on
- * records of the other site, such as the station that measured it, is told in the source instead.
+ * The mark as this site lists it. It keeps its coordinates, uncertainty and source, and carries its life with it; what
+ * hangs on records of the other site, such as the station that measured it, is told in the source instead.
  *
  * @param id of the mark on this site
  */
@@ -86,7 +86,10 @@ export function broughtControl(
   };
 }
 
-/** What the two sites do not share, so that coordinates may not mean the same place; empty when nothing is known to differ. */
+/**
+ * What the two sites do not share, so that coordinates may not mean the same place; empty when nothing is known to
+ * differ.
+ */
 export function frameDifferences(
   here: SiteState,
   there: SiteState,

@@ -49,7 +49,10 @@ export function isGroundOf(state: SiteState, solution: AcceptedSolution, mark: s
   );
 }
 
-/** The same station with what the one before and the new mark have in common; as it was when nothing was brought forward. */
+/**
+ * The same station with what the one before and the new mark have in common; as it was when nothing was brought
+ * forward.
+ */
 export function withForward(
   state: SiteState,
   occupation: Fact<'occupation'>,

@@ -50,8 +50,8 @@ export function laserCaution(state: SiteState, solution: AcceptedSolution, now: 
 const FAR: Metres = 75;
 
 /**
- * Cautions that nobody has seen to on the day of `now`. One of each for an area, services once for a package, and those about
- * the instrument once for a station.
+ * Cautions that nobody has seen to on the day of `now`. One of each for an area, services once for a package, and those
+ * about the instrument once for a station.
  */
 export function cautionsFor(
   state: SiteState,
@@ -86,7 +86,10 @@ const FINE: Metres = 0.005;
 /** What is set this near to a building that stands has to fit it: a misplaced mark is found when the wall is built. */
 const BESIDE: Metres = 3;
 
-/** Why a mark wants somebody else's check: things are bolted together there, or it stands beside a building. Null when neither is so. */
+/**
+ * Why a mark wants somebody else's check: things are bolted together there, or it stands beside a building. Null when
+ * neither is so.
+ */
 export function independentCheckFor(
   state: SiteState,
   work: Fact<'package'>,
@@ -122,7 +125,10 @@ export interface OpenCaution {
   readonly marks: readonly string[];
 }
 
-/** Cautions that nobody had answered on the day when the marks were set, and checks that are still wanted, with the marks they are about. */
+/**
+ * Cautions that nobody had answered on the day when the marks were set, and checks that are still wanted, with the
+ * marks they are about.
+ */
 export function openCautions(state: SiteState, work: Fact<'package'>, marks: readonly Fact<'mark'>[]): OpenCaution[] {
   const root = state.packageRoots.get(work.id) ?? work.id;
   const found = new Map<OpenCaution['code'], string[]>();

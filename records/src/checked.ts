@@ -1,4 +1,6 @@
-/** What the own sights of accepted stations check: as it was shown when they were decided on, and by the rules of now. */
+/**
+ * What the own sights of accepted stations check: as it was shown when they were decided on, and by the rules of now.
+ */
 import {
   isBeginning,
   largestEffect,
@@ -31,15 +33,13 @@ export const judgedBody = (judgement: Judgement, asked: AskedOfStation): Judged 
   checkability: judgement.checkability,
   goodToMm: mm(judgement.goodTo),
   askedMm: { plan: inMm(asked.plan), height: inMm(asked.height) },
-  unnoticed: (judgement.reliability?.unnoticed ?? [])
-    .slice(0, KEPT)
-    .map(({ fault, names, noticed, effect, at }) => ({
-      fault,
-      names: [...names],
-      noticedMm: mm(noticed),
-      effectMm: mm(effect),
-      at,
-    })),
+  unnoticed: (judgement.reliability?.unnoticed ?? []).slice(0, KEPT).map(({ fault, names, noticed, effect, at }) => ({
+    fault,
+    names: [...names],
+    noticedMm: mm(noticed),
+    effectMm: mm(effect),
+    at,
+  })),
 });
 
 interface KeptObservation {
@@ -52,8 +52,8 @@ interface KeptObservation {
 const LEAST_SHOWN = 0.01;
 
 /**
- * The rule of before: redundancy numbers and the count of names, from the result that was kept. Only for what was decided by it;
- * it does not see that two marks may stand on one post.
+ * The rule of before: redundancy numbers and the count of names, from the result that was kept. Only for what was
+ * decided by it; it does not see that two marks may stand on one post.
  */
 function byRedundancy({ method, result }: FactBody<'solution'>): Checkability {
   const observations = (result['observations'] ?? []) as readonly KeptObservation[];
@@ -76,7 +76,10 @@ function byRedundancy({ method, result }: FactBody<'solution'>): Checkability {
   return traceable ? 'traceable' : 'checked';
 }
 
-/** What an accepted station is good to in plan, 95 %: as it was shown when it was decided on. Metres; null where nothing bounds it. */
+/**
+ * What an accepted station is good to in plan, 95 %: as it was shown when it was decided on. Metres; null where nothing
+ * bounds it.
+ */
 export const goodToOf = ({ fact, decision }: Pick<Decided, 'fact' | 'decision'>): Metres | null => {
   const { judged } = decision.body;
   return judged ? metresOrNull(judged.goodToMm) : figuresOf(fact).radius95;
@@ -188,13 +191,16 @@ export interface FallenStation extends StationCheck {
   readonly solution: AcceptedSolution;
   /** Marks that were set from it and stand. */
   readonly set: number;
-  /** Marks set from it that no proof holds, in the order in which to sight them again from a station that is checked. */
+  /**
+   * Marks set from it that no proof holds, in the order in which to sight them again from a station that is checked.
+   */
   readonly again: readonly Fact<'mark'>[];
 }
 
 /**
- * A station that was called checked and is not by the rules of now; null where it still is. Its marks that are not held are to be
- * sighted again, first those where a hidden mistake would do most: a station that turns about a post is right beside it.
+ * A station that was called checked and is not by the rules of now; null where it still is. Its marks that are not held
+ * are to be sighted again, first those where a hidden mistake would do most: a station that turns about a post is right
+ * beside it.
  */
 export function fallenStation(state: SiteState, trust: TrustResult, solution: AcceptedSolution): FallenStation | null {
   const check = solution.withdrawn ? null : checkOf(state, solution);
@@ -216,7 +222,10 @@ export function fallenStation(state: SiteState, trust: TrustResult, solution: Ac
 export const fallenStations = (state: SiteState, trust: TrustResult): FallenStation[] =>
   state.accepted.flatMap((solution) => fallenStation(state, trust, solution) ?? []);
 
-/** What a page of the book says of a station's check: its state, how it was called by rules of then, and what that asks for. */
+/**
+ * What a page of the book says of a station's check: its state, how it was called by rules of then, and what that asks
+ * for.
+ */
 export function checkSentences(state: SiteState, trust: TrustResult, solution: AcceptedSolution): string[] {
   const check = checkOf(state, solution);
   if (!check) return [];

@@ -11,7 +11,10 @@ import { failedParts } from './stationClaim.ts';
 import { setMarks } from './indexes.ts';
 
 export type ClosingItem =
-  /** Marks, or what was measured, came after the last good proof of a station that still stands: one sight would hold them. */
+  /**
+   * Marks, or what was measured, came after the last good proof of a station that still stands: one sight would hold
+   * them.
+   */
   | {
       readonly code: 'CLOSING_PROOF_MISSING';
       readonly station: string;
@@ -66,7 +69,8 @@ export interface Closing {
 
 /**
  * @param waiting entries that the server has not stored yet
- * @returns nothing missing only when all that was set or measured from the stations that still stand is held by a proof after it,
+ * @returns nothing missing only when all that was set or measured from the stations that still stand is held by a proof
+ *   after it,
  *   and no proof speaks against them
  */
 export function closingOf(state: SiteState, trust: TrustResult, waiting: number): Closing {
@@ -135,14 +139,12 @@ export function closingOf(state: SiteState, trust: TrustResult, waiting: number)
   return {
     missing: [
       ...against,
-      ...stations
-        .filter(stands)
-        .map((each) => ({
-          code: 'CLOSING_PROOF_MISSING' as const,
-          station: each.station,
-          marks: names(each.marks),
-          measured: toldMeasured(each.measured),
-        })),
+      ...stations.filter(stands).map((each) => ({
+        code: 'CLOSING_PROOF_MISSING' as const,
+        station: each.station,
+        marks: names(each.marks),
+        measured: toldMeasured(each.measured),
+      })),
       ...heights.filter(({ occupation }) => isStanding(occupation)).map(({ item }) => item),
       ...(waiting > 0 ? [{ code: 'NOT_STORED' as const, entries: waiting }] : []),
     ],

@@ -1,4 +1,6 @@
-/** One control mark for whoever has to find it or set it again: where it is, and how it lies to what stands round it. */
+/**
+ * One control mark for whoever has to find it or set it again: where it is, and how it lies to what stands round it.
+ */
 import { azimuth, planDistance, type Metres, type PlanPoint, type Radians } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { markKey, type ControlMark, type SiteState } from './state.ts';

@@ -1,4 +1,7 @@
-/** One page about the control for the other trades: what was used, what was refused, how it differs, and what is proposed. */
+/**
+ * One page about the control for the other trades: what was used, what was refused, how it differs, and what is
+ * proposed.
+ */
 import type { ControlPair, Metres, PlanPoint } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { stationNotices } from '@idle-marker/words';

@@ -2,7 +2,10 @@
 import type { SiteState } from './state.ts';
 import { stationSights } from './stationDraft.ts';
 
-/** Minutes of somebody who is used to it and does not hurry: the walk to a mark with its label, a set-up, a mark in both faces. */
+/**
+ * Minutes of somebody who is used to it and does not hurry: the walk to a mark with its label, a set-up, a mark in both
+ * faces.
+ */
 export const CONTROL_PACE = { find: 6, setUp: 20, sight: 4 } as const;
 /** From one stand alone no mark of it is proven by another. */
 const STANDS = 2;

@@ -38,7 +38,9 @@ export function conventionFor(state: SiteState, work: FactBody<'package'> | null
   return { id: 'plainWords', convention: SHIPPED_CONVENTIONS.plainWords, fact: null };
 }
 
-/** The point of a mark where its package says nothing: of a hub its nail, of what is drawn on a surface the crossing. */
+/**
+ * The point of a mark where its package says nothing: of a hub its nail, of what is drawn on a surface the crossing.
+ */
 export const pointOf = ({ point, markKind }: Pick<FactBody<'package'>, 'point' | 'markKind'>): PointOnMark =>
   point ?? (markKind === 'paintCross' || markKind === 'plateLine' || markKind === 'scribedLine' ? 'crossing' : 'nail');
 
@@ -126,8 +128,8 @@ interface StakeSaid {
 }
 
 /**
- * Whether the same stands on a stake, side by side where the sides were kept: a line that goes from the front to the back makes
- * another stake, though its lines in order may read the same. A line drawn below is no other text.
+ * Whether the same stands on a stake, side by side where the sides were kept: a line that goes from the front to the
+ * back makes another stake, though its lines in order may read the same. A line drawn below is no other text.
  */
 export function saysTheSame(one: StakeSaid, other: StakeSaid): boolean {
   const lines = ({ stakeText, written }: StakeSaid) =>

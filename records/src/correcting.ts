@@ -1,7 +1,7 @@
 /**
- * Something that was entered wrongly, put right afterwards: the target height or the prism constant of a range of sights, the
- * station that they were taken from, or the height of the instrument. What was read stays; every mark that it concerns is
- * computed again, and both figures are kept.
+ * Something that was entered wrongly, put right afterwards: the target height or the prism constant of a range of
+ * sights, the station that they were taken from, or the height of the instrument. What was read stays; every mark that
+ * it concerns is computed again, and both figures are kept.
  */
 import { measurePoint, reduceReading, type Metres, type Station } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
@@ -20,7 +20,9 @@ const MM = 1000;
 /** A height that was entered wrongly leaves the plan where it is. */
 const concernsPlan = ({ what }: Pick<Correction, 'what'>): boolean => what === 'prismConstant' || what === 'station';
 
-/** Sights that can be said to have been taken from another station: those that no station and no proof was made with. */
+/**
+ * Sights that can be said to have been taken from another station: those that no station and no proof was made with.
+ */
 export const canBeRehung = ({ body }: Fact<'sight'>): boolean =>
   ['mark', 'driven', 'ground', 'spot', 'asBuilt'].includes(body.purpose);
 
@@ -116,9 +118,9 @@ export const isUntold = ({ body }: Fact<'mark'>, effect: Effect, parts: { readon
 
 /**
  * By how much marks change against what they were set with once all corrections so far and this one are in, in plan (a
- * distance) and in height (positive: higher than was thought), millimetres; null where that can't be told, and in plan where
- * nothing that was corrected has to do with it. Told are the marks that were set from the placing, those that hang on it since,
- * and those of the finding that this one takes the place of; marks that stay are not listed.
+ * distance) and in height (positive: higher than was thought), millimetres; null where that can't be told, and in plan
+ * where nothing that was corrected has to do with it. Told are the marks that were set from the placing, those that
+ * hang on it since, and those of the finding that this one takes the place of; marks that stay are not listed.
  */
 export function effectsOfCorrection(state: SiteState, correction: Correction): Effect[] {
   const before = asEntered(state);

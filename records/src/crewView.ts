@@ -62,7 +62,8 @@ export function crewMarks(state: SiteState, trust: TrustResult, packages: readon
       const mark = state.marks.get(markKey(root, plan.key));
       if (!mark || mark.body.state === 'rough') return [];
       const report = state.reports.get(mark.id) ?? null;
-      // What was hit, was set for another plan, or stands there twice in different places, is no more to be built from than what is in doubt.
+      // What was hit, was set for another plan, or stands there twice in different places, is no more to be built from
+      // than what is in doubt.
       const doubtful =
         report?.body.kind === 'moved' ||
         !isForPlan(mark.body, plan) ||
@@ -111,7 +112,10 @@ export function crewView(state: SiteState, trust: TrustResult, { label, roots, w
 
 const SAME_POINT = 0.001;
 
-/** The point that a mark leads to. Two things of a package may each have a corner A, so its place has to be the same too. */
+/**
+ * The point that a mark leads to. Two things of a package may each have a corner A, so its place has to be the same
+ * too.
+ */
 export const pointOfMark = (
   { points }: CrewView,
   { package: work, reading }: CrewMark,

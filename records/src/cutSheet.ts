@@ -1,4 +1,7 @@
-/** A cut sheet as data: what the crew gets, from the marks as set. Metres inside; units are put to it when it is written. */
+/**
+ * A cut sheet as data: what the crew gets, from the marks as set. Metres inside; units are put to it when it is
+ * written.
+ */
 import type {
   CornerMeaning,
   HeightReference,
@@ -52,7 +55,10 @@ export interface CutSheetRow {
   readonly written?: FactBody<'mark'>['written'];
 }
 
-/** Why a mark is kept back: its standing, what was said of it, or that the package asks for another place or height by now. */
+/**
+ * Why a mark is kept back: its standing, what was said of it, or that the package asks for another place or height by
+ * now.
+ */
 export type WithheldReason = StandingReason | 'PLAN_CHANGED' | 'REPORTED_DESTROYED' | 'REPORTED_MOVED';
 
 export interface CutSheet {

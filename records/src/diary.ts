@@ -16,8 +16,8 @@ export interface ActivityTime {
 const LONGEST_PAUSE_MS = 15 * 60_000;
 
 /**
- * Minutes by activity: the time up to an entry was spent on what it tells of. Longer pauses were waiting: for plant, for people,
- * for whatever it was. Facts in order of time.
+ * Minutes by activity: the time up to an entry was spent on what it tells of. Longer pauses were waiting: for plant,
+ * for people, for whatever it was. Facts in order of time.
  */
 export function activityTimes(facts: readonly AnyFact[]): ActivityTime[] {
   const order: readonly Activity[] = ['setUp', 'control', 'proof', 'marking', 'office', 'waiting'];

@@ -50,7 +50,10 @@ export function againstFirst(state: SiteState, solution: AcceptedSolution, sight
 /** A mark this far from a drawn line has nothing to do with it. */
 const BESIDE: Metres = 5;
 
-/** The drawn line next to a place, and how far the place lies to its right, seen from its first end; null when none is near. */
+/**
+ * The drawn line next to a place, and how far the place lies to its right, seen from its first end; null when none is
+ * near.
+ */
 export function besideLine(state: SiteState, place: PlanPoint): { readonly name: string; readonly off: Metres } | null {
   let best: { readonly name: string; readonly off: Metres } | null = null;
   for (const line of siteLines(state)) {

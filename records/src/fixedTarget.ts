@@ -33,7 +33,10 @@ const asCarried = (state: SiteState, item: string): Carried | null => {
     : null;
 };
 
-/** The target that is likely there: that of the last sight to this mark, else to any like it, else the foil of the library. */
+/**
+ * The target that is likely there: that of the last sight to this mark, else to any like it, else the foil of the
+ * library.
+ */
 export function targetOnFixed(state: SiteState, target: Target): Carried | null {
   const known = [...state.sights.values()].filter((sight) => isFixed(state, sight.body.target)).reverse();
   const isSame = (sight: Fact<'sight'>) =>

@@ -1,4 +1,6 @@
-/** What a newer revision of a grid does to the packages whose corners were taken from it: they are found by their names. */
+/**
+ * What a newer revision of a grid does to the packages whose corners were taken from it: they are found by their names.
+ */
 import type { PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { affectedPackage, type AffectedPackage } from './affected.ts';

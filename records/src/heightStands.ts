@@ -1,4 +1,7 @@
-/** Where to stand for heights alone, on this site: benchmarks of the list, what is to be set, and what stands in the way. */
+/**
+ * Where to stand for heights alone, on this site: benchmarks of the list, what is to be set, and what stands in the
+ * way.
+ */
 import {
   heightStands,
   placeAlong,

@@ -1,4 +1,7 @@
-/** What hangs on a station beside the marks set from it: what was measured as it stands, slope stakes, and control of one's own. */
+/**
+ * What hangs on a station beside the marks set from it: what was measured as it stands, slope stakes, and control of
+ * one's own.
+ */
 import { judgeTrust, type Standing } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { compareNames, decidedSolution, type SiteState } from './state.ts';
@@ -14,7 +17,10 @@ export interface Measured {
 
 const known = new WeakMap<SiteState, readonly Measured[]>();
 
-/** Ground shots, slope stakes and everything as built, and marks of one's own that are still listed with what a station gave. */
+/**
+ * Ground shots, slope stakes and everything as built, and marks of one's own that are still listed with what a station
+ * gave.
+ */
 export function measuredFromStations(state: SiteState): readonly Measured[] {
   const before = known.get(state);
   if (before) return before;

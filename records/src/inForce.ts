@@ -27,7 +27,10 @@ export function nextStationName(state: SiteState): string {
   return `S${Math.max(0, ...numbers) + 1}`;
 }
 
-/** Other accepted solutions of the same set-up that neither know this one nor are known by it: two devices decided apart. */
+/**
+ * Other accepted solutions of the same set-up that neither know this one nor are known by it: two devices decided
+ * apart.
+ */
 export function rivalSolutions(state: SiteState, solution: AcceptedSolution): AcceptedSolution[] {
   const known = new Map(state.accepted.map((each) => [each.fact.id, each.fact.body.supersedes]));
   const ancestors = (id: string) => chainFrom(id, (at) => known.get(at));

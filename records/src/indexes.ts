@@ -1,4 +1,7 @@
-/** The same records by what they belong to. Each index is made once of the part of a state that it is of, and found again by it. */
+/**
+ * The same records by what they belong to. Each index is made once of the part of a state that it is of, and found
+ * again by it.
+ */
 import { grouped } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { markKey, type SiteState } from './state.ts';

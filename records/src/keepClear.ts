@@ -1,4 +1,6 @@
-/** Where hubs are lost: areas on the site and the digs of the packages; and where a package's hubs can stand instead. */
+/**
+ * Where hubs are lost: areas on the site and the digs of the packages; and where a package's hubs can stand instead.
+ */
 import {
   azimuth,
   hindrancesAt,
@@ -45,14 +47,12 @@ export function keepClearOf(state: SiteState): KeepClear[] {
   }));
   const dug = state.packages.flatMap(({ body }) =>
     body.ground
-      ? body.items
-          .filter(isOutline)
-          .map((item) => ({
-            name: msg('records.theWorksAt', { name: item.name }),
-            corners: item.corners,
-            margin: body.ground!.reach,
-            blocksSight: false,
-          }))
+      ? body.items.filter(isOutline).map((item) => ({
+          name: msg('records.theWorksAt', { name: item.name }),
+          corners: item.corners,
+          margin: body.ground!.reach,
+          blocksSight: false,
+        }))
       : [],
   );
   return [...drawn, ...dug];

@@ -61,7 +61,10 @@ function tangentAt(
   return way === 'up' ? { from: a, to: b } : { from: b, to: a };
 }
 
-/** The arc of a radius from one string to the other. Curved strings are met by their tangents, again where the arc came to lie. */
+/**
+ * The arc of a radius from one string to the other. Curved strings are met by their tangents, again where the arc came
+ * to lie.
+ */
 export function returnBetween(from: ReturnSide, to: ReturnSide, radius: Metres): Result<RoadReturn, ReturnError> {
   let [begin, end] = [from.station, to.station];
   for (let round = 0; round < MOST_ROUNDS; round++) {
@@ -110,7 +113,10 @@ export interface ReturnWork {
   readonly marks: 'arc' | 'radiusPoint' | 'both';
 }
 
-/** The item of a package: the points of the arc with heights that run evenly from its begin to its end, and its radius point. */
+/**
+ * The item of a package: the points of the arc with heights that run evenly from its begin to its end, and its radius
+ * point.
+ */
 export function returnItem(
   from: ReturnSide,
   to: ReturnSide,

@@ -1,4 +1,7 @@
-/** Control that wants looking after: soft marks to use soon, marks the works will take, looks that are long ago, alike names. */
+/**
+ * Control that wants looking after: soft marks to use soon, marks the works will take, looks that are long ago, alike
+ * names.
+ */
 import { distanceToPolygon, insidePolygon, planDistance, type Metres, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { alikePairs } from './names.ts';
@@ -46,7 +49,9 @@ function isTaken(place: PlanPoint, work: Fact<'package'>, reach: Metres): boolea
   });
 }
 
-/** All concerns, the most pressing kinds first. `left` counts the usable marks that remain once the works have begun. */
+/**
+ * All concerns, the most pressing kinds first. `left` counts the usable marks that remain once the works have begun.
+ */
 export function controlConcerns(state: SiteState, now: Date): Concern[] {
   const here = state.control.filter(isHere);
   const soon = here.flatMap((mark): Concern[] => {

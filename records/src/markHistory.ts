@@ -5,7 +5,10 @@ import { decidedSolution, type AcceptedSolution, type ControlMark, type SiteStat
 export interface MarkLook {
   readonly at: string;
   readonly station: string;
-  /** Used by the station in some part, sighted but left out, sighted as a proof, or measured by a receiver that gives the plan. */
+  /**
+   * Used by the station in some part, sighted but left out, sighted as a proof, or measured by a receiver that gives
+   * the plan.
+   */
   readonly as: 'used' | 'leftOut' | 'proof' | 'receiver';
   /** By a receiver: what its plan is good to, 95 %, millimetres. */
   readonly radius95Mm?: number | null;
@@ -132,9 +135,9 @@ export function familyOf(state: SiteState, mark: ControlMark, seen: ReadonlySet<
 }
 
 /**
- * Whether a mark of one's own making has been proven by a second, fresh station, from an occupation other than the one that
- * measured it: by a good proof on it, or by a station that was made from it and then proved on marks that were given. Given
- * marks need none.
+ * Whether a mark of one's own making has been proven by a second, fresh station, from an occupation other than the one
+ * that measured it: by a good proof on it, or by a station that was made from it and then proved on marks that were
+ * given. Given marks need none.
  */
 export function isProvenControl(state: SiteState, mark: ControlMark): boolean {
   const { parent } = mark.revision.body;

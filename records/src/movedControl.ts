@@ -1,4 +1,6 @@
-/** What it does to the marks when a control mark is found moved: each station that used it is computed again without it. */
+/**
+ * What it does to the marks when a control mark is found moved: each station that used it is computed again without it.
+ */
 import { measurePoint, reduceReading, resection, stationOfResection, type Station } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { supportingUses } from './heldUses.ts';
@@ -71,7 +73,9 @@ function placeFrom(state: SiteState, solution: AcceptedSolution, station: Statio
 
 const MM = 1000;
 
-/** By how much each mark set with the solutions that used `revision` moves without it; null where that can't be told. */
+/**
+ * By how much each mark set with the solutions that used `revision` moves without it; null where that can't be told.
+ */
 export function effectsOfMove(state: SiteState, revision: Fact<'control'>, parts: Parts): Effect[] {
   const concerned = state.accepted.filter(
     (each) =>

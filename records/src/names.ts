@@ -1,4 +1,7 @@
-/** Names that a hurried eye takes for each other: apart only in case, blanks and signs, or in figures that look like letters. */
+/**
+ * Names that a hurried eye takes for each other: apart only in case, blanks and signs, or in figures that look like
+ * letters.
+ */
 const LOOKS: readonly (readonly [RegExp, string])[] = [
   [/[^\p{L}\p{N}]/gu, ''],
   [/0/g, 'o'],
@@ -10,7 +13,10 @@ const LOOKS: readonly (readonly [RegExp, string])[] = [
 const looks = (name: string): string =>
   LOOKS.reduce((text, [shape, as]) => text.replace(shape, as), name.toLowerCase());
 
-/** The first of the taken names that looks like `name`; null when none does. Two that differ in a figure only are told apart. */
+/**
+ * The first of the taken names that looks like `name`; null when none does. Two that differ in a figure only are told
+ * apart.
+ */
 export function alikeName(name: string, taken: readonly string[]): string | null {
   if (name.trim() === '') return null;
   const wanted = looks(name);

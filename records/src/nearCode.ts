@@ -1,4 +1,7 @@
-/** A code that is likely another one that is in use already: the same word is entered three ways in one morning otherwise. */
+/**
+ * A code that is likely another one that is in use already: the same word is entered three ways in one morning
+ * otherwise.
+ */
 
 const plain = (code: string): string => code.toLowerCase().replace(/[^\p{L}\p{N}]/gu, '');
 
@@ -26,7 +29,10 @@ function isShortFor(short: string, long: string): boolean {
   return true;
 }
 
-/** The code in use that `typed` may have been meant for; null where it is one of them, or like none. The first that fits is the one. */
+/**
+ * The code in use that `typed` may have been meant for; null where it is one of them, or like none. The first that fits
+ * is the one.
+ */
 export function nearCode(typed: string, used: readonly string[]): string | null {
   const code = typed.trim();
   if (code === '' || used.includes(code)) return null;

@@ -15,7 +15,10 @@ import { controlPointOf, precisionOf, readingOf, reductionOf, setupOf } from './
 import type { SiteState } from './state.ts';
 import { sightable, type StationDraft } from './stationDraft.ts';
 
-/** What each mark not sighted yet would do to the station, in precision and in what could go unseen, the best first; those kept for proofs are left for them. */
+/**
+ * What each mark not sighted yet would do to the station, in precision and in what could go unseen, the best first;
+ * those kept for proofs are left for them.
+ */
 export function nextSights(state: SiteState, draft: StationDraft, asked: AskedOfStation): AddedSight[] {
   const extensible = draft.outcome?.ok ? draft.outcome.value.extensible : null;
   if (!extensible) return [];

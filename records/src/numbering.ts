@@ -14,7 +14,10 @@ const namesOf = (state: SiteState, kind: Numbered): readonly string[] =>
     ? state.control.map(({ revision }) => revision.body.name)
     : state.asBuilt.map(({ body }) => body.name);
 
-/** The next free name of a kind: the first number of its range that nothing on the site has, or the one after the highest with its letter. */
+/**
+ * The next free name of a kind: the first number of its range that nothing on the site has, or the one after the
+ * highest with its letter.
+ */
 export function nextNumbered(state: SiteState, kind: Numbered): string {
   const start = state.settings.numbers?.[kind] ?? null;
   const prefix = start === null ? PREFIX[kind] : '';
@@ -31,7 +34,10 @@ export function nextNumbered(state: SiteState, kind: Numbered): string {
 
 const numberOf = (text: string): number => (/^\d{1,9}$/.test(text) ? Number(text) : 0);
 
-/** Whose range a name lies in: each reaches up to where the next begins. Null for names that are no number, or before all ranges. */
+/**
+ * Whose range a name lies in: each reaches up to where the next begins. Null for names that are no number, or before
+ * all ranges.
+ */
 export function reservedFor(state: SiteState, name: string): Numbered | null {
   if (!/^\d{1,9}$/.test(name)) return null;
   const begun = NUMBERED.flatMap((kind) => {

@@ -31,7 +31,10 @@ export const setupOf = (occupation: FactBody<'occupation'>): Setup => ({
   instrumentHeightSd: metresOf(occupation.instrumentHeightSdMm),
 });
 
-/** Prism constant and weather are kept with each sight and applied to its slope here, so the reduction itself adds nothing. */
+/**
+ * Prism constant and weather are kept with each sight and applied to its slope here, so the reduction itself adds
+ * nothing.
+ */
 export const reductionOf = (settings: FactBody<'site'>): Reduction => ({
   combinedScaleFactor: settings.combinedScaleFactor,
   refraction: REFRACTION,

@@ -1,4 +1,7 @@
-/** Stations that hang on figures of control that were revised since they were accepted, and what today's figures would change. */
+/**
+ * Stations that hang on figures of control that were revised since they were accepted, and what today's figures would
+ * change.
+ */
 import { angleToRadians, carriedAlong, planDistance, wrapHalfTurn, type Metres, type Radians } from '@idle-marker/core';
 import { supportingUses } from './heldUses.ts';
 import { draftAsUsed } from './stationDraft.ts';
@@ -17,7 +20,9 @@ export interface OlderControl {
   readonly marks: readonly RevisedMark[];
   /** What today's figures would do to the station; null where they give none. */
   readonly change: { readonly plan: Metres; readonly height: Metres | null; readonly turn: Radians } | null;
-  /** Marks that hang on it, and the most that one of them would move in plan and height; null where nothing can be said. */
+  /**
+   * Marks that hang on it, and the most that one of them would move in plan and height; null where nothing can be said.
+   */
   readonly set: number;
   readonly most: { readonly plan: Metres; readonly height: Metres | null } | null;
 }

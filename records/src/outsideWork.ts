@@ -1,4 +1,7 @@
-/** Marks to set outside what the control of a station spans: its figures say little there, so a proof out there is asked for. */
+/**
+ * Marks to set outside what the control of a station spans: its figures say little there, so a proof out there is asked
+ * for.
+ */
 import {
   azimuth,
   planDistance,

@@ -18,7 +18,9 @@ import { msg } from '@idle-marker/words';
 import { groupSights, precisionOf, reductionFrom, setupOf, stationOfSolution } from './observations.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 
-/** Where several careful readings of one new mark put it, with the station's own uncertainty; null without a distance. */
+/**
+ * Where several careful readings of one new mark put it, with the station's own uncertainty; null without a distance.
+ */
 export function measuredMark(
   state: SiteState,
   solution: AcceptedSolution,
@@ -40,7 +42,9 @@ const WAYS = 24;
 /** Nearer to an outline than this it is in the way of the work. */
 const CLEAR: Metres = 8;
 
-/** Where a further mark would help most: outside of the works, in the middle of the widest gap that the control leaves. */
+/**
+ * Where a further mark would help most: outside of the works, in the middle of the widest gap that the control leaves.
+ */
 export function placeForControl(state: SiteState, solution: AcceptedSolution): PlanPoint {
   const station = solution.fact.body.result;
   const corners = state.packages.flatMap((work) => work.body.items.flatMap((item) => item.corners));

@@ -1,4 +1,7 @@
-/** The marks that a work package asks for, generated from its items by rule. Keys are stable, so that regenerating keeps what is set. */
+/**
+ * The marks that a work package asks for, generated from its items by rule. Keys are stable, so that regenerating keeps
+ * what is set.
+ */
 import {
   boltMarks,
   drawnSide,
@@ -186,7 +189,10 @@ export function hubPlans(
   return ok(plans);
 }
 
-/** From the corner to a mark that is off by `offset`: inside of an angle it is off both lines, and so farther from where they meet. */
+/**
+ * From the corner to a mark that is off by `offset`: inside of an angle it is off both lines, and so farther from where
+ * they meet.
+ */
 const toCornerOf = ({ angle }: NonNullable<Item['road']>['stations'][number], offset: Metres): Metres =>
   angle?.part === 'inside' ? offset / Math.cos((angle.deflectionDeg * RADIANS_PER_DEGREE) / 2) : offset;
 
@@ -212,7 +218,10 @@ function roadPart(item: Item, road: NonNullable<Item['road']>, i: number, offset
   };
 }
 
-/** Where the surface of an item has to be asked for heights: the design's own places, by the key of each mark within the item. */
+/**
+ * Where the surface of an item has to be asked for heights: the design's own places, by the key of each mark within the
+ * item.
+ */
 export function surfacePlaces(
   item: Item,
   offset: Metres,
@@ -295,7 +304,10 @@ export function withOffset(work: Fact<'package'>, key: string, to: OtherOffset):
 
 const SAME_PLACE: Metres = 0.0005;
 
-/** Plans made anew, but marks that had been moved to an offset of their own keep it while their corner and the package's offset stay. */
+/**
+ * Plans made anew, but marks that had been moved to an offset of their own keep it while their corner and the package's
+ * offset stay.
+ */
 export function keepMoved(before: Package, plans: Package['plans'], offset: Metres): Package['plans'] {
   if (before.offset !== offset) return plans;
   const moved = new Map(before.plans.filter((plan) => plan.offset !== before.offset).map((plan) => [plan.key, plan]));

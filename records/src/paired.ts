@@ -135,7 +135,10 @@ export function pairedStake(
   return { measured: { e: here.e, n: here.n, z }, deltaE: place.e - here.e, deltaN: place.n - here.n };
 }
 
-/** Heights as they were when work with the receiver began on them. One benchmark is provisional: nothing has checked it yet. */
+/**
+ * Heights as they were when work with the receiver began on them. One benchmark is provisional: nothing has checked it
+ * yet.
+ */
 export function pairedBodies(
   state: SiteState,
   occupation: Fact<'occupation'>,
@@ -240,7 +243,9 @@ export function pairedDue(state: SiteState, paired: PairedSolution): PairedDue[]
 
 type Effect = FactBody<'finding'>['effects'][number];
 
-/** The axis of accepted heights, solved again in another state of the site, without one of their benchmarks if so asked. */
+/**
+ * The axis of accepted heights, solved again in another state of the site, without one of their benchmarks if so asked.
+ */
 function axisAgain(
   state: SiteState,
   { occupation, solution }: PairedSolution,
@@ -272,7 +277,10 @@ function markHeight(
   return height?.z ?? null;
 }
 
-/** By how much the heights of marks change from one state of the site to another, or without a benchmark. Plan has no part in it. */
+/**
+ * By how much the heights of marks change from one state of the site to another, or without a benchmark. Plan has no
+ * part in it.
+ */
 export function pairedEffects(
   before: SiteState,
   after: SiteState,

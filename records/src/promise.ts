@@ -20,7 +20,10 @@ import { classOf } from './toleranceClass.ts';
 import { figuresOf } from './stored.ts';
 
 export interface Promised {
-  /** Largest semi-major axis of the 95 % ellipses at its marks, with what is in doubt about the station; null where nothing bounds it. */
+  /**
+   * Largest semi-major axis of the 95 % ellipses at its marks, with what is in doubt about the station; null where
+   * nothing bounds it.
+   */
   readonly worst: Metres | null;
   /** Marks at which plan and height meet the package's class, of how many. */
   readonly good: number;

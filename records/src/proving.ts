@@ -66,7 +66,10 @@ export const outcomesOf = (check: CheckResult): ProofJudgement => ({
   height: outcome(check.height !== null, check.withinHeight, check.height?.significant ?? false),
 });
 
-/** Judges a sight to a known mark by the tolerance class of the work. Parts that the mark is not trusted for are not measured. */
+/**
+ * Judges a sight to a known mark by the tolerance class of the work. Parts that the mark is not trusted for are not
+ * measured.
+ */
 export function judgeProof(
   state: SiteState,
   solution: AcceptedSolution,
@@ -82,7 +85,9 @@ export function judgeProof(
   });
 }
 
-/** Whether the solution used the mark, in plan or in height: a sight to it is then a repeat, not an independent proof. */
+/**
+ * Whether the solution used the mark, in plan or in height: a sight to it is then a repeat, not an independent proof.
+ */
 export const usedBy = (solution: AcceptedSolution, mark: string): { plan: boolean; height: boolean } => {
   const uses = heldUses(solution.fact, solution.occupation).filter((use) => use.control === mark);
   return { plan: uses.some((use) => use.plan), height: uses.some((use) => use.height) };
@@ -100,7 +105,9 @@ export interface ProofCandidate {
   readonly last: Fact<'proof'> | null;
   /** A mark that the station used stands on the same post: if that moved, both did. */
   readonly onPostOf: string | null;
-  /** The largest mistake that could still hide in the station after a good proof on it; null where that is not known. */
+  /**
+   * The largest mistake that could still hide in the station after a good proof on it; null where that is not known.
+   */
   readonly hidden: Metres | null;
 }
 
@@ -115,8 +122,9 @@ function isUnderfoot(solution: AcceptedSolution, { id, revision: { body } }: Con
 }
 
 /**
- * Marks to prove on, the best first: what would prove a part that is wanted, of these what the solution did not use and no used
- * mark shares its post with, of these the ones kept for it, of these the longest not sighted, of these what leaves the least hidden.
+ * Marks to prove on, the best first: what would prove a part that is wanted, of these what the solution did not use and
+ * no used mark shares its post with, of these the ones kept for it, of these the longest not sighted, of these what
+ * leaves the least hidden.
  *
  * @param wanted parts that nothing has proved yet; none or not given: either part
  */

@@ -1,4 +1,7 @@
-/** A station that was accepted as provisional because its marks were of one's own making, and nothing stands against it any more. */
+/**
+ * A station that was accepted as provisional because its marks were of one's own making, and nothing stands against it
+ * any more.
+ */
 import { obstaclesTo, type AskedOfStation, type Judgement } from '@idle-marker/core';
 import { askedOf } from './asked.ts';
 import { isProvedOnGiven, isProvenControl } from './markHistory.ts';
@@ -13,7 +16,9 @@ export interface LiftedProvision {
   readonly marks: readonly string[];
 }
 
-/** What it can be accepted with, without the provision; null while it has none, or something still stands against it. */
+/**
+ * What it can be accepted with, without the provision; null while it has none, or something still stands against it.
+ */
 export function provisionToLift(state: SiteState, solution: AcceptedSolution): LiftedProvision | null {
   const { fact, decision, occupation, withdrawn } = solution;
   const { body } = fact;

@@ -169,8 +169,9 @@ export function controlElsewhere(state: SiteState, raw: RawSights): OtherPlace[]
 }
 
 /**
- * The facts that a file comes to on a site: control that it does not have yet, the set-up, and its sights. Marks are known by
- * their names. The station is not among them: whoever takes the file in looks at the sights and accepts it himself.
+ * The facts that a file comes to on a site: control that it does not have yet, the set-up, and its sights. Marks are
+ * known by their names. The station is not among them: whoever takes the file in looks at the sights and accepts it
+ * himself.
  */
 export function factsOfRaw(state: SiteState, raw: RawSights, newId: () => string): SaidBody[] {
   const known = new Map(
@@ -225,7 +226,10 @@ export function factsOfRaw(state: SiteState, raw: RawSights, newId: () => string
 
 /** How the station of a file was made from its sights, to be gone on with. */
 export interface RawUses {
-  /** By the ids that the sights have here; empty where no station was decided on: then each counts as its mark is trusted. */
+  /**
+   * By the ids that the sights have here; empty where no station was decided on: then each counts as its mark is
+   * trusted.
+   */
   readonly flags: Readonly<Record<string, UseFlags>>;
   readonly freeScale: boolean;
   readonly planOnly: boolean;

@@ -77,7 +77,9 @@ function methodOf(draft: StationDraft, occupation: Fact<'occupation'>): FactBody
   return because.some((reason) => reason.code === 'CARRIED_FORWARD') ? 'carried' : 'overMark';
 }
 
-/** A station as it was when it was decided on: sights with what each was used for, result, and the digest of its input. */
+/**
+ * A station as it was when it was decided on: sights with what each was used for, result, and the digest of its input.
+ */
 export function solutionBody(
   state: SiteState,
   occupation: Fact<'occupation'>,
@@ -120,7 +122,10 @@ export function solutionBody(
   };
 }
 
-/** A mark with the height that benchmarks give it, as a revision that replaces the listed one; the source says from where. */
+/**
+ * A mark with the height that benchmarks give it, as a revision that replaces the listed one; the source says from
+ * where.
+ */
 export function heightRevision(
   { id, revision }: ControlMark,
   { z, sdZ }: Pick<HeightSolution, 'z' | 'sdZ'>,
@@ -149,7 +154,9 @@ export interface SeveralChange {
   readonly source: string;
 }
 
-/** One revision for each mark that the change makes another one; a part that a mark does not have is not given to it. */
+/**
+ * One revision for each mark that the change makes another one; a part that a mark does not have is not given to it.
+ */
 export function severalRevised(marks: readonly ControlMark[], change: SeveralChange): FactBody<'control'>[] {
   const { move } = change;
   const moved = (value: Metres | null, by: Metres) =>

@@ -6,8 +6,8 @@ import type { AcceptedSolution, SiteState } from './state.ts';
 import { classOf } from './toleranceClass.ts';
 
 /**
- * Judges a sight to a set mark by the class of the mark. The comparison is with where it was measured, not with where it was
- * planned; a hub whose top was never shot has no height to compare.
+ * Judges a sight to a set mark by the class of the mark. The comparison is with where it was measured, not with where
+ * it was planned; a hub whose top was never shot has no height to compare.
  */
 export function judgeResight(
   state: SiteState,

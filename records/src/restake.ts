@@ -26,7 +26,9 @@ interface Changed {
   readonly report: Fact<'report'> | null;
 }
 
-/** What a package’s plans were looked through with: it is asked for at every fact, and most of them change none of it. */
+/**
+ * What a package’s plans were looked through with: it is asked for at every fact, and most of them change none of it.
+ */
 const looked = new WeakMap<
   Fact<'package'>,
   {

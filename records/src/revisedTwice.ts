@@ -1,8 +1,8 @@
 import { msg } from '@idle-marker/words';
 /**
- * Things that two tablets have revised without knowing of each other: control, packages, grids, roads, drawings, and what else has
- * revisions. The later one is in force by the rules, and what the other one changed is not in it; that is told until somebody
- * decides which revision stands.
+ * Things that two tablets have revised without knowing of each other: control, packages, grids, roads, drawings, and
+ * what else has revisions. The later one is in force by the rules, and what the other one changed is not in it; that is
+ * told until somebody decides which revision stands.
  */
 import { withdrawBranches, notSuperseded, type Withdrawn } from './branches.ts';
 import { REVISED, saidIn, type Revision, type RevisedKind } from './revision.ts';

@@ -58,8 +58,9 @@ interface Stand {
 }
 
 /**
- * Where a station is on its string and what hubs are square to. At an angle of the line two hubs stand outside of it, each
- * square to its own line, so that the two offsets strapped in meet in the corner; inside of it one stands off both lines.
+ * Where a station is on its string and what hubs are square to. At an angle of the line two hubs stand outside of it,
+ * each square to its own line, so that the two offsets strapped in meet in the corner; inside of it one stands off both
+ * lines.
  */
 function standsAt(road: Road, station: Metres, place: PlaceOnString, side: RoadOptions['side']): readonly Stand[] {
   const angle = angleAlong(road.alignment, station);

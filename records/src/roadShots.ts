@@ -7,7 +7,10 @@ import type { SiteState } from './state.ts';
 
 export type RoadShot = Extract<NonNullable<FactBody<'asBuilt'>['against']>, { kind: 'road' }>;
 
-/** A place as it lies along a road; null beyond its ends, where there is no station. `slope`: the place is where that one is caught. */
+/**
+ * A place as it lies along a road; null beyond its ends, where there is no station. `slope`: the place is where that
+ * one is caught.
+ */
 export function roadShot(
   fact: Pick<Fact<'alignment'>, 'id' | 'body'>,
   road: Road,

@@ -1,4 +1,7 @@
-/** Roads and other lines with stations, made ready to be asked: where something lies along them, and how high they run there. */
+/**
+ * Roads and other lines with stations, made ready to be asked: where something lies along them, and how high they run
+ * there.
+ */
 import {
   againstAlignment,
   alignmentOf,

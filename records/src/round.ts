@@ -18,7 +18,9 @@ export interface RoundStop {
   readonly report: Fact<'report'> | null;
 }
 
-/** Hundreds of marks take a while to put in order, and the order changes only with the plans and with where one starts. */
+/**
+ * Hundreds of marks take a while to put in order, and the order changes only with the plans and with where one starts.
+ */
 const orders = new WeakMap<readonly Plan[], { readonly start: PlanPoint; readonly order: readonly number[] }>();
 
 const keptOrder = (plans: readonly Plan[], start: PlanPoint): readonly number[] | null => {

@@ -1,4 +1,6 @@
-/** Whether a place that was said in words is where it was meant: outside of what is built, or mirrored about its line. */
+/**
+ * Whether a place that was said in words is where it was meant: outside of what is built, or mirrored about its line.
+ */
 import { distanceToPolygon, insidePolygon, type Metres, type PlanPoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { outlinesOf } from './packagePlans.ts';

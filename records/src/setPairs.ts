@@ -22,7 +22,9 @@ export const pairTolerance = (state: Pick<SiteState, 'classes'>, ...asked: reado
 /** Nearer marks than this tell nothing about the shape of the work. */
 const LEAST: Metres = 1;
 
-/** For every mark of a package that is set, the one next to it and the one farthest away; the largest difference first. */
+/**
+ * For every mark of a package that is set, the one next to it and the one farthest away; the largest difference first.
+ */
 export function setPairs(state: SiteState, work: Fact<'package'>): SetPair[] {
   const root = state.packageRoots.get(work.id)!;
   const marks = work.body.plans.flatMap((plan) => {

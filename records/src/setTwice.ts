@@ -1,6 +1,6 @@
 /**
- * Marks that two tablets set without knowing of each other. The later one is in force by the rules, the other stands as it is; that
- * there are two is told until somebody decides which of them stands.
+ * Marks that two tablets set without knowing of each other. The later one is in force by the rules, the other stands as
+ * it is; that there are two is told until somebody decides which of them stands.
  */
 import { planDistance, type Metres } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
@@ -33,7 +33,10 @@ export function setTwice(state: SiteState): SetTwice[] {
   });
 }
 
-/** Of one mark, by its `markKey`; null where only one stands. A painted place that was driven later by somebody else is no second mark. */
+/**
+ * Of one mark, by its `markKey`; null where only one stands. A painted place that was driven later by somebody else is
+ * no second mark.
+ */
 export function twiceAt(state: SiteState, work: Fact<'package'>, key: string): SetTwice | null {
   const inForce = state.marks.get(key);
   const beside = (state.marksBeside.get(key) ?? []).filter((mark) => mark.body.state !== 'rough');

@@ -84,7 +84,8 @@ export function setupPage(state: SiteState, occupation: Fact<'occupation'>): Set
   const solution = decided.at(-1) ?? null;
   const close = of('close').at(-1);
   const to = (close ?? facts.at(-1) ?? occupation).at;
-  // A note says nothing of a set-up by itself: those written meanwhile belong to it, while it is open all since its begin.
+  // A note says nothing of a set-up by itself: those written meanwhile belong to it, while it is open all since its
+  // begin.
   const noted = state.timeline.filter(
     (fact): fact is Fact<'note'> =>
       fact.type === 'note' && fact.at >= occupation.at && (!close || fact.at <= to) && !state.withdrawn.has(fact.id),

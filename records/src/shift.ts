@@ -1,4 +1,7 @@
-/** What whoever comes next has to know: where the instrument stood, which control holds, what is left, what to beware of. */
+/**
+ * What whoever comes next has to know: where the instrument stood, which control holds, what is left, what to beware
+ * of.
+ */
 import type { Metres, TrustResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { closingOf, type Closing } from './closing.ts';

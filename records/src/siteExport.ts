@@ -22,7 +22,10 @@ const NOTHING = {
   standing: '',
 } as const;
 
-/** Control with a place, marks as set, marks still to be set, stations and things measured; in that order, each by name within its kind. */
+/**
+ * Control with a place, marks as set, marks still to be set, stations and things measured; in that order, each by name
+ * within its kind.
+ */
 export function exportedPoints(state: SiteState, trust: TrustResult): SitePoint[] {
   const standings = new Map(trust.marks.map((mark) => [mark.id, mark.standing]));
   const stationOf = (solution: string) => decidedSolution(state, solution)?.fact.body.name ?? '';

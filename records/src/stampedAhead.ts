@@ -1,6 +1,6 @@
 /**
- * Entries of a clock that was ahead: the server has put its own instant beside the stamp, and everything is ordered by that one.
- * They are marked for good, since what they changed in order may have changed what stands.
+ * Entries of a clock that was ahead: the server has put its own instant beside the stamp, and everything is ordered by
+ * that one. They are marked for good, since what they changed in order may have changed what stands.
  */
 import { instantOf, type AnyFact } from '@idle-marker/contract';
 import type { SiteState } from './state.ts';

@@ -1,4 +1,7 @@
-/** What the facts of a site amount to. Nothing here is stored: `fold` makes it, the same in the browser and on the server. */
+/**
+ * What the facts of a site amount to. Nothing here is stored: `fold` makes it, the same in the browser and on the
+ * server.
+ */
 import type { Metres } from '@idle-marker/core';
 import type { AnyFact, Fact, FactBody, FactType } from '@idle-marker/contract';
 
@@ -28,7 +31,10 @@ export interface AcceptedSolution {
   readonly withdrawn: boolean;
 }
 
-/** Heights from benchmarks that were accepted for a pole with a receiver: it has no place, so it is no station to be sighted from. */
+/**
+ * Heights from benchmarks that were accepted for a pole with a receiver: it has no place, so it is no station to be
+ * sighted from.
+ */
 export interface PairedSolution {
   readonly solution: Fact<'solution'>;
   readonly decision: Fact<'decision'>;
@@ -82,7 +88,10 @@ export interface SiteState {
   readonly packageRoots: ReadonlyMap<string, string>;
   /** Marks in force by `markKey`. */
   readonly marks: ReadonlyMap<string, Fact<'mark'>>;
-  /** Marks beside the one in force that nothing has replaced, by `markKey`, oldest first: two people set them without knowing of each other. */
+  /**
+   * Marks beside the one in force that nothing has replaced, by `markKey`, oldest first: two people set them without
+   * knowing of each other.
+   */
   readonly marksBeside: ReadonlyMap<string, readonly Fact<'mark'>[]>;
   /** The station that marks were really set from, by the fact of the mark, where it was corrected afterwards. */
   readonly rehung: ReadonlyMap<string, string>;

@@ -1,12 +1,15 @@
 /**
- * What may be said of an accepted station: how it was decided on, what its own sights check, and which of its parts something
- * independent has shown. Every screen and paper takes its words from this.
+ * What may be said of an accepted station: how it was decided on, what its own sights check, and which of its parts
+ * something independent has shown. Every screen and paper takes its words from this.
  */
 import { PARTS, type Checkability, type Part, type SolutionStanding, type TrustResult } from '@idle-marker/core';
 import { checkOf } from './checked.ts';
 import type { AcceptedSolution, SiteState } from './state.ts';
 
-/** What it rests on: nothing that was sighted, a decision against its class, sights that do not check it, or sights that fit. */
+/**
+ * What it rests on: nothing that was sighted, a decision against its class, sights that do not check it, or sights that
+ * fit.
+ */
 export type Basis = 'nothing' | 'provisional' | 'unchecked' | 'fits';
 
 export interface StationClaim {
@@ -27,7 +30,10 @@ type Decided = Omit<AcceptedSolution, 'withdrawn'>;
 const gives = ({ fact }: Decided, part: Part): boolean =>
   part === 'plan' ? fact.body.method !== 'heightOnly' && fact.body.method !== 'paired' : fact.body.result.z !== null;
 
-/** A part that uses no mark is proved by a good sight all the same: the mark under the tripod, or a typed direction, gave it. */
+/**
+ * A part that uses no mark is proved by a good sight all the same: the mark under the tripod, or a typed direction,
+ * gave it.
+ */
 function isUnproven(standing: SolutionStanding, part: Part): boolean {
   const lastGood = part === 'plan' ? standing.lastGoodPlan : standing.lastGoodHeight;
   return standing[part] === 'unproven' || (standing[part] === 'notUsed' && lastGood === null);

@@ -61,7 +61,10 @@ export interface StationDraft {
   readonly lines: readonly LineSight[];
   /** Marks or lines that hold the station beside the marks that were sighted. */
   readonly alsoHeld: number;
-  /** Where the height comes from, for a station whose place is held otherwise; null in plan alone, and for a free station. */
+  /**
+   * Where the height comes from, for a station whose place is held otherwise; null in plan alone, and for a free
+   * station.
+   */
   readonly heightFrom: HeightFrom | null;
 }
 
@@ -81,7 +84,10 @@ export interface DraftOptions {
   readonly pole?: PoleSet;
   /** Roughly where the instrument stands, to tell two places apart that lines alone can't. */
   readonly near?: PlanPoint | null;
-  /** Over a mark: where the height comes from; null: work in plan alone. Not given: the mark, or benchmarks where it has no height. */
+  /**
+   * Over a mark: where the height comes from; null: work in plan alone. Not given: the mark, or benchmarks where it has
+   * no height.
+   */
   readonly heightFrom?: HeightFrom | null;
 }
 

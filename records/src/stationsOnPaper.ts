@@ -1,6 +1,6 @@
 /**
- * The stations that a paper hangs on, with everything that has to go along: how they were found, why they were accepted all the
- * same, what their own sights check, and what has proved them. Every product that leaves takes it from here.
+ * The stations that a paper hangs on, with everything that has to go along: how they were found, why they were accepted
+ * all the same, what their own sights check, and what has proved them. Every product that leaves takes it from here.
  */
 import type { Checkability, Part, TrustResult } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';

@@ -1,6 +1,7 @@
 /**
- * Figures as they are kept, in millimetres and degrees, and as they are worked with, in metres and radians: the one place where
- * one becomes the other, but for what core is handed of a sight (`observations`) and tolerance classes, which the fold has turned.
+ * Figures as they are kept, in millimetres and degrees, and as they are worked with, in metres and radians: the one
+ * place where one becomes the other, but for what core is handed of a sight (`observations`) and tolerance classes,
+ * which the fold has turned.
  */
 import { RADIANS_PER_DEGREE, type Metres, type Radians } from '@idle-marker/core';
 import type { Fact, FactBody, SolutionResult } from '@idle-marker/contract';

@@ -29,8 +29,8 @@ export const instrumentAssumed = (state: SiteState): FactBody<'occupation'>['ins
   state.occupations.at(-1)?.body.instrument ?? ASSUMED_INSTRUMENT;
 
 /**
- * One placing of the file. Its distances are taken as they are: what prism and air ask for was put into them by who wrote them.
- * Sights to marks of the site or of the file's control are to control; all others to spots.
+ * One placing of the file. Its distances are taken as they are: what prism and air ask for was put into them by who
+ * wrote them. Sights to marks of the site or of the file's control are to control; all others to spots.
  * @param at of the placing and of sights whose time the file does not tell, ISO 8601
  */
 export function rawOfSurvey(state: SiteState, survey: SurveyRead, setup: SurveySetupRead, at: string): RawSights {

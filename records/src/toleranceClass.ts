@@ -5,8 +5,9 @@ const isMissing = ({ classes }: Pick<SiteState, 'classes'>, id: string): boolean
   !classes.some((each) => each.id === id);
 
 /**
- * The class that is asked for. One that the site has no more, since two people changed settings and work at once, is judged by the
- * finest figures of the site: nobody is told that something is good enough by a figure that nobody gave. `missingClasses` tells it.
+ * The class that is asked for. One that the site has no more, since two people changed settings and work at once, is
+ * judged by the finest figures of the site: nobody is told that something is good enough by a figure that nobody gave.
+ * `missingClasses` tells it.
  */
 export function classOf({ classes }: Pick<SiteState, 'classes'>, id: string): ToleranceClass {
   const found = classes.find((each) => each.id === id);

@@ -124,8 +124,8 @@ function recordsOf(fact: AnyFact, { decided: decisions, directionsOf, rehung, fi
     case 'solution': {
       const decided = decisions.get(fact.id);
       if (!decided) return [];
-      // A solution counts from the moment it was accepted, not from when it was computed.
-      // Accepted again without a provision, it counts from when it was first accepted: what was set meanwhile hangs on it.
+      // A solution counts from the moment it was accepted, not from when it was computed. Accepted again without a
+      // provision, it counts from when it was first accepted: what was set meanwhile hangs on it.
       const { at, device, seq } = firstAccepted.get(fact.id) ?? decided.decision;
       const uses = supportingUses(fact, decided.occupation).map(({ control, revision, plan, height }) => ({
         control,
@@ -216,7 +216,8 @@ function roughMarks({ ofType }: SiteState, memory: SiteTrustMemory): ReadonlySet
 }
 
 /**
- * Standing of all marks and solutions at `now` (ISO 8601). A rough mark replaces a hub that was pulled, but nothing hangs on it.
+ * Standing of all marks and solutions at `now` (ISO 8601). A rough mark replaces a hub that was pulled, but nothing
+ * hangs on it.
  * @param memory of the judgement before, where one follows upon another
  */
 export function trustOf(state: SiteState, now: string, memory: SiteTrustMemory = newSiteTrustMemory()): TrustResult {

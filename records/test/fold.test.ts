@@ -1,4 +1,6 @@
-/** Going on from what was folded and judged before gives the very same as beginning from nothing, however facts arrive. */
+/**
+ * Going on from what was folded and judged before gives the very same as beginning from nothing, however facts arrive.
+ */
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { AnyFact } from '@idle-marker/contract';

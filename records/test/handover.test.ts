@@ -1,4 +1,6 @@
-/** What a crew gets, and what becomes of it afterwards: stakes as set, how they are read, reports, notices and tapes. */
+/**
+ * What a crew gets, and what becomes of it afterwards: stakes as set, how they are read, reports, notices and tapes.
+ */
 import { describe, expect, it } from '@jest/globals';
 import { planDistance, SHIPPED_CONVENTIONS } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';

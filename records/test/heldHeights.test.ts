@@ -1,4 +1,6 @@
-/** Heights of stations over a mark, on lines, and with a typed direction: where they come from, and what hangs on that. */
+/**
+ * Heights of stations over a mark, on lines, and with a typed direction: where they come from, and what hangs on that.
+ */
 import { describe, expect, it } from '@jest/globals';
 import {
   effectsOfMove,
@@ -25,13 +27,11 @@ const codesOf = (draft: ReturnType<typeof stationDraft>) =>
 function overK1(off = 0, sights: readonly ControlName[] = ['K2', 'K3', 'K4'], more = {}) {
   const story = new Story().control().control(['K1'], { z: PLACES.K1.z + off });
   const mark = story.state.control.find((each) => each.id === story.markId('K1'))!;
-  const occupation = story
-    .stand(PLACES.K1)
-    .occupy('S1', {
-      method: 'overMark',
-      over: { mark: mark.id, revision: mark.revision.id, centringSdMm: 1 },
-      ...more,
-    });
+  const occupation = story.stand(PLACES.K1).occupy('S1', {
+    method: 'overMark',
+    over: { mark: mark.id, revision: mark.revision.id, centringSdMm: 1 },
+    ...more,
+  });
   for (const name of sights) story.sight(occupation, name);
   return { story, occupation, mark };
 }

@@ -1,4 +1,7 @@
-/** A clock that was a day ahead: what stands is ordered by when the server received it, and the entries are marked for good. */
+/**
+ * A clock that was a day ahead: what stands is ordered by when the server received it, and the entries are marked for
+ * good.
+ */
 import { describe, expect, it } from '@jest/globals';
 import type { AnyFact, StoredFact } from '@idle-marker/contract';
 import { bookLine, siteState, stampedAhead, trustOf } from '@idle-marker/records';

@@ -1,4 +1,7 @@
-/** Tells the day of a small site for the tests: control round a building, stations, proofs and marks, with perfect readings. */
+/**
+ * Tells the day of a small site for the tests: control round a building, stations, proofs and marks, with perfect
+ * readings.
+ */
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
 import { checkJson } from '@idle-marker/contract';
 import {
@@ -324,7 +327,10 @@ export class Story {
     return this.say('resight', body, 0);
   }
 
-  /** A sight to anything, of any purpose, with the pole at `place`; `slip` is what the target height was entered too high by. */
+  /**
+   * A sight to anything, of any purpose, with the pole at `place`; `slip` is what the target height was entered too
+   * high by.
+   */
   shoot(
     occupation: Fact<'occupation'>,
     purpose: FactBody<'sight'>['purpose'],

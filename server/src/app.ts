@@ -107,8 +107,8 @@ const securityHeaders = () =>
   });
 
 /**
- * The crew’s pages alone: read and report by token, the page’s own files, and nothing else of any site. What listens to the
- * network is this; the application itself stays on loopback.
+ * The crew’s pages alone: read and report by token, the page’s own files, and nothing else of any site. What listens to
+ * the network is this; the application itself stays on loopback.
  */
 export function createCrewApp({ orm, log, webFolder, now }: Omit<AppOptions, 'loopbackOnly' | 'archives'>): Express {
   const app = express();

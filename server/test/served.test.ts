@@ -1,4 +1,7 @@
-/** What the server gives to a browser: the application, its headers, its sites; and what a whole day of work becomes on a sheet. */
+/**
+ * What the server gives to a browser: the application, its headers, its sites; and what a whole day of work becomes on
+ * a sheet.
+ */
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';

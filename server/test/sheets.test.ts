@@ -77,17 +77,15 @@ describe('sheets', () => {
   const lead = () => facts.find((fact) => fact.type === 'member')!.id;
   let seq = 0;
   const issue = (sheet: string, packageId: string) =>
-    request(harness.app)
-      .put(`/api/v1/sites/${SITE}/sheets/${sheet}`)
-      .send({
-        package: packageId,
-        fact: id(),
-        at: NOW,
-        device: 'office tablet',
-        seq: seq++,
-        by: lead(),
-        timeZone: 'Europe/Lisbon',
-      });
+    request(harness.app).put(`/api/v1/sites/${SITE}/sheets/${sheet}`).send({
+      package: packageId,
+      fact: id(),
+      at: NOW,
+      device: 'office tablet',
+      seq: seq++,
+      by: lead(),
+      timeZone: 'Europe/Lisbon',
+    });
 
   it('are numbered once and frozen; a second one of the package is its next revision', async () => {
     const first = id();

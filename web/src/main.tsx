@@ -63,7 +63,8 @@ const router = createBrowserRouter([
   },
 ]);
 
-// The server may be on this very device, or on the site's own network: a browser that takes itself for offline asks all the same.
+// The server may be on this very device, or on the site's own network: a browser that takes itself for offline asks all
+// the same.
 const queries = new QueryClient({
   defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, networkMode: 'always' } },
 });

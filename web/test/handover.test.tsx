@@ -1,4 +1,7 @@
-/** What is handed over, and what is taken in, without a browser: lists of any length, the sketch, tapes, files of sights. */
+/**
+ * What is handed over, and what is taken in, without a browser: lists of any length, the sketch, tapes, files of
+ * sights.
+ */
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import { siteLandXml } from '@idle-marker/formats';

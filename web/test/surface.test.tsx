@@ -19,7 +19,9 @@ beforeEach(async () => {
 });
 const nothing = () => undefined;
 
-/** A level surface, wide enough for anything that is read from the station, with a bed left out of it in the far north. */
+/**
+ * A level surface, wide enough for anything that is read from the station, with a bed left out of it in the far north.
+ */
 const LEVEL = new TextEncoder()
   .encode(`<LandXML version="1.2"><Units><Metric linearUnit="meter"/></Units><Surfaces><Surface name="Paving">
   <Definition surfType="TIN"><Pnts><P id="1">7900 3900 5.2</P><P id="2">7900 4200 5.2</P><P id="3">8100 4200 5.2</P><P id="4">8100 3900 5.2</P></Pnts>

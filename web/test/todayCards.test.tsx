@@ -1,4 +1,7 @@
-/** What Today tells until somebody has seen to it: entries that no rule would let in, clocks that were ahead, and what two have revised. */
+/**
+ * What Today tells until somebody has seen to it: entries that no rule would let in, clocks that were ahead, and what
+ * two have revised.
+ */
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import type { AnyFact } from '@idle-marker/contract';

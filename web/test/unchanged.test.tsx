@@ -1,4 +1,7 @@
-/** What was drawn or measured passes through a dialog as it is: opened and kept untouched it tells nothing, edited it changes what was edited. */
+/**
+ * What was drawn or measured passes through a dialog as it is: opened and kept untouched it tells nothing, edited it
+ * changes what was edited.
+ */
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor } from '@testing-library/react';
 import fc from 'fast-check';

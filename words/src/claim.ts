@@ -1,4 +1,7 @@
-/** What is said of an accepted station, on whichever screen or paper: what it rests on, and which part nothing has proved. */
+/**
+ * What is said of an accepted station, on whichever screen or paper: what it rests on, and which part nothing has
+ * proved.
+ */
 import type { Part } from '@idle-marker/core';
 import { msg } from './message.ts';
 import { listOf } from './lists.ts';
@@ -15,7 +18,9 @@ const BASIS: Readonly<Record<BasisWord, string>> = {
 
 export const partsWords = (parts: readonly Part[]): string => parts.join(' and ');
 
-/** "unproven", or the part that is: "height unproven"; "unchecked" of a station that its own sights do not check either. */
+/**
+ * "unproven", or the part that is: "height unproven"; "unchecked" of a station that its own sights do not check either.
+ */
 export const unprovenShort = (parts: readonly Part[], unchecked = false): string =>
   unchecked ? 'unchecked' : parts.length === 1 ? msg('claim.unproven', { parts: parts[0]! }) : 'unproven';
 

@@ -1,7 +1,7 @@
 /**
- * Messages: the sentences and labels a person reads, each in a table under a key, in the ICU message syntax (Unicode Technical
- * Standard 35, part 9, "MessageFormat"): "{n, plural, one {# mark} other {# marks}} from {name}". Code names the key and gives the
- * values; the tables can be rewritten, or exchanged for another wording, without touching it.
+ * Messages: the sentences and labels a person reads, each in a table under a key, in the ICU message syntax (Unicode
+ * Technical Standard 35, part 9, "MessageFormat"): "{n, plural, one {# mark} other {# marks}} from {name}". Code names
+ * the key and gives the values; the tables can be rewritten, or exchanged for another wording, without touching it.
  */
 import { IntlMessageFormat } from 'intl-messageformat';
 import { MESSAGES } from './messages/index.ts';
@@ -16,7 +16,9 @@ type TextOf<K extends string> = K extends `${infer R}.${infer M}`
       : never
     : never
   : never;
-/** What stands in braces, up to the first comma; words within a plural are no names: they have a space or a # in them. */
+/**
+ * What stands in braces, up to the first comma; words within a plural are no names: they have a space or a # in them.
+ */
 type Head<T extends string> = T extends `${infer Name},${string}` ? Name : T;
 type Named<T extends string> = T extends `${string} ${string}` | `#${string}` | '' ? never : T;
 type Names<T extends string> = T extends `${string}{${infer Rest}`
@@ -58,7 +60,10 @@ export function msg<K extends MessageKey>(key: K, ...[values]: ValuesOf<K, Messa
   return formatOf(key).format<string>(values) as string;
 }
 
-/** A message in its pieces, where some values are more than text (a link, a name set in bold): texts and those, in order. */
+/**
+ * A message in its pieces, where some values are more than text (a link, a name set in bold): texts and those, in
+ * order.
+ */
 export function messageParts<V, K extends MessageKey = MessageKey>(
   key: K,
   ...[values]: ValuesOf<K, V>

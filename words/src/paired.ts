@@ -1,4 +1,6 @@
-/** Plan from a receiver, height from the instrument, in words: what each part comes from, and why nothing may be kept. */
+/**
+ * Plan from a receiver, height from the instrument, in words: what each part comes from, and why nothing may be kept.
+ */
 import type { CheckResult, Fix, HeightsCompared, LengthUnit, PairFault, ProofOutcome } from '@idle-marker/core';
 import { msg } from './message.ts';
 import { coarseAngle, type SiteUnits } from './angles.ts';

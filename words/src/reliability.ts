@@ -149,7 +149,10 @@ export function ifWords({ code, points }: Explanation, naming: Naming): string {
 /** So many possibilities are told one by one. */
 const TOLD = 3;
 
-/** What a station is good to while it can't be told what is wrong: "good to 31 mm at best: 31 mm if K3 moved, 4 mm if K2 moved". */
+/**
+ * What a station is good to while it can't be told what is wrong: "good to 31 mm at best: 31 mm if K3 moved, 4 mm if K2
+ * moved".
+ */
 export function spreadWords({ goodTo, under }: Spread, naming: Naming): string {
   if (goodTo === null) return msg('reliability.untilThatIsKnownNothingBoundsWhat');
   const each = under
@@ -236,7 +239,10 @@ export function sheetCheckWords(
     : msg('reliability.byItsOwnSights', { stateSaid: STATE_SAID[checkability] });
 }
 
-/** What of a height from benchmarks could be wrong unseen: "A wrong spot or figure at BM1 shows from 9 mm on; up to 4 mm of it could hide in every height." */
+/**
+ * What of a height from benchmarks could be wrong unseen: "A wrong spot or figure at BM1 shows from 9 mm on; up to 4 mm
+ * of it could hide in every height."
+ */
 export function heightCheckWords({ state, unnoticed: [worst] }: HeightReliability, naming: Naming): string {
   if (!worst || worst.noticed === null || worst.effect === null) {
     return msg('reliability.theyStandOnOnePlaceAWrong');

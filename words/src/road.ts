@@ -300,7 +300,9 @@ interface CatchAt {
   readonly overHinge: Metres;
 }
 
-/** What is written on a slope stake, a line each: what slope, how far to the hinge, and how much it lies below or above. */
+/**
+ * What is written on a slope stake, a line each: what slope, how far to the hinge, and how much it lies below or above.
+ */
 export function slopeStakeWords(
   { kind, distance, overHinge }: CatchAt,
   hinge: string,

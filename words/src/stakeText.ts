@@ -211,7 +211,9 @@ function termsOf(line: StakeLine): StakeTerm[] {
   return [];
 }
 
-/** The words that stand on a stake, each with its meaning, so that a reader of another language or other forms is told. */
+/**
+ * The words that stand on a stake, each with its meaning, so that a reader of another language or other forms is told.
+ */
 export function wordsOnStake(content: StakeContent, convention: StakeConvention): WordOnStake[] {
   const words = crewWords(convention.languages[0]);
   const sides = stakeSides(content, convention);

@@ -9,8 +9,8 @@ const PROJECT = join(import.meta.dirname, '../..');
 const ROOMS = ['web', 'server', 'paper', 'records', 'contract', 'cli', 'words'];
 
 /**
- * Where text in code is no message: tables of languages and of messages themselves; the description of the API and what the
- * server tells its operator; drawings written as SVG; statements of migrations; the demo, which is data.
+ * Where text in code is no message: tables of languages and of messages themselves; the description of the API and what
+ * the server tells its operator; drawings written as SVG; statements of migrations; the demo, which is data.
  */
 const ELSEWHERE =
   /^(words\/src\/(messages|languages)\/|server\/src\/(openapi\/document|main|configuration)\.ts|server\/src\/(demo|database)\/|paper\/src\/svg\.ts|cli\/src\/main\.ts)/;

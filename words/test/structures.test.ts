@@ -1,4 +1,7 @@
-/** What is said at the pole about lines, columns, bolts, piles and care: whole sentences, sides in words, never a bare sign. */
+/**
+ * What is said at the pole about lines, columns, bolts, piles and care: whole sentences, sides in words, never a bare
+ * sign.
+ */
 import { describe, expect, it } from '@jest/globals';
 import { faceAgainstLine, fitPattern, type FaceShot } from '@idle-marker/core';
 import {

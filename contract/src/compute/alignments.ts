@@ -1,4 +1,7 @@
-/** The command line's kinds about alignments and surfaces of design files: lengths in the file's unit, angles in degrees. */
+/**
+ * The command line's kinds about alignments and surfaces of design files: lengths in the file's unit, angles in
+ * degrees.
+ */
 import {
   againstAlignment,
   alignmentOf,

@@ -40,7 +40,9 @@ function pointerOf(path: Path): string {
 
 const noFiles: OpenDesignFile = () => fail(msg('validation.designFilesAreNotReadHere'));
 
-/** Runs one case `{ id, kind, input }`, some with the design file that they name under `file`; other fields are ignored. */
+/**
+ * Runs one case `{ id, kind, input }`, some with the design file that they name under `file`; other fields are ignored.
+ */
 export function compute(document: unknown, open: OpenDesignFile = noFiles): ComputeOutcome {
   const id = (document as { id?: unknown } | null)?.id;
   const known = typeof id === 'string' ? id : null;

@@ -37,7 +37,10 @@ export const kindsWith =
     },
   });
 
-/** The design file that a case names, open. Its name stands beside the input, so the path of an error is that of the case. */
+/**
+ * The design file that a case names, open. Its name stands beside the input, so the path of an error is that of the
+ * case.
+ */
 export function designFileOf({ file, open }: CaseFiles): Result<DesignFile, KindError> {
   if (file === null)
     return fail({

@@ -20,11 +20,17 @@ export type AnyFact = { [T in FactType]: Fact<T> }[FactType];
 /** A fact as the server gives it back. */
 export type StoredFact = AnyFact & {
   readonly receivedAt: string;
-  /** The server's instant, beside a stamp that it could not be of: everything orders the fact by it. It is no part of the fact's digest. */
+  /**
+   * The server's instant, beside a stamp that it could not be of: everything orders the fact by it. It is no part of
+   * the fact's digest.
+   */
   readonly orderedAt?: string;
 };
 
-/** Clocks that differ by no more than this, milliseconds, are put right in silence; a stamp farther ahead is of a wrong clock. */
+/**
+ * Clocks that differ by no more than this, milliseconds, are put right in silence; a stamp farther ahead is of a wrong
+ * clock.
+ */
 export const CLOCKS_AGREE_MS = 60_000;
 
 /** The instant that a fact is ordered by: its stamp, unless the server has put another one beside it. */

@@ -1,7 +1,7 @@
 import { msg } from '@idle-marker/words';
 /**
- * Facts that were kept before a rule held for them, such as a coordinate beyond any site: they are what they say they are, and
- * only too large, too long or not on one line. They stay in the ledger, are told, and go along in an archive.
+ * Facts that were kept before a rule held for them, such as a coordinate beyond any site: they are what they say they
+ * are, and only too large, too long or not on one line. They stay in the ledger, are told, and go along in an archive.
  */
 import { invalidAgainst, type Invalid } from '../validation.ts';
 import type { TSchema } from '../schema.ts';

@@ -1,6 +1,6 @@
 /**
- * What a fact refers to, read from the schema of its body: a field that names another fact says so there, and nowhere else is it
- * said again. Each schema is read once, into steps that go where a reference can be.
+ * What a fact refers to, read from the schema of its body: a field that names another fact says so there, and nowhere
+ * else is it said again. Each schema is read once, into steps that go where a reference can be.
  */
 import { REFERS_SINCE_LATER, REFERS_TO } from '../schema.ts';
 import { FACT_BODIES, type FactType } from './bodies.ts';

@@ -20,8 +20,9 @@ export interface Fit {
 const DOUBTED_FROM = 0.999;
 
 /**
- * Whether chance explains a weighted sum of squares, with noise of so many times the stated one. At the level of the tests on
- * single points, at which it is told what would go unseen: at 95 % one faultless adjustment in twenty would be blamed.
+ * Whether chance explains a weighted sum of squares, with noise of so many times the stated one. At the level of the
+ * tests on single points, at which it is told what would go unseen: at 95 % one faultless adjustment in twenty would be
+ * blamed.
  */
 export const isByChance = (sumOfSquares: number, dof: number, noise = 1): boolean =>
   dof <= 0 || sumOfSquares <= chiSquareQuantile(DOUBTED_FROM, dof) * noise * noise;

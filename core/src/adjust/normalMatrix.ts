@@ -9,7 +9,10 @@ export interface Solved {
   readonly reciprocalCondition: number;
 }
 
-/** Room to work in for up to four unknowns, kept so that an inversion makes no garbage; nothing is kept in it between calls. */
+/**
+ * Room to work in for up to four unknowns, kept so that an inversion makes no garbage; nothing is kept in it between
+ * calls.
+ */
 const ROOM = {
   scale: new Float64Array(4),
   scaled: new Float64Array(16),

@@ -1,7 +1,7 @@
 /**
- * Plane similarity transformation by least squares: shift, rotation and scale that bring one set of points onto another, all
- * pairs with the same weight (the four-parameter or Helmert transformation; with the scale held, three parameters).
- * Source: C. D. Ghilani, Adjustment Computations, chapter on coordinate transformations.
+ * Plane similarity transformation by least squares: shift, rotation and scale that bring one set of points onto
+ * another, all pairs with the same weight (the four-parameter or Helmert transformation; with the scale held, three
+ * parameters). Source: C. D. Ghilani, Adjustment Computations, chapter on coordinate transformations.
  */
 import type { PlanPoint } from '../plane/point.ts';
 import type { Metres, Radians } from '../quantity/unit.ts';

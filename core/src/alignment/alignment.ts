@@ -1,6 +1,6 @@
 /**
- * A horizontal alignment: lines, curves and clothoids one after the other, with stations along it and offsets square to it,
- * positive to the right. Source: W. Schofield, M. Breach, Engineering Surveying, chapters 10 (curves) and 11.
+ * A horizontal alignment: lines, curves and clothoids one after the other, with stations along it and offsets square to
+ * it, positive to the right. Source: W. Schofield, M. Breach, Engineering Surveying, chapters 10 (curves) and 11.
  */
 import { planDistance, polar, type PlanPoint } from '../plane/point.ts';
 import { wrapHalfTurn } from '../quantity/angle.ts';
@@ -83,7 +83,9 @@ const AT_JUNCTION: Metres = 1e-4;
 const GAP: Metres = 0.001;
 /** A centre that lies nearer to one end than to the other by more than this is asked about. */
 const CENTRE_OFF: Metres = 0.005;
-/** Two lines that meet at less than this are one line; of all other elements at more than `BEND` they were not meant to. */
+/**
+ * Two lines that meet at less than this are one line; of all other elements at more than `BEND` they were not meant to.
+ */
 const STRAIGHT_ON: Radians = 1e-6;
 export const BEND: Radians = 1e-4;
 
@@ -137,7 +139,9 @@ export function alignmentNotes({ elements }: AlignmentDefinition, metresPerUnit 
   return notes;
 }
 
-/** The angle by which the way bends where an element meets the one before, positive to the right; 0 where it goes on. */
+/**
+ * The angle by which the way bends where an element meets the one before, positive to the right; 0 where it goes on.
+ */
 export const bendBefore = ({ elements }: Pick<Alignment, 'elements'>, element: number): Radians =>
   element === 0 ? 0 : wrapHalfTurn(elements[element]!.azimuthStart - elements[element - 1]!.azimuthEnd);
 

@@ -1,6 +1,6 @@
 /**
- * Where a slope that starts at a hinge meets the ground. Source: C. D. Ghilani, P. R. Wolf, Elementary Surveying, chapter 26
- * (slope staking): trial distances until the height that the slope has there is that of the ground.
+ * Where a slope that starts at a hinge meets the ground. Source: C. D. Ghilani, P. R. Wolf, Elementary Surveying,
+ * chapter 26 (slope staking): trial distances until the height that the slope has there is that of the ground.
  */
 import type { Metres } from '../quantity/unit.ts';
 
@@ -72,7 +72,10 @@ function closedIn(
   return { status: 'found', kind, distance, z: slope(distance) };
 }
 
-/** What to do at the pole: how far out a slope of this kind would be where the measured ground lies, and what is left to walk. */
+/**
+ * What to do at the pole: how far out a slope of this kind would be where the measured ground lies, and what is left to
+ * walk.
+ */
 export interface CatchGuidance {
   readonly kind: 'cut' | 'fill';
   /** Where the slope has the height that was measured. */

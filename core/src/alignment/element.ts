@@ -100,7 +100,10 @@ function lineShape({ start, end }: LineElement): Result<ElementShape, ElementFau
   });
 }
 
-/** An arc from start to end that turns as the centre says; where the chord is long enough it, not the centre, gives the radius. */
+/**
+ * An arc from start to end that turns as the centre says; where the chord is long enough it, not the centre, gives the
+ * radius.
+ */
 function curveShape({ start, end, centre, rotation }: CurveElement): Result<ElementShape, ElementFault> {
   const hand = rotation === 'cw' ? 1 : -1;
   const chord = planDistance(start, end);

@@ -42,7 +42,10 @@ export function stationBack(numbered: Pick<Numbered, 'equations'>, index: number
   return before ? before.ahead + before.counts * (at - before.at) : at;
 }
 
-/** Every distance along the line that shows this station, ascending, with the region it lies in; none in a gap or outside. */
+/**
+ * Every distance along the line that shows this station, ascending, with the region it lies in; none in a gap or
+ * outside.
+ */
 export function stationsShown(
   numbered: Numbered,
   displayed: Metres,

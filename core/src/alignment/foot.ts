@@ -1,7 +1,8 @@
 /**
- * From a place to stations and offsets: the feet of the perpendiculars on an alignment. A foot is where the distance has a
- * local minimum: 1 − curvature × offset is positive there. On spirals the foot is found by Newton's method within bounds.
- * Source: W. H. Press and others, Numerical Recipes, chapter 9 (safe Newton); the pieces it is looked for on: `pieces.ts`.
+ * From a place to stations and offsets: the feet of the perpendiculars on an alignment. A foot is where the distance
+ * has a local minimum: 1 − curvature × offset is positive there. On spirals the foot is found by Newton's method within
+ * bounds. Source: W. H. Press and others, Numerical Recipes, chapter 9 (safe Newton); the pieces it is looked for on:
+ * `pieces.ts`.
  */
 import type { PlanPoint } from '../plane/point.ts';
 import type { Metres } from '../quantity/unit.ts';
@@ -39,7 +40,10 @@ export interface Foot extends DisplayedStation {
 }
 export type AgainstAlignment =
   | (Foot & {
-      /** `atAngle`: nearest is the outer side of a bend, where no perpendicular falls; `offset` is then the distance to it. */
+      /**
+       * `atAngle`: nearest is the outer side of a bend, where no perpendicular falls; `offset` is then the distance to
+       * it.
+       */
       readonly status: 'onAlignment' | 'atAngle';
       readonly distance: Metres;
     })
@@ -167,7 +171,8 @@ function footOn(pieces: Alignment['pieces'], piece: number, e: number, n: number
       if (start > 0 && end < 0) return footBetween(pieces, piece, e, n, 0, length, (length * start) / (start - end));
       if (Math.abs(start) <= AT_END && startSlope < 0) return 0;
       if (Math.abs(end) <= AT_END && endSlope < 0) return length;
-      // Beyond the centres of curvature the way ahead may fall through 0 and rise again: only there is it worth a closer look.
+      // Beyond the centres of curvature the way ahead may fall through 0 and rise again: only there is it worth a
+      // closer look.
       if (startSlope < 0 && endSlope < 0) return NaN;
       let before = start;
       for (let i = 1; i <= SOUGHT_BETWEEN; i++) {

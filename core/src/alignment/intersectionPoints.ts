@@ -1,7 +1,7 @@
 /**
- * An alignment typed by its intersection points, each with a radius and the lengths of the spirals before and after its curve;
- * or element after element from a start. Source: W. Schofield, M. Breach, Engineering Surveying, chapter 10 (transition curves;
- * tangent lengths with unequal transitions by the shifts of both).
+ * An alignment typed by its intersection points, each with a radius and the lengths of the spirals before and after its
+ * curve; or element after element from a start. Source: W. Schofield, M. Breach, Engineering Surveying, chapter 10
+ * (transition curves; tangent lengths with unequal transitions by the shifts of both).
  */
 import { clothoidEnd } from '../plane/clothoid.ts';
 import { azimuth, planDistance, polar, type PlanPoint } from '../plane/point.ts';
@@ -60,7 +60,10 @@ export function elementsThrough(points: readonly IntersectionPoint[]): Result<Ho
   return ok(elements);
 }
 
-/** How far a spiral brings its curve off the tangent: where it ends, seen along and across the tangent, and the shift of the circle. */
+/**
+ * How far a spiral brings its curve off the tangent: where it ends, seen along and across the tangent, and the shift of
+ * the circle.
+ */
 function spiralShift(radius: Metres, length: Metres) {
   if (length < SHORTEST) return { along: 0, across: 0, shift: 0, back: 0, turn: 0 };
   const end = clothoidEnd({ e: 0, n: 0 }, 0, 0, 1 / (radius * length), length);

@@ -1,10 +1,11 @@
 /**
- * An alignment cut into stretches that each have at most one nearest place to any point: lines, arcs, and stretches of spirals
- * that turn one way by no more than half a radian. (The normals of such a stretch touch its evolute, a convex arc that turns by
- * the same angle; through a point pass at most two of its tangents, one to the nearest and one to the farthest place: D. J.
- * Struik, Lectures on Classical Differential Geometry, chapter 1.) Boxes round runs of stretches, halved again and again, leave
- * most of them unasked: J. L. Bentley, J. H. Friedman, Data Structures for Range Searching; where a run is parted: J. Goldsmith, J. Salmon, Automatic
- * Creation of Object Hierarchies for Ray Tracing (the surface of boxes as the cost of asking them).
+ * An alignment cut into stretches that each have at most one nearest place to any point: lines, arcs, and stretches of
+ * spirals that turn one way by no more than half a radian. (The normals of such a stretch touch its evolute, a convex
+ * arc that turns by the same angle; through a point pass at most two of its tangents, one to the nearest and one to the
+ * farthest place: D. J. Struik, Lectures on Classical Differential Geometry, chapter 1.) Boxes round runs of stretches,
+ * halved again and again, leave most of them unasked: J. L. Bentley, J. H. Friedman, Data Structures for Range
+ * Searching; where a run is parted: J. Goldsmith, J. Salmon, Automatic Creation of Object Hierarchies for Ray Tracing
+ * (the surface of boxes as the cost of asking them).
  */
 import { clothoidSeries, placeOnSeries, SERIES_TURN, TERMS } from '../plane/clothoid.ts';
 import type { PlanPoint } from '../plane/point.ts';
@@ -29,7 +30,9 @@ export const CENTRE_E = 6;
 export const CENTRE_N = 7;
 export const RADIUS = 8;
 export const HAND = 9;
-/** Of a spiral: azimuth and curvature at the start, change of curvature; the series about the middle stands in `series`. */
+/**
+ * Of a spiral: azimuth and curvature at the start, change of curvature; the series about the middle stands in `series`.
+ */
 export const AZIMUTH = 6;
 export const CURVATURE = 7;
 export const RATE = 8;
@@ -93,7 +96,9 @@ export function piecesOf(elements: readonly StationedShape[]): Pieces {
   const boxes = new Float64Array(4 * nodes);
   const [first, past, right] = [new Uint32Array(nodes), new Uint32Array(nodes), new Uint32Array(nodes)];
   let next = 0;
-  /** Where to part a run: each half weighs by how many it holds and how far round they lie; neither less than a quarter. */
+  /**
+   * Where to part a run: each half weighs by how many it holds and how far round they lie; neither less than a quarter.
+   */
   const parted = (from: number, to: number): number => {
     const least = Math.max(1, Math.floor((to - from) / 4));
     const ahead: number[] = [];

@@ -1,7 +1,7 @@
 /**
  * A vertical alignment: grades between points of intersection, rounded by parabolas or circles. Lengths are horizontal.
- * Source: W. Schofield, M. Breach, Engineering Surveying, chapter 10 (vertical curves); the unsymmetrical parabola as two that
- * meet with one grade: C. D. Ghilani, P. R. Wolf, Elementary Surveying, chapter 25.
+ * Source: W. Schofield, M. Breach, Engineering Surveying, chapter 10 (vertical curves); the unsymmetrical parabola as
+ * two that meet with one grade: C. D. Ghilani, P. R. Wolf, Elementary Surveying, chapter 25.
  */
 import type { Metres } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';

@@ -1,6 +1,7 @@
 /**
- * Cross sections as they were designed: lines of offsets and heights at stations. Between two of them heights run evenly along
- * the way, at one offset, as in the usual reckoning of earthworks (Schofield, Breach, Engineering Surveying, chapter 11).
+ * Cross sections as they were designed: lines of offsets and heights at stations. Between two of them heights run
+ * evenly along the way, at one offset, as in the usual reckoning of earthworks (Schofield, Breach, Engineering
+ * Surveying, chapter 11).
  */
 import type { Metres } from '../quantity/unit.ts';
 
@@ -49,7 +50,10 @@ export const orderedSections = (sections: readonly DesignedSection[]): DesignedS
     .filter(({ lines }) => lines.length > 0)
     .sort((a, b) => a.station - b.station);
 
-/** Those on either side of a station, and how far from the first to the second it is; null before the first and after the last. */
+/**
+ * Those on either side of a station, and how far from the first to the second it is; null before the first and after
+ * the last.
+ */
 function around(
   sections: readonly DesignedSection[],
   station: Metres,
@@ -62,7 +66,10 @@ function around(
   return from ? { from, to, share: (station - from.station) / (to.station - from.station) } : null;
 }
 
-/** The section as it runs at a station, between those that were drawn. @param sections in order, as `orderedSections` gives them */
+/**
+ * The section as it runs at a station, between those that were drawn. @param sections in order, as `orderedSections`
+ * gives them
+ */
 export function sectionAt(sections: readonly DesignedSection[], station: Metres): SectionLine[] {
   const near = around(sections, station);
   if (!near) return [];

@@ -1,7 +1,7 @@
 /**
- * Which stations of a line are marked: round ones at an interval, closer on curves, and every point where something changes.
- * Sources: W. Schofield, M. Breach, Engineering Surveying, chapter 10 (setting out by chords); the height of a chord over its
- * arc is chord² / 8R.
+ * Which stations of a line are marked: round ones at an interval, closer on curves, and every point where something
+ * changes. Sources: W. Schofield, M. Breach, Engineering Surveying, chapter 10 (setting out by chords); the height of a
+ * chord over its arc is chord² / 8R.
  */
 import type { Metres } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
@@ -18,7 +18,10 @@ export interface StationListRule {
   readonly interval: Metres | null;
   /** Closer on curves and spirals whose smallest radius is no larger than `upTo`. */
   readonly byRadius: readonly { readonly upTo: Metres; readonly interval: Metres }[];
-  /** Every curve and every spiral in equal parts: this many, or none wider than a chord or than an arc over its chord allows. */
+  /**
+   * Every curve and every spiral in equal parts: this many, or none wider than a chord or than an arc over its chord
+   * allows.
+   */
   readonly equalParts: { readonly parts: number } | { readonly chord: Metres } | { readonly rise: Metres } | null;
   readonly special: boolean;
   /** Further ones, without equations. */
@@ -173,7 +176,9 @@ export function specialStations(
   return special;
 }
 
-/** In order, those at one place together; where a special point lies beside a round station, the special one is exact. */
+/**
+ * In order, those at one place together; where a special point lies beside a round station, the special one is exact.
+ */
 function merged(
   found: readonly { readonly station: Metres; readonly because: StationReason }[],
 ): { station: Metres; because: StationReason[] }[] {

@@ -1,7 +1,7 @@
 /**
- * Strings along an alignment: lines that keep an offset and a height to it or to one another (edges, flow lines, the parts of a
- * kerb), both changing along the way by tables. A string is where a crew builds; its crossfall is not carried on into the offset
- * of a hub.
+ * Strings along an alignment: lines that keep an offset and a height to it or to one another (edges, flow lines, the
+ * parts of a kerb), both changing along the way by tables. A string is where a crew builds; its crossfall is not
+ * carried on into the offset of a hub.
  */
 import type { Metres } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
@@ -13,7 +13,9 @@ export interface TableRow {
   readonly station: Metres;
   readonly value: number;
 }
-/** Linear between rows, constant before the first and after the last; of two rows at one station the later holds there. */
+/**
+ * Linear between rows, constant before the first and after the last; of two rows at one station the later holds there.
+ */
 export type StationTable = readonly TableRow[];
 export interface StringHeight {
   /** `fall`: percent, positive falling away from the string it is counted from. `difference`: metres above it. */
@@ -22,7 +24,10 @@ export interface StringHeight {
 }
 export interface StringDefinition {
   readonly name: string;
-  /** The string, or the part of a kerb (`NAME.flowLine`, `.face`, `.back`), that its height is counted from; the centreline when null. */
+  /**
+   * The string, or the part of a kerb (`NAME.flowLine`, `.face`, `.back`), that its height is counted from; the
+   * centreline when null.
+   */
   readonly from: string | null;
   /** From the centreline, positive to the right. */
   readonly offset: StationTable;
@@ -45,7 +50,9 @@ export interface TemplateDefinition {
   readonly kerbs: readonly KerbDefinition[];
 }
 export interface Template {
-  /** The centreline first, then in the order of the definition; of kerbs `NAME.flowLine`, `NAME.face` and `NAME.back`. */
+  /**
+   * The centreline first, then in the order of the definition; of kerbs `NAME.flowLine`, `NAME.face` and `NAME.back`.
+   */
   readonly names: readonly string[];
   readonly strings: ReadonlyMap<string, (station: Metres) => Across | null>;
   /** The string that each is built on from; none for the centreline. */
@@ -174,8 +181,8 @@ export function templateOf({ strings, kerbs }: TemplateDefinition): Result<Templ
 }
 
 /**
- * The place of a string at a station, moved by an extra offset (positive to the right) and height. The heights are null where
- * there is no profile.
+ * The place of a string at a station, moved by an extra offset (positive to the right) and height. The heights are null
+ * where there is no profile.
  *
  * @returns null before the start and after the end of the line, and for a string that the template has not
  */

@@ -1,6 +1,6 @@
 /**
- * The face of a column or wall against a reference line: how far off it stands, whether it is turned and whether it leans, from
- * shots to its edges low and high, and where the middle of the column comes to lie when its width is known.
+ * The face of a column or wall against a reference line: how far off it stands, whether it is turned and whether it
+ * leans, from shots to its edges low and high, and where the middle of the column comes to lie when its width is known.
  */
 import { alongOff } from '../plane/line.ts';
 import type { Segment } from '../plane/crossing.ts';
@@ -37,7 +37,10 @@ export interface FaceResult {
   readonly sides: readonly FaceSide[];
   /** Of the middle of the face, at the lower level where both were shot; positive to the right of the line. */
   readonly offset: Metres;
-  /** By how much the second edge stands farther to the right than the first, and the angle of that; null without both edges. */
+  /**
+   * By how much the second edge stands farther to the right than the first, and the angle of that; null without both
+   * edges.
+   */
   readonly twist: { readonly across: Metres; readonly angle: Radians } | null;
   /** By how much it leans to the right on its way up, and over what height; null without both levels. */
   readonly lean: { readonly across: Metres; readonly over: Metres } | null;

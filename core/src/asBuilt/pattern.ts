@@ -1,4 +1,7 @@
-/** A group of things as they were built against the design: how far the whole is shifted and turned, and what is left at each. */
+/**
+ * A group of things as they were built against the design: how far the whole is shifted and turned, and what is left at
+ * each.
+ */
 import { fitSimilarity, type SimilarityError } from '../adjust/similarity.ts';
 import type { PlanPoint } from '../plane/point.ts';
 import type { Metres, Radians } from '../quantity/unit.ts';

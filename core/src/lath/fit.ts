@@ -1,4 +1,7 @@
-/** Which words have room on which side of a lath: lines are broken at blanks, and what is left over goes on the next side. */
+/**
+ * Which words have room on which side of a lath: lines are broken at blanks, and what is left over goes on the next
+ * side.
+ */
 import { roomOn, STAKE_SIDES, type LathSize, type StakePart, type StakeSide } from './convention.ts';
 
 export interface WrittenLine {
@@ -41,8 +44,8 @@ const NEXT: Readonly<Record<StakeSide, readonly StakeSide[]>> = {
 };
 
 /**
- * Puts lines on the sides of a lath. Those that a side has no room for, from its last line up, go to the next side that has;
- * the first line of a side stays where it is. Nothing is dropped: what fits nowhere stays on its side and is told.
+ * Puts lines on the sides of a lath. Those that a side has no room for, from its last line up, go to the next side that
+ * has; the first line of a side stays where it is. Nothing is dropped: what fits nowhere stays on its side and is told.
  */
 export function fitStake(
   sides: Readonly<Record<StakeSide, readonly WrittenLine[]>>,

@@ -1,10 +1,16 @@
-/** What a crew has to know to read one stake: its figures and what they lead to. Metres; words and drawings are made from it elsewhere. */
+/**
+ * What a crew has to know to read one stake: its figures and what they lead to. Metres; words and drawings are made
+ * from it elsewhere.
+ */
 import type { PlanPoint } from '../plane/point.ts';
 import type { Metres } from '../quantity/unit.ts';
 import type { FigureRounding, StakeConvention, StakeTerm } from './convention.ts';
 import type { AngleMark, CornerMeaning, HeightReference, PointOnMark } from './stakeText.ts';
 
-/** Which way leads from the mark to the thing: square to a face, along a line, straight to a point, square to a road, or none. */
+/**
+ * Which way leads from the mark to the thing: square to a face, along a line, straight to a point, square to a road, or
+ * none.
+ */
 export type Reach =
   | { readonly way: 'face'; readonly from: string; readonly until: string }
   | { readonly way: 'line'; readonly from: string; readonly until: string }

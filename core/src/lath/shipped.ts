@@ -1,4 +1,6 @@
-/** Conventions to begin with: schools of writing on stakes, of this project's own making. Sites adapt copies of them. */
+/**
+ * Conventions to begin with: schools of writing on stakes, of this project's own making. Sites adapt copies of them.
+ */
 import type { ConventionLine, LathSize, StakeConvention, StakeMarkKind, StakePart, StakeTerm } from './convention.ts';
 
 const line = (part: StakePart, ruled = false): ConventionLine => ({ part, ruled });
@@ -60,7 +62,10 @@ const SHORT_FORMS = short({
   surface: 'DS',
 });
 
-/** The kerb schools differ in what offset and grade lead to; either word is spelled so that it can't be taken for the other. */
+/**
+ * The kerb schools differ in what offset and grade lead to; either word is spelled so that it can't be taken for the
+ * other.
+ */
 const KERB = short({
   offset: 'O/S',
   face: 'FACE K',

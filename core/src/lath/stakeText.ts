@@ -15,7 +15,10 @@ export type KerbPart = 'face' | 'back' | 'flowLine';
 /** What exactly on the mark is the point that every figure starts at. */
 export type PointOnMark = 'nail' | 'tack' | 'hubCentre' | 'top' | 'crossing' | 'punch';
 
-/** A mark at an angle of a line: square to the line behind or ahead of it, or inside, off both lines and farther from the corner than that. */
+/**
+ * A mark at an angle of a line: square to the line behind or ahead of it, or inside, off both lines and farther from
+ * the corner than that.
+ */
 export interface AngleMark {
   readonly part: 'back' | 'ahead' | 'inside';
   /** Level distance from the mark to the corner. */
@@ -171,7 +174,10 @@ export function stakeLine(
   }
 }
 
-/** The lines of each side of a stake, in the order of the convention; parts that there is nothing to say of are left out. */
+/**
+ * The lines of each side of a stake, in the order of the convention; parts that there is nothing to say of are left
+ * out.
+ */
 export function stakeSides(content: StakeContent, convention: StakeConvention): Record<StakeSide, PlacedLine[]> {
   const placed = (side: StakeSide): PlacedLine[] =>
     convention.sides[side].flatMap(({ part, ruled }) => {

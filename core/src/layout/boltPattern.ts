@@ -38,7 +38,10 @@ function patternError(pattern: BoltPattern): BoltsError | null {
   return null;
 }
 
-/** Bolts of one group, clockwise round a circle, and row by row in a rectangle: from its back left, looking along its direction. */
+/**
+ * Bolts of one group, clockwise round a circle, and row by row in a rectangle: from its back left, looking along its
+ * direction.
+ */
 export function boltsOf(centre: PlanPoint, pattern: BoltPattern): PlanPoint[] {
   if (pattern.kind === 'circle')
     return Array.from({ length: pattern.count }, (_, i) =>
@@ -53,7 +56,8 @@ export function boltsOf(centre: PlanPoint, pattern: BoltPattern): PlanPoint[] {
 }
 
 /**
- * For every group its bolts, and four marks on its two centre lines at `reach` from the centre: a template is laid to those.
+ * For every group its bolts, and four marks on its two centre lines at `reach` from the centre: a template is laid to
+ * those.
  *
  * @param reach metres; 0 leaves the centre lines out
  */

@@ -137,8 +137,8 @@ export function againstGridLine(line: GridLine, point: PlanPoint): AgainstGridLi
 }
 
 /**
- * A place said as people say it: so far from a line toward the next, and so far from a line of the other family toward its
- * next. Null when a neighbour is not beside its line or both lines are of one family.
+ * A place said as people say it: so far from a line toward the next, and so far from a line of the other family toward
+ * its next. Null when a neighbour is not beside its line or both lines are of one family.
  */
 export function placeInGrid(
   grid: ColumnGrid,

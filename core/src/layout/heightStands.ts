@@ -1,6 +1,6 @@
 /**
- * Where to stand an instrument that is wanted for heights alone: it has to see a benchmark, better two, and as much as can be
- * of what is to be set. Control in plan need not be in sight, nor need the figure be a good one.
+ * Where to stand an instrument that is wanted for heights alone: it has to see a benchmark, better two, and as much as
+ * can be of what is to be set. Control in plan need not be in sight, nor need the figure be a good one.
  */
 import { planDistance, type PlanPoint } from '../plane/point.ts';
 import { distanceToPolygon, insidePolygon, segmentMeetsPolygon } from '../plane/polygon.ts';
@@ -40,8 +40,8 @@ const APART = 0.12;
 const MOST = 5;
 
 /**
- * The best stands, best first: two benchmarks before one, then what is seen, then the shorter sights. Empty when no place sees a
- * benchmark.
+ * The best stands, best first: two benchmarks before one, then what is seen, then the shorter sights. Empty when no
+ * place sees a benchmark.
  */
 export function heightStands({ benchmarks, targets, hiding, keepOut, reach }: HeightStandsInput): HeightStand[] {
   const all = [...benchmarks, ...targets];

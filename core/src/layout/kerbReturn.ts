@@ -1,6 +1,6 @@
 /**
- * The arc that joins two kerb lines at a junction. Source: W. Schofield, M. Breach, Engineering Surveying, chapter 10 (simple
- * circular curves).
+ * The arc that joins two kerb lines at a junction. Source: W. Schofield, M. Breach, Engineering Surveying, chapter 10
+ * (simple circular curves).
  */
 import { intersectLines } from '../plane/line.ts';
 import type { Segment } from '../plane/crossing.ts';

@@ -45,7 +45,8 @@ describe('pairs beyond the ends of every side', () => {
 
   it('go on through the work at a corner that looks inward, by whole steps, and say how far they stand', () => {
     const found = pairs(ANGLE, 1.5, 1);
-    // Side R-S carried on beyond S runs through the work and comes out at U-P; six metres on, and clear of it by half the offset.
+    // Side R-S carried on beyond S runs through the work and comes out at U-P; six metres on, and clear of it by half
+    // the offset.
     const hub = found.find(({ key }) => key === 'R-S')!;
     expect(hub).toMatchObject({ clear: true, offset: 7.5, corner: 'S' });
     expect(hub.place).toEqual({ e: expect.closeTo(-1.5, 9), n: expect.closeTo(5, 9) });

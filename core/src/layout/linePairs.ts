@@ -1,6 +1,6 @@
 /**
- * A pair of hubs for every side of a closed outline, on the side itself carried on beyond both its ends: a string between the
- * two is the side, whatever becomes of the corners.
+ * A pair of hubs for every side of a closed outline, on the side itself carried on beyond both its ends: a string
+ * between the two is the side, whatever becomes of the corners.
  */
 import { azimuth, polar } from '../plane/point.ts';
 import { distanceToPolygon, insidePolygon, signedArea } from '../plane/polygon.ts';
@@ -17,9 +17,9 @@ const CLEAR_SHARE = 0.5;
 const FARTHEST: Metres = 100;
 
 /**
- * Hubs `offset` beyond the ends of every side. Where a side carried on runs into the work, as at a re-entrant corner, the hub
- * goes on by whole `step`s until it stands beyond; one that finds no place within 100 m is given at its offset, not clear.
- * Sides that are one straight line are taken as one.
+ * Hubs `offset` beyond the ends of every side. Where a side carried on runs into the work, as at a re-entrant corner,
+ * the hub goes on by whole `step`s until it stands beyond; one that finds no place within 100 m is given at its offset,
+ * not clear. Sides that are one straight line are taken as one.
  *
  * @param corners in order round it, either way
  */

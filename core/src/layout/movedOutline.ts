@@ -52,5 +52,8 @@ function cornerOf(corner: PlanPoint, arriving: Radians, leaving: Radians, out: R
   return crossing ?? a;
 }
 
-/** How far a battered face stands out at a height above or below the one it is drawn at, positive where it is wider below. */
+/**
+ * How far a battered face stands out at a height above or below the one it is drawn at, positive where it is wider
+ * below.
+ */
 export const batterShift = (batter: number, drawnZ: Metres, z: Metres): Metres => batter * (drawnZ - z);

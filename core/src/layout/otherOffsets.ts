@@ -1,4 +1,7 @@
-/** Where else a hub can go when something stands at its place: further out or nearer in on the same line of sight to its corner. */
+/**
+ * Where else a hub can go when something stands at its place: further out or nearer in on the same line of sight to its
+ * corner.
+ */
 import { planDistance, polar, azimuth, type PlanPoint } from '../plane/point.ts';
 import { insidePolygon } from '../plane/polygon.ts';
 import type { Metres } from '../quantity/unit.ts';

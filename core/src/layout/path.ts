@@ -1,7 +1,7 @@
 /**
- * A line of straight sides and arcs, as drawings have it: chainage along it, offset to the right of it, height between its
- * corners. A side's bulge is the tangent of a quarter of its angle at the centre, positive turning left, as polylines of DXF
- * give it (DXF reference, group code 42).
+ * A line of straight sides and arcs, as drawings have it: chainage along it, offset to the right of it, height between
+ * its corners. A side's bulge is the tangent of a quarter of its angle at the centre, positive turning left, as
+ * polylines of DXF give it (DXF reference, group code 42).
  */
 import { alongOff, pointAlongOff } from '../plane/line.ts';
 import { azimuth, planDistance, polar, type PlanPoint, type SitePoint } from '../plane/point.ts';
@@ -78,7 +78,9 @@ function arcOf(from: PathCorner, to: PathCorner): ReferenceArc | null {
   });
 }
 
-/** The place at a chainage, `offset` to the right of the way, with the height between the corners; null beyond the ends. */
+/**
+ * The place at a chainage, `offset` to the right of the way, with the height between the corners; null beyond the ends.
+ */
 export function pointOnPath(
   path: Path,
   chainage: Metres,
@@ -170,8 +172,8 @@ export function bulgeOf(from: PlanPoint, to: PlanPoint, radius: Metres, turns: '
 }
 
 /**
- * Where a point lies against one side. A straight one is carried on beyond its ends with its grade; an arc along its tangents,
- * without heights. Null when the side has no length.
+ * Where a point lies against one side. A straight one is carried on beyond its ends with its grade; an arc along its
+ * tangents, without heights. Null when the side has no length.
  */
 export function measuredAgainstSide({ from, to, bulge }: ReferenceSide, point: SitePoint): AgainstSide | null {
   if (Math.abs(bulge) < FLAT) {
@@ -225,8 +227,8 @@ export interface AlongAsked {
 }
 
 /**
- * Marks along a path: at its corners and between them at an interval from its start, or dividing it into equal parts. A point
- * at the interval that falls on a corner is the corner.
+ * Marks along a path: at its corners and between them at an interval from its start, or dividing it into equal parts. A
+ * point at the interval that falls on a corner is the corner.
  */
 export function marksAlongPath(
   corners: readonly PathCorner[],

@@ -1,4 +1,6 @@
-/** Marks on the points themselves, such as pile centres or points that were keyed in, and recovery marks beside them. */
+/**
+ * Marks on the points themselves, such as pile centres or points that were keyed in, and recovery marks beside them.
+ */
 import { azimuth, polar } from '../plane/point.ts';
 import { wrapTurn } from '../quantity/angle.ts';
 import type { Metres, Radians } from '../quantity/unit.ts';
@@ -38,15 +40,17 @@ export function pointMarks(points: readonly Corner[]): Result<HubPlan[], PointsE
   return error ? fail(error) : ok(points.map(markOn));
 }
 
-/** Direction of the row at a point: from the one before it to the one after it; a single point has none and takes north. */
+/**
+ * Direction of the row at a point: from the one before it to the one after it; a single point has none and takes north.
+ */
 function rowDirection(points: readonly Corner[], i: number): Radians {
   const [before, after] = [points[Math.max(i - 1, 0)]!, points[Math.min(i + 1, points.length - 1)]!];
   return before.e === after.e && before.n === after.n ? 0 : azimuth(before, after);
 }
 
 /**
- * One mark a point, and two recovery marks square to the row on both sides of it: a string between them goes over the point,
- * which lies in its middle.
+ * One mark a point, and two recovery marks square to the row on both sides of it: a string between them goes over the
+ * point, which lies in its middle.
  *
  * @param points in the order of the row
  * @param offset from the point to each recovery mark, metres

@@ -10,7 +10,8 @@ export interface Rake {
 }
 
 /**
- * Where the axis of a pile comes through a level: below the level of its head it lies toward the toe, above it on the other side.
+ * Where the axis of a pile comes through a level: below the level of its head it lies toward the toe, above it on the
+ * other side.
  *
  * @param place where it comes through `level`
  * @param at the level asked for

@@ -1,6 +1,6 @@
 /**
- * A line through two points that others are set out from and measured to: by chainage along it, offset to the right of it, and
- * height above it.
+ * A line through two points that others are set out from and measured to: by chainage along it, offset to the right of
+ * it, and height above it.
  */
 import { alongOff, pointAlongOff } from '../plane/line.ts';
 import { azimuth, planDistance, type SitePoint } from '../plane/point.ts';
@@ -9,7 +9,9 @@ import type { Metres, Radians } from '../quantity/unit.ts';
 export interface ReferenceLine {
   readonly from: SitePoint;
   readonly to: SitePoint;
-  /** `grade`: the line's own slope, carried on before and beyond its points; `level`: the height of `from` throughout. */
+  /**
+   * `grade`: the line's own slope, carried on before and beyond its points; `level`: the height of `from` throughout.
+   */
   readonly heightMode: 'grade' | 'level';
   /** Chainage of `from`. */
   readonly startChainage: Metres;
@@ -45,7 +47,10 @@ export function referenceLineFacts({ from, to, heightMode }: ReferenceLine): Ref
 const heightAt = (line: ReferenceLine, grade: number | null, chainage: Metres): Metres | null =>
   grade === null || line.from.z === null ? null : line.from.z + grade * (chainage - line.startChainage);
 
-/** The place at a chainage and offset (positive to the right), `extraHeight` above the line. Null when the line has no length. */
+/**
+ * The place at a chainage and offset (positive to the right), `extraHeight` above the line. Null when the line has no
+ * length.
+ */
 export function pointOnReferenceLine(
   line: ReferenceLine,
   chainage: Metres,

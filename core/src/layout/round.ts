@@ -1,8 +1,8 @@
 /**
- * Walking order through places, from where one stands; the end is open, nobody has to come back.
- * Sources: M. Held, R. M. Karp, A dynamic programming approach to sequencing problems (1962) for few places; G. A. Croes,
- * A method for solving traveling-salesman problems (1958), I. Or's moves of short runs (1976) and O. Martin, S. W. Otto,
- * E. W. Felten, Large-step Markov chains for the traveling salesman problem (1991) for more.
+ * Walking order through places, from where one stands; the end is open, nobody has to come back. Sources: M. Held, R.
+ * M. Karp, A dynamic programming approach to sequencing problems (1962) for few places; G. A. Croes, A method for
+ * solving traveling-salesman problems (1958), I. Or's moves of short runs (1976) and O. Martin, S. W. Otto, E. W.
+ * Felten, Large-step Markov chains for the traveling salesman problem (1991) for more.
  */
 import { planDistance, type PlanPoint } from '../plane/point.ts';
 import type { Metres } from '../quantity/unit.ts';
@@ -16,7 +16,10 @@ const LONGEST_RUN = 3;
 /** Less than this is no gain: rounding would let two orders exchange for ever. */
 const GAIN: Metres = 1e-9;
 
-/** Indices into `places`, in walking order: the shortest for few places, a short one for many. Equal ones keep the given order. */
+/**
+ * Indices into `places`, in walking order: the shortest for few places, a short one for many. Equal ones keep the given
+ * order.
+ */
 export function walkingOrder(start: PlanPoint, places: readonly PlanPoint[]): number[] {
   const steps = walkingSteps(start, places);
   for (;;) {
@@ -117,8 +120,9 @@ const lengthOf = (walk: Walk): Metres =>
   walk.order.reduce((sum, here, i) => sum + between(walk, here, placeAt(walk, i + 1)), 0);
 
 /**
- * The best of what stretches turned round give by either rule, the first gain found or the largest, with short runs moved
- * elsewhere; then shaken and put right again a fixed number of times. Without chance, so that the same marks give the same walk.
+ * The best of what stretches turned round give by either rule, the first gain found or the largest, with short runs
+ * moved elsewhere; then shaken and put right again a fixed number of times. Without chance, so that the same marks give
+ * the same walk.
  */
 function* improved(
   start: PlanPoint,
@@ -235,7 +239,10 @@ function moveRuns(walk: Walk, size: number): boolean {
   return moved;
 }
 
-/** Two neighbouring stretches exchanged: what turning and moving can't undo. Their ends are spread evenly by three irrational steps. */
+/**
+ * Two neighbouring stretches exchanged: what turning and moving can't undo. Their ends are spread evenly by three
+ * irrational steps.
+ */
 function shaken(order: readonly number[], shake: number): number[] {
   const room = order.length - 1;
   const spread = (step: number) => 1 + Math.floor(((shake * step) % 1) * room);

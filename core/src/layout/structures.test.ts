@@ -76,7 +76,8 @@ describe('a path of straight sides and arcs', () => {
       null,
       null,
     ]);
-    // The centre is at (0, 10); half-way round, two metres outside of it, that is to the right of a way that turns left.
+    // The centre is at (0, 10); half-way round, two metres outside of it, that is to the right of a way that turns
+    // left.
     const middle = { e: 12 * Math.sin(Math.PI / 4), n: 10 - 12 * Math.cos(Math.PI / 4), z: 5.6 };
     const found = measuredAgainstSide({ from, to, bulge }, middle)!;
     expect(found).toMatchObject({

@@ -1,7 +1,7 @@
 /**
  * Offsets at which hubs outlive the work: clear of the dig, of heaps, fences, machines and services, and seen from the
- * instrument. Lengths stay as they were asked for wherever they can; where they can't, as few other lengths as possible are
- * used, since every further one is one more that a crew mixes up (a greedy cover: V. Chvátal, 1979).
+ * instrument. Lengths stay as they were asked for wherever they can; where they can't, as few other lengths as possible
+ * are used, since every further one is one more that a crew mixes up (a greedy cover: V. Chvátal, 1979).
  */
 import { polar, planDistance, type PlanPoint } from '../plane/point.ts';
 import { distanceToPolygon, insidePolygon, segmentMeetsPolygon } from '../plane/polygon.ts';

@@ -23,9 +23,9 @@ export const FLATTEST: Radians = (20 * Math.PI) / 180;
 const LEAST_APART: Metres = 0.2;
 
 /**
- * Distances from two marks, as they stand, to a point (intersection of two arcs). Null where the marks are too near to each
- * other or one of them is the point itself. The spread is 1 / sin of the angle at which the arcs meet (error propagation of
- * two distances; Mikhail and Gracie, Analysis and Adjustment of Survey Measurements).
+ * Distances from two marks, as they stand, to a point (intersection of two arcs). Null where the marks are too near to
+ * each other or one of them is the point itself. The spread is 1 / sin of the angle at which the arcs meet (error
+ * propagation of two distances; Mikhail and Gracie, Analysis and Adjustment of Survey Measurements).
  */
 export function tapesTo(point: PlanPoint, a: PlanPoint, b: PlanPoint): Tapes | null {
   const [fromA, fromB, apart] = [planDistance(a, point), planDistance(b, point), planDistance(a, b)];
@@ -58,7 +58,10 @@ export interface TapedPair {
   readonly good: boolean;
 }
 
-/** All pairs of marks that a point can be taped from, the best first: a line to pull a string along, then the squarest crossing. */
+/**
+ * All pairs of marks that a point can be taped from, the best first: a line to pull a string along, then the squarest
+ * crossing.
+ */
 export function tapedPairs(point: PlanPoint, recoveries: readonly Recovery[]): TapedPair[] {
   const pairs: TapedPair[] = [];
   for (const [i, a] of recoveries.entries())

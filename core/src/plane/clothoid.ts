@@ -1,8 +1,8 @@
 /**
- * A line whose curvature changes evenly along it: the clothoid, with straight and circle as its limits. Close to a place of
- * it the coordinates are a power series whose terms follow from the one before, since the direction w = cos θ + i sin θ obeys
- * w′ = i (κ + κ′u) w. Source: E. Levien, From Spiral to Spline (2009), chapter 5 (Euler's spiral); any text on power series
- * solutions of linear differential equations.
+ * A line whose curvature changes evenly along it: the clothoid, with straight and circle as its limits. Close to a
+ * place of it the coordinates are a power series whose terms follow from the one before, since the direction w = cos θ
+ * + i sin θ obeys w′ = i (κ + κ′u) w. Source: E. Levien, From Spiral to Spline (2009), chapter 5 (Euler's spiral); any
+ * text on power series solutions of linear differential equations.
  */
 import type { Metres, Radians } from '../quantity/unit.ts';
 import type { PlanPoint } from './point.ts';
@@ -12,7 +12,10 @@ export const TERMS = 13;
 /** The most that a stretch may turn to be written as one series about its middle. */
 export const SERIES_TURN: Radians = 0.5;
 
-/** Coordinates about a place: `origin` plus the sum of `east[i]` and `north[i]` times the distance from it to the power i + 1. */
+/**
+ * Coordinates about a place: `origin` plus the sum of `east[i]` and `north[i]` times the distance from it to the power
+ * i + 1.
+ */
 export interface ClothoidSeries {
   readonly origin: PlanPoint;
   readonly east: Float64Array;

@@ -1,6 +1,7 @@
 /**
- * Where lines and circles cross, as plane geometry has it (any school text; the circle cases by the foot of the centre and
- * the radical line). Lines are endless; whether a crossing lies between the two points that gave a line is told beside it.
+ * Where lines and circles cross, as plane geometry has it (any school text; the circle cases by the foot of the centre
+ * and the radical line). Lines are endless; whether a crossing lies between the two points that gave a line is told
+ * beside it.
  */
 import type { Metres } from '../quantity/unit.ts';
 import { azimuth, planDistance, polar, type PlanPoint } from './point.ts';

@@ -1,4 +1,7 @@
-/** Whether a drawing lies on its site: one in another unit, or with its axes exchanged, lies far off, and where tells which. */
+/**
+ * Whether a drawing lies on its site: one in another unit, or with its axes exchanged, lies far off, and where tells
+ * which.
+ */
 import type { Metres } from '../quantity/unit.ts';
 import type { PlanPoint } from './point.ts';
 

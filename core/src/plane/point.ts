@@ -23,7 +23,10 @@ export const polar = (from: PlanPoint, direction: Radians, distance: Metres): Pl
   n: from.n + distance * Math.cos(direction),
 });
 
-/** Where `place` comes to when what stood at `from` stands at `to`, and everything about it has turned clockwise by `turn`. */
+/**
+ * Where `place` comes to when what stood at `from` stands at `to`, and everything about it has turned clockwise by
+ * `turn`.
+ */
 export const carriedAlong = (place: PlanPoint, from: PlanPoint, to: PlanPoint, turn: Radians): PlanPoint =>
   polar(to, azimuth(from, place) + turn, planDistance(from, place));
 

@@ -1,4 +1,6 @@
-/** Sight to a known mark from an accepted station: differences, their significance, and whether they are within limits. */
+/**
+ * Sight to a known mark from an accepted station: differences, their significance, and whether they are within limits.
+ */
 import { CRITICAL_T, CRITICAL_W } from '../adjust/criticalValues.ts';
 import type { Metres } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
@@ -19,7 +21,10 @@ export interface CheckInput {
   readonly limits: { readonly plan: Metres | null; readonly height: Metres | null };
 }
 
-/** Differences measured - listed. Along: positive when farther away. Across: positive to the right seen from the instrument. */
+/**
+ * Differences measured - listed. Along: positive when farther away. Across: positive to the right seen from the
+ * instrument.
+ */
 export interface CheckResult {
   readonly measured: MeasuredPoint;
   readonly plan: {
@@ -58,7 +63,10 @@ export function checkPoint(input: CheckInput): Result<CheckResult, StationError>
   return ok(comparePlace(measured, input.point, input.limits));
 }
 
-/** A place that was measured, by whatever means, against where something is listed. Along and across follow the place's azimuth. */
+/**
+ * A place that was measured, by whatever means, against where something is listed. Along and across follow the place's
+ * azimuth.
+ */
 export function comparePlace(measured: MeasuredPoint, point: ControlPoint, limits: CheckInput['limits']): CheckResult {
   const plan = planDifference(measured, point);
   const height = heightDifference(measured, point);

@@ -1,10 +1,10 @@
 /**
  * Whether what proofs find over a day stays where it is, goes off at one moment, or creeps.
  *
- * Two models are set against "nothing happened": a step between two proofs, and a line over time. A step is a bump or a mark
- * that was hit, a line is a tripod that settles. The better one is told when it leaves chance behind; because every place for
- * a step is tried, the limit is the usual one for so many tries (Bonferroni).
- * Source: Hawkins, "Testing a Sequence of Observations for a Shift in Location" (1977), with the variance known.
+ * Two models are set against "nothing happened": a step between two proofs, and a line over time. A step is a bump or a
+ * mark that was hit, a line is a tripod that settles. The better one is told when it leaves chance behind; because
+ * every place for a step is tried, the limit is the usual one for so many tries (Bonferroni). Source: Hawkins, "Testing
+ * a Sequence of Observations for a Shift in Location" (1977), with the variance known.
  */
 import { chiSquareQuantile } from '../adjust/chiSquare.ts';
 

@@ -1,6 +1,7 @@
 /**
- * Control compared pair by pair: distance and height difference between two marks as measured from one set-up, against the
- * list. Neither orientation nor the station's place enters, so one bad mark shows in all of its pairs and in no others.
+ * Control compared pair by pair: distance and height difference between two marks as measured from one set-up, against
+ * the list. Neither orientation nor the station's place enters, so one bad mark shows in all of its pairs and in no
+ * others.
  */
 import { CRITICAL_W } from '../adjust/criticalValues.ts';
 import type { Metres } from '../quantity/unit.ts';

@@ -44,8 +44,8 @@ export function parseAngle(text: string, unit: AngleUnit): Radians | null {
 }
 
 /**
- * The two meanings of bare decimals where angles are written in degrees, minutes and seconds: `21.4249` is 21°42′49″ packed as
- * some instruments show it, or 21.4249°. Null where the text has one meaning, or none.
+ * The two meanings of bare decimals where angles are written in degrees, minutes and seconds: `21.4249` is 21°42′49″
+ * packed as some instruments show it, or 21.4249°. Null where the text has one meaning, or none.
  */
 export function sexagesimalOrDecimal(text: string): { readonly packed: Radians; readonly decimal: Radians } | null {
   const parts = /^(-?)(\d+)\.(\d+)$/.exec(text.trim().replace(/[−–]/g, '-').replace(',', '.'));

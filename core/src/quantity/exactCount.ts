@@ -1,9 +1,11 @@
 /**
- * How many whole units a number holds, rounded to the nearest, exact ties away from zero, judged on the exact value of the
- * double: a product in floating point can make a tie where there is none, and then the figure on a stake is the wrong one.
+ * How many whole units a number holds, rounded to the nearest, exact ties away from zero, judged on the exact value of
+ * the double: a product in floating point can make a tie where there is none, and then the figure on a stake is the
+ * wrong one.
  *
  * @param value a number; one that is not finite is given back
- * @param numerator, denominator units in one of `value`, as a ratio of whole numbers: 192 and 1 for sixteenths of an inch in feet
+ * @param numerator, denominator units in one of `value`, as a ratio of whole numbers: 192 and 1 for sixteenths of an
+ *   inch in feet
  * @returns the count, never -0; exact while it is below 2^53
  */
 export function exactCount(value: number, numerator: number, denominator = 1): number {

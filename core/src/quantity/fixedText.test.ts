@@ -18,7 +18,8 @@ const value = fc.double({ min: -1e6, max: 1e6, noNaN: true });
 
 describe('counting whole units', () => {
   it('judges the exact value of the double, not that of a rounded product', () => {
-    // The double next to a sixth lies below it: three of them are less than a half, but the product is rounded to the tie.
+    // The double next to a sixth lies below it: three of them are less than a half, but the product is rounded to the
+    // tie.
     expect((1 / 6) * 3).toBe(0.5);
     expect(exactCount(1 / 6, 3)).toBe(0);
     expect(exactCount(0.5, 1)).toBe(1);

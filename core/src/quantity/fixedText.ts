@@ -1,7 +1,7 @@
 /**
- * Lengths, stations and angles as texts in plain characters, for files, sheets and whatever is read back: the screen's own
- * signs and spaces are put in elsewhere. Rounding is to the nearest, exact ties away from zero, on the exact value; nothing is
- * ever minus zero. Parsing is strict: a figure that could be meant in two ways is refused with null.
+ * Lengths, stations and angles as texts in plain characters, for files, sheets and whatever is read back: the screen's
+ * own signs and spaces are put in elsewhere. Rounding is to the nearest, exact ties away from zero, on the exact value;
+ * nothing is ever minus zero. Parsing is strict: a figure that could be meant in two ways is refused with null.
  */
 import { exactCount } from './exactCount.ts';
 import type { LengthUnit } from './unit.ts';
@@ -66,7 +66,10 @@ function inchesOf(
   return Number(whole ?? 0) + Number(numerator) / Number(denominator);
 }
 
-/** Feet from F', I", F' with I", or a plain number of feet; a leading minus is for the whole. Null when it is none of these. */
+/**
+ * Feet from F', I", F' with I", or a plain number of feet; a leading minus is for the whole. Null when it is none of
+ * these.
+ */
 export function parseFeetInches(text: string): number | null {
   const trimmed = text.replace(/′/g, "'").replace(/″/g, '"').trim();
   const isNegative = trimmed.startsWith('-');
@@ -122,7 +125,9 @@ export interface SexagesimalParts {
   readonly seconds: string;
 }
 
-/** Degrees to degrees, minutes and seconds, carried over. `asAzimuth` wraps to the full turn, before and after rounding. */
+/**
+ * Degrees to degrees, minutes and seconds, carried over. `asAzimuth` wraps to the full turn, before and after rounding.
+ */
 export function sexagesimalParts(degrees: number, decimals: number, asAzimuth = false): SexagesimalParts {
   const scale = 10 ** decimals;
   const turn = 360 * 3600 * scale;

@@ -60,10 +60,10 @@ const footOf = (unit: LengthUnit): LengthUnit => (unit === 'metre' ? 'foot' : un
 const SPOKEN_PARTS: Readonly<Record<string, number>> = { tenth: 10, hundredth: 100, thousandth: 1000 };
 
 /**
- * Reads a length as a person types it, in `unit` unless a suffix says otherwise:
- * `1.5`, `1.5 m`, `4.92 ft`, `4' 11 1/16"`, `5' 6`, `.5'`, `11-1/2"`. Feet and inches are feet of the site
- * (or international feet on a metric site); `5-6 1/2` is feet and inches on sites in feet alone. As people say it:
- * `4 and 35 hundredths`, `3 tenths`. Returns metres, or null when the text is not a length, or could be two (`twoReadings`).
+ * Reads a length as a person types it, in `unit` unless a suffix says otherwise: `1.5`, `1.5 m`, `4.92 ft`, `4' 11
+ * 1/16"`, `5' 6`, `.5'`, `11-1/2"`. Feet and inches are feet of the site (or international feet on a metric site); `5-6
+ * 1/2` is feet and inches on sites in feet alone. As people say it: `4 and 35 hundredths`, `3 tenths`. Returns metres,
+ * or null when the text is not a length, or could be two (`twoReadings`).
  */
 export function parseLength(text: string, unit: LengthUnit): Metres | null {
   const trimmed = plainMarks(text);
@@ -79,7 +79,10 @@ export function parseLength(text: string, unit: LengthUnit): Metres | null {
   return feet === null ? null : lengthToMetres(feet, footOf(unit));
 }
 
-/** Blanks inside of a length: between inches and their fraction, between feet and inches that are marked or have a fraction. */
+/**
+ * Blanks inside of a length: between inches and their fraction, between feet and inches that are marked or have a
+ * fraction.
+ */
 const INNER_BLANKS = /(?<=\d)\s+(?=\d+\/\d)|(?<=['’′])\s+(?=[\d.]+(?:[\s-]+\d+\/\d+)?\s*["”″]|\d+[\s-]+\d+\/\d)/g;
 const HELD = '\u0000';
 

@@ -1,10 +1,10 @@
 /**
- * A GNSS receiver above the prism on one pole: the plan comes from the receiver, the height from the total station. Each part
- * keeps its own source and precision, and nothing stands in for a part that is missing.
+ * A GNSS receiver above the prism on one pole: the plan comes from the receiver, the height from the total station.
+ * Each part keeps its own source and precision, and nothing stands in for a part that is missing.
  *
- * Sources: Hofmann-Wellenhof, Lichtenegger and Wasle, GNSS – Global Navigation Satellite Systems (real-time positions with
- * fixed ambiguities, age of corrections); Rüeger, Electronic Distance Measurement (trigonometric heights); Ghilani,
- * Adjustment Computations (propagation of errors, tests of differences).
+ * Sources: Hofmann-Wellenhof, Lichtenegger and Wasle, GNSS – Global Navigation Satellite Systems (real-time positions
+ * with fixed ambiguities, age of corrections); Rüeger, Electronic Distance Measurement (trigonometric heights);
+ * Ghilani, Adjustment Computations (propagation of errors, tests of differences).
  */
 import { CRITICAL_W } from '../adjust/criticalValues.ts';
 import type { PlanPoint } from '../plane/point.ts';
@@ -31,7 +31,10 @@ export interface ReceiverReading extends PlanPoint {
   readonly lean: Radians | null;
 }
 
-/** How well the receiver's coordinates are fitted to the control of the site: the same for every reading there, so no mean takes it out. */
+/**
+ * How well the receiver's coordinates are fitted to the control of the site: the same for every reading there, so no
+ * mean takes it out.
+ */
 export interface SiteFit {
   readonly sdPlan: Metres;
   readonly sdHeight: Metres;
@@ -58,7 +61,10 @@ export const antennaHeightOf = (targetHeight: Metres, offset: Metres): Metres =>
 /** Below this, two heights of one pole that were entered apart are the same one. */
 export const SAME_HEIGHT: Metres = 0.0015;
 
-/** Entered antenna height minus what target height and offset make of it; positive when the antenna was entered too high. */
+/**
+ * Entered antenna height minus what target height and offset make of it; positive when the antenna was entered too
+ * high.
+ */
 export const antennaHeightMisfit = (entered: Metres, targetHeight: Metres, offset: Metres): Metres =>
   entered - antennaHeightOf(targetHeight, offset);
 

@@ -4,7 +4,9 @@ import type { Metres, Radians } from '../quantity/unit.ts';
 export interface InstrumentPrecision {
   /** Standard deviation of one direction and of one zenith angle. */
   readonly angleSd: Radians;
-  /** Constant and proportional part of the slope distance's standard deviation, combined as root of the sum of squares. */
+  /**
+   * Constant and proportional part of the slope distance's standard deviation, combined as root of the sum of squares.
+   */
   readonly distanceSd: Metres;
   readonly distanceSdRatio: number;
 }

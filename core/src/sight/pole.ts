@@ -8,6 +8,8 @@ const PRISM_CENTRING: Metres = 0.0007;
 /** Reading of the target height. */
 export const TARGET_HEIGHT_SD: Metres = 0.001;
 
-/** Horizontal uncertainty of the prism over the point, per axis: lean times height, and prism centring, in quadrature. */
+/**
+ * Horizontal uncertainty of the prism over the point, per axis: lean times height, and prism centring, in quadrature.
+ */
 export const targetCentringSd = (targetHeight: Metres, legs: boolean): Metres =>
   Math.hypot(Math.abs(targetHeight) * Math.tan(legs ? PLUMB_ON_LEGS : PLUMB_BY_HAND), PRISM_CENTRING);

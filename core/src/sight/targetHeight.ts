@@ -1,6 +1,6 @@
 /**
- * Target height from its parts, and heights that look like a slip: the pole's mark says how far the pole is drawn out, the
- * target's own height is what its centre adds above that mark.
+ * Target height from its parts, and heights that look like a slip: the pole's mark says how far the pole is drawn out,
+ * the target's own height is what its centre adds above that mark.
  */
 import { METRES_PER_UNIT, type Metres } from '../quantity/unit.ts';
 

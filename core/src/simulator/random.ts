@@ -12,7 +12,9 @@ export function uniform(state: number): Draw {
   return { value: ((t ^ (t >>> 14)) >>> 0) / 4294967296, state: next };
 }
 
-/** Standard normal, by the polar form of Box and Muller ("A Note on the Generation of Random Normal Deviates", 1958). */
+/**
+ * Standard normal, by the polar form of Box and Muller ("A Note on the Generation of Random Normal Deviates", 1958).
+ */
 export function normal(state: number): Draw {
   const a = uniform(state);
   const b = uniform(a.state);

@@ -66,7 +66,9 @@ export function skyHiddenBy(truth: GroundTruth, place: PlanPoint): string | null
   return found?.name ?? null;
 }
 
-/** Moves the receiver on by `seconds` while the pole is at `place`; `steady`: how well it is held, standard deviation. */
+/**
+ * Moves the receiver on by `seconds` while the pole is at `place`; `steady`: how well it is held, standard deviation.
+ */
 export function receiverOn(
   receiver: SimulatedReceiver,
   truth: GroundTruth,
@@ -109,8 +111,8 @@ export function fixOf(receiver: SimulatedReceiver): Fix {
 }
 
 /**
- * What it shows now, of a pole with its tip at `tip`. It works in the coordinates that it was fitted to the site with, so the
- * truth's `receiver` shifts all of its readings alike. Null while it is off.
+ * What it shows now, of a pole with its tip at `tip`. It works in the coordinates that it was fitted to the site with,
+ * so the truth's `receiver` shifts all of its readings alike. Null while it is off.
  */
 export function readReceiver(
   receiver: SimulatedReceiver,

@@ -1,6 +1,6 @@
 /**
- * What the simulated instrument stands on and runs on: a level to be brought in by three foot screws, a battery, a radio
- * channel. Pure, like the rest; tilts in radians, positive where that side is high.
+ * What the simulated instrument stands on and runs on: a level to be brought in by three foot screws, a battery, a
+ * radio channel. Pure, like the rest; tilts in radians, positive where that side is high.
  */
 import { RADIANS_PER_SECOND, type Radians } from '../quantity/unit.ts';
 import { uniform } from './random.ts';
@@ -86,8 +86,9 @@ export const isLevel = ({ level }: SimulatedStand): boolean =>
   Math.hypot(level.along, level.across) <= LEVEL_GOOD && Math.hypot(level.shownAlong, level.shownAcross) <= LEVEL_GOOD;
 
 /**
- * What to do next, as one is taught: the legs while it is far out; then the two screws across, against each other; then the third.
- * Screws are numbered from the one in front, clockwise from above. A screw that is turned clockwise, from above, lifts its corner.
+ * What to do next, as one is taught: the legs while it is far out; then the two screws across, against each other; then
+ * the third. Screws are numbered from the one in front, clockwise from above. A screw that is turned clockwise, from
+ * above, lifts its corner.
  */
 export type LevelStep =
   | { readonly by: 'leg'; readonly leg: number; readonly lift: Radians }

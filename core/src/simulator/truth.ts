@@ -34,7 +34,9 @@ export interface GroundTruth {
   readonly obstructions: readonly TrueObstruction[];
   /** Fixed things far away, to which directions are taken without a distance. */
   readonly far?: readonly (PlanPoint & { readonly name: string; readonly z: Metres })[];
-  /** How far coordinates of a receiver are off from the site's, where they are: its fit to the control is never perfect. */
+  /**
+   * How far coordinates of a receiver are off from the site's, where they are: its fit to the control is never perfect.
+   */
   readonly receiver?: { readonly dE: Metres; readonly dN: Metres; readonly dZ: Metres };
 }
 

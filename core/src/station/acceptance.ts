@@ -134,7 +134,9 @@ function faultsBeside(named: readonly Explanation[], said: readonly Obstacle[]):
   return named.filter((each) => !isSaid(each)).map((explanation) => ({ code: 'FAULT', explanation }));
 }
 
-/** What else the judgement says against its sights, and no figure has said yet: what is refused is not accepted as good. */
+/**
+ * What else the judgement says against its sights, and no figure has said yet: what is refused is not accepted as good.
+ */
 function saidAgainst({ because }: JudgedFor, needsHeight: boolean, said: readonly Obstacle[]): Obstacle[] {
   const concerns = (each: Explanation) => needsHeight || each.part !== 'height';
   return because.flatMap((reason): Obstacle[] => {

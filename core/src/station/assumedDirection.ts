@@ -1,7 +1,8 @@
 /**
  * A station over a listed mark whose direction was typed instead of measured: a local system as good as what was typed.
- * Nothing of it is adjusted, and nothing is hidden: no redundancy, the verdict is never better than `unchecked`. Sights that were
- * taken all the same are compared: the height as anywhere, distance and direction with where the marks are listed.
+ * Nothing of it is adjusted, and nothing is hidden: no redundancy, the verdict is never better than `unchecked`. Sights
+ * that were taken all the same are compared: the height as anywhere, distance and direction with where the marks are
+ * listed.
  */
 import { CRITICAL_T, CRITICAL_W } from '../adjust/criticalValues.ts';
 import type { Metres, Radians } from '../quantity/unit.ts';
@@ -58,7 +59,10 @@ export interface Compared {
   readonly azimuth: Radians;
 }
 
-/** Compares the sights with where their marks are listed; a sight without distance, or to a mark without a place, says nothing. */
+/**
+ * Compares the sights with where their marks are listed; a sight without distance, or to a mark without a place, says
+ * nothing.
+ */
 export function comparedInPlan(
   { station, setup, instrument, points }: Pick<AssumedDirectionInput, 'station' | 'setup' | 'instrument' | 'points'>,
   reduced: readonly ReducedObservation[],
@@ -151,7 +155,10 @@ function invalidIn({
   );
 }
 
-/** The orientation is taken as exact but for the pointing; errors: `INVALID_NUMBER` with the path of the field, and those of the sights. */
+/**
+ * The orientation is taken as exact but for the pointing; errors: `INVALID_NUMBER` with the path of the field, and
+ * those of the sights.
+ */
 export function stationOnAssumedDirection(
   input: AssumedDirectionInput,
   tolerance: Metres = USUAL_TOLERANCE.height,

@@ -66,7 +66,10 @@ export type Reason =
   | { readonly code: 'BACKSIGHT_OFF'; readonly name: string; readonly distanceOff: Metres | null }
   | { readonly code: 'BACKSIGHTS_DISAGREE'; readonly s0: number }
   | { readonly code: 'BACKSIGHT_HEIGHT_OFF'; readonly name: string; readonly dZ: Metres }
-  /** The benchmarks agree, and put the mark under the instrument by so much higher than it is listed; or the instrument's height is wrong. */
+  /**
+   * The benchmarks agree, and put the mark under the instrument by so much higher than it is listed; or the
+   * instrument's height is wrong.
+   */
   | {
       readonly code: 'OCCUPIED_HEIGHT_OFF';
       readonly station: string;
@@ -76,7 +79,10 @@ export type Reason =
     }
   /** Heights that disagree, and it can't be told which is wrong: each by so much from the mean of all. */
   | { readonly code: 'HEIGHTS_DISAGREE'; readonly names: readonly string[]; readonly largest: Metres }
-  /** Where the height comes from, when all that is known of it agrees; `dZ`: benchmarks less the mark under the instrument. */
+  /**
+   * Where the height comes from, when all that is known of it agrees; `dZ`: benchmarks less the mark under the
+   * instrument.
+   */
   | {
       readonly code: 'HEIGHTS_AGREE';
       readonly from: HeightFrom;
@@ -88,7 +94,10 @@ export type Reason =
   | { readonly code: 'NO_INSTRUMENT_HEIGHT' }
   /** The direction was typed: nothing is tested. */
   | { readonly code: 'ASSUMED_DIRECTION'; readonly station: string }
-  /** A sight to a mark of known place puts the typed direction so far off, at that mark; positive: it is listed to the right of where it is seen. */
+  /**
+   * A sight to a mark of known place puts the typed direction so far off, at that mark; positive: it is listed to the
+   * right of where it is seen.
+   */
   | {
       readonly code: 'TYPED_DIRECTION_OFF';
       readonly name: string;

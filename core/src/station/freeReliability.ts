@@ -125,7 +125,9 @@ function expectedRows(
   ];
 }
 
-/** A station to which sights can be added in thought: its model, where its listed marks are, and with what one sights. */
+/**
+ * A station to which sights can be added in thought: its model, where its listed marks are, and with what one sights.
+ */
 export interface Extensible {
   readonly model: ReliabilityModel;
   readonly station: Station;
@@ -187,9 +189,10 @@ function radiusOf({ rows, size }: ReliabilityModel): Metres | null {
 }
 
 /**
- * The station as it would be with a sight to `point` that fits perfectly: its precision and what could go unseen follow from
- * where the marks lie, not from what is read. Null for a point without a place, nearer than any instrument measures, or where it gives no station.
- * `withoutEach` as for `planReliability`: of many marks it is enough to know it of the best.
+ * The station as it would be with a sight to `point` that fits perfectly: its precision and what could go unseen follow
+ * from where the marks lie, not from what is read. Null for a point without a place, nearer than any instrument
+ * measures, or where it gives no station. `withoutEach` as for `planReliability`: of many marks it is enough to know it
+ * of the best.
  */
 export function addedSight(
   from: Extensible,
@@ -206,7 +209,10 @@ export function addedSight(
   return { name: point.name, radius95, checkability: state, worst: unnoticed[0] ?? null };
 }
 
-/** What a sight does to both: how tight the station is, and the largest mistake that could hide in it. Smaller is better. */
+/**
+ * What a sight does to both: how tight the station is, and the largest mistake that could hide in it. Smaller is
+ * better.
+ */
 export const worthOf = ({ radius95, worst }: AddedSight): number =>
   Math.hypot(radius95, worst ? (worst.effect ?? Infinity) : 0);
 

@@ -1,6 +1,6 @@
 /**
- * A free station: its input checked, its sights reduced and its plan solved, once. The table of residuals, the judgement and
- * what would go unseen all start from here, and share the solutions without a mark.
+ * A free station: its input checked, its sights reduced and its plan solved, once. The table of residuals, the
+ * judgement and what would go unseen all start from here, and share the solutions without a mark.
  */
 import type { Metres } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
@@ -29,7 +29,9 @@ export interface ResectionInput {
 export interface FreeStation extends PlanProblem {
   readonly input: ResectionInput;
   readonly reduced: readonly ReducedObservation[];
-  /** Those of them that are used in plan, the same as the adjustment sees them, and their names, in order of appearance. */
+  /**
+   * Those of them that are used in plan, the same as the adjustment sees them, and their names, in order of appearance.
+   */
   readonly used: readonly ReducedObservation[];
   readonly sights: readonly PlanSight[];
   readonly names: readonly string[];
@@ -76,8 +78,8 @@ function validate(input: ResectionInput, byName: ReadonlyMap<string, ControlPoin
 }
 
 /**
- * Reads and solves a free station. Errors carry the path of the element in `input`. Sights that are enough in number but do not
- * come to one place are no error here: what they say is in `solved`.
+ * Reads and solves a free station. Errors carry the path of the element in `input`. Sights that are enough in number
+ * but do not come to one place are no error here: what they say is in `solved`.
  */
 export function freeStation(input: ResectionInput): Result<FreeStation, StationError> {
   const byName = new Map(input.points.map((point) => [point.name, point]));

@@ -1,6 +1,6 @@
 /**
- * How the control lies about a station: angles between neighbouring directions, short sights, gaps, lines, and work outside.
- * Figures of merit, not tests: with three or four accurate marks good dimensions matter more than good angles.
+ * How the control lies about a station: angles between neighbouring directions, short sights, gaps, lines, and work
+ * outside. Figures of merit, not tests: with three or four accurate marks good dimensions matter more than good angles.
  */
 import { hull } from '../plane/hull.ts';
 import { insidePolygon } from '../plane/polygon.ts';
@@ -19,7 +19,9 @@ export type GeometryRemark =
   | { readonly code: 'ONE_SIDE'; readonly gap: Radians }
   /** Station and marks lie nearly on one line: a shift across it is poorly held. */
   | { readonly code: 'ONE_LINE' }
-  /** All marks stand on one line or one wall: if that moves, all of them are wrong together and none of them shows it. */
+  /**
+   * All marks stand on one line or one wall: if that moves, all of them are wrong together and none of them shows it.
+   */
   | { readonly code: 'ONE_WALL' }
   /** The farthest mark to set is this many times as far as the farthest control. */
   | { readonly code: 'WORK_FAR'; readonly times: number; readonly name: string }

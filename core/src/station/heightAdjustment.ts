@@ -98,7 +98,8 @@ export function adjustHeight(
 /**
  * The height from what contributes to it, one at least.
  *
- * @param sights number of reduced observations: what contributes without one has an index beyond them and gets no residual there
+ * @param sights number of reduced observations: what contributes without one has an index beyond them and gets no
+ *   residual there
  */
 export function meanHeight(list: readonly Contribution[], sights: number, setup: Setup): HeightSolution {
   const { mean, weights } = weightedMean(list);

@@ -1,8 +1,8 @@
 /**
- * How well heights are carried to a distance by slope and zenith angle, and so how far they replace a level. Errors of the
- * zenith angle grow with the distance, those of refraction with its square; the target's height and the tilting axis are the
- * same everywhere. Source: Rüeger, Electronic Distance Measurement (trigonometric heights); Ghilani, Adjustment Computations
- * (propagation of errors in trigonometric levelling).
+ * How well heights are carried to a distance by slope and zenith angle, and so how far they replace a level. Errors of
+ * the zenith angle grow with the distance, those of refraction with its square; the target's height and the tilting
+ * axis are the same everywhere. Source: Rüeger, Electronic Distance Measurement (trigonometric heights); Ghilani,
+ * Adjustment Computations (propagation of errors in trigonometric levelling).
  */
 import type { Metres } from '../quantity/unit.ts';
 import type { InstrumentPrecision } from '../sight/observation.ts';

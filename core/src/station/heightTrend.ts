@@ -1,6 +1,7 @@
 /**
- * Whether the misfit of heights is the same at all marks or grows with distance. A heaved mark shifts the station's height by
- * its share and tilts nothing; what grows comes from an index error, a compensator that is off, or refraction.
+ * Whether the misfit of heights is the same at all marks or grows with distance. A heaved mark shifts the station's
+ * height by its share and tilts nothing; what grows comes from an index error, a compensator that is off, or
+ * refraction.
  */
 import type { Metres } from '../quantity/unit.ts';
 import type { ResectionResult } from './resection.ts';
@@ -14,7 +15,10 @@ export interface HeightTrend {
   readonly farthest: Metres;
 }
 
-/** Straight line through the marks' station heights over their distances; null with fewer than three, or all at one distance. */
+/**
+ * Straight line through the marks' station heights over their distances; null with fewer than three, or all at one
+ * distance.
+ */
 export function heightTrend(result: ResectionResult): HeightTrend | null {
   const list = result.observations.flatMap(({ reduced, height }) =>
     height && reduced.horizontal !== null

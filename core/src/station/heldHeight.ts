@@ -1,10 +1,11 @@
 /**
- * The height of a station whose place is held otherwise: over a mark, carried forward, with a typed direction, on lines.
+ * The height of a station whose place is held otherwise: over a mark, carried forward, with a typed direction, on
+ * lines.
  *
- * It is that of the mark under the instrument, that of benchmarks, or the weighted mean of both, in which the mark is one more
- * benchmark with the height of the instrument for its rod. Whichever is taken, all of them are compared: heights that disagree by
- * more than chance tell which one is wrong when, without it alone, the rest agrees.
- * Source: Schofield, Breach, "Engineering Surveying" (heights of the instrument); Baarda (1968) for the tests.
+ * It is that of the mark under the instrument, that of benchmarks, or the weighted mean of both, in which the mark is
+ * one more benchmark with the height of the instrument for its rod. Whichever is taken, all of them are compared:
+ * heights that disagree by more than chance tell which one is wrong when, without it alone, the rest agrees. Source:
+ * Schofield, Breach, "Engineering Surveying" (heights of the instrument); Baarda (1968) for the tests.
  */
 import { fitOf, fitsByChance } from '../adjust/globalTest.ts';
 import type { Metres } from '../quantity/unit.ts';

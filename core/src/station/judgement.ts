@@ -39,7 +39,10 @@ export interface Judgement {
   readonly explained: Explained | null;
   /** How far apart the station is under the explanations that still stand; null where it can be told. */
   readonly spread: Spread | null;
-  /** What the station may be called good to in plan, 95 %: never less than what its own doubt leaves. Null where nothing bounds it, and without a station. */
+  /**
+   * What the station may be called good to in plan, 95 %: never less than what its own doubt leaves. Null where nothing
+   * bounds it, and without a station.
+   */
   readonly goodTo: Metres | null;
   readonly because: readonly Reason[];
   readonly doThis: readonly Step[];
@@ -80,8 +83,8 @@ const OFTEN = 3;
 const NOBODY: ReadonlyMap<string, number> = new Map();
 
 /**
- * Judges a free station. Errors as `resection`; sights that contradict each other are no error but a station that is refused:
- * `UNDETERMINED` is told of geometry alone.
+ * Judges a free station. Errors as `resection`; sights that contradict each other are no error but a station that is
+ * refused: `UNDETERMINED` is told of geometry alone.
  */
 export function judgeStation(input: ResectionInput, judgedWith: JudgedWith = {}): Result<JudgedStation, StationError> {
   const read = freeStation(input);
@@ -166,7 +169,10 @@ function judgeExplained(
   };
 }
 
-/** With two places nothing can be refused, only left unchecked; with more, what does not hold is refused before anything else. */
+/**
+ * With two places nothing can be refused, only left unchecked; with more, what does not hold is refused before anything
+ * else.
+ */
 function verdictOf(holds: boolean, fewPlaces: boolean, isWanting: boolean): Verdict {
   if (!holds) return fewPlaces ? 'unchecked' : 'refused';
   return isWanting ? 'unchecked' : 'checked';

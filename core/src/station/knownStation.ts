@@ -135,8 +135,8 @@ function validate(input: KnownStationInput, byName: ReadonlyMap<string, ControlP
 }
 
 /**
- * Orients an instrument that stands over a listed mark. Errors: as `resection`, `COINCIDENT_POINTS` for a backsight within
- * 0.010 m, `TOO_FEW_OBSERVATIONS` without a backsight or, with the height from benchmarks, without one of these.
+ * Orients an instrument that stands over a listed mark. Errors: as `resection`, `COINCIDENT_POINTS` for a backsight
+ * within 0.010 m, `TOO_FEW_OBSERVATIONS` without a backsight or, with the height from benchmarks, without one of these.
  */
 export function knownStation(input: KnownStationInput): Result<KnownStationResult, StationError> {
   const byName = new Map(input.points.map((point) => [point.name, point]));
@@ -244,7 +244,9 @@ function planChecksOf(
   };
 }
 
-/** Against the height of the station; a benchmark that has a part in that height is compared as far as it is redundant. */
+/**
+ * Against the height of the station; a benchmark that has a part in that height is compared as far as it is redundant.
+ */
 function heightCheckOf(
   { setup }: KnownStationInput,
   observation: ReducedObservation,

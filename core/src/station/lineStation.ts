@@ -6,10 +6,10 @@
  *   variance:  of the measured point across the line, and of the line itself
  *
  * Unknowns E, N, orientation: three sights on lines that are not all parallel, and no more than two of them through one
- * crossing, give a station; every further one checks it. Gauss–Newton from starts all round the circle, because the condition
- * is far from linear in the orientation; where two places fit alike (lines that all cross in one point look the same turned by
- * half a turn) the answer is refused unless a rough place tells which.
- * Source: Mikhail, Ackermann, "Observations and Least Squares" (conditions with parameters).
+ * crossing, give a station; every further one checks it. Gauss–Newton from starts all round the circle, because the
+ * condition is far from linear in the orientation; where two places fit alike (lines that all cross in one point look
+ * the same turned by half a turn) the answer is refused unless a rough place tells which. Source: Mikhail, Ackermann,
+ * "Observations and Least Squares" (conditions with parameters).
  */
 import { fitOf, fitsByChance, type Fit } from '../adjust/globalTest.ts';
 import { CRITICAL_W } from '../adjust/criticalValues.ts';
@@ -208,7 +208,10 @@ function adjust(conditions: readonly Condition[], start: Radians): Answer | null
   return null;
 }
 
-/** Solves a free station on lines. Errors: too few, not determined by these lines, or two places that fit alike (`twofold`). */
+/**
+ * Solves a free station on lines. Errors: too few, not determined by these lines, or two places that fit alike
+ * (`twofold`).
+ */
 export function lineStation(input: LineStationInput): Result<LineStationResult, StationError> {
   const invalid = validate(input);
   if (invalid) return fail(invalid);
@@ -255,7 +258,10 @@ export interface LineHeights {
   readonly observations: readonly Observation[];
 }
 
-/** The same in the form of a free station, with what to think of it. Lines give no height: it comes from benchmarks, where any are sighted. */
+/**
+ * The same in the form of a free station, with what to think of it. Lines give no height: it comes from benchmarks,
+ * where any are sighted.
+ */
 export function stationOnLines(
   input: LineStationInput,
   asked: AskedOfStation | null = null,

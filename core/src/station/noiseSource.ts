@@ -1,13 +1,18 @@
 /** Where sights that are noisier than stated are noisy. */
 import type { ResectionResult } from './resection.ts';
 
-/** What makes sights noisy, as far as the misfits tell: the pole near by, the air far off, the distance meter, or none of them above the others. */
+/**
+ * What makes sights noisy, as far as the misfits tell: the pole near by, the air far off, the distance meter, or none
+ * of them above the others.
+ */
 export type NoiseSource = 'POLE' | 'AIR' | 'DISTANCE' | 'ANY';
 
 /** One kind of misfit stands out where its mean square is so many times that of the others. */
 const STANDS_OUT = 2.5;
 
-/** Where the misfits are: at near marks it is the pole, at far ones or in height the air, in distances alone the meter. */
+/**
+ * Where the misfits are: at near marks it is the pole, at far ones or in height the air, in distances alone the meter.
+ */
 export function noiseSource(result: ResectionResult): NoiseSource {
   const sums = { near: [0, 0], far: [0, 0], direction: [0, 0], distance: [0, 0] };
   const lengths = result.observations.flatMap((each) => each.reduced.horizontal ?? []).sort((a, b) => a - b);

@@ -1,8 +1,9 @@
 /**
- * A station over a known mark, in the form of a free station, so that it is shown, accepted and used alike; and what it proves.
+ * A station over a known mark, in the form of a free station, so that it is shown, accepted and used alike; and what it
+ * proves.
  *
- * Its place is an assumption: neither a wrong mark under the tripod nor a poor centring shows in its own figures. With one
- * backsight the direction is forced to fit, and one distance is all that is tested.
+ * Its place is an assumption: neither a wrong mark under the tripod nor a poor centring shows in its own figures. With
+ * one backsight the direction is forced to fit, and one distance is all that is tested.
  */
 import { CRITICAL_T, CRITICAL_W, DETECTABLE_NONCENTRALITY } from '../adjust/criticalValues.ts';
 import { fitsByChance } from '../adjust/globalTest.ts';
@@ -51,7 +52,9 @@ import {
 
 /** A centring is never better than this. */
 const LEAST_CENTRING: Metres = 0.0001;
-/** The mark that is stood over weighs so many times as much as it is known: its place is kept whatever the sights say. */
+/**
+ * The mark that is stood over weighs so many times as much as it is known: its place is kept whatever the sights say.
+ */
 const HELD = 1e9;
 
 function observationView({

@@ -115,7 +115,10 @@ function formNormals(
   return sum;
 }
 
-/** Room for the normal equations of up to four unknowns, kept so that an adjustment makes little garbage; nothing is kept in it between calls. */
+/**
+ * Room for the normal equations of up to four unknowns, kept so that an adjustment makes little garbage; nothing is
+ * kept in it between calls.
+ */
 const ROOM = {
   normal: new Float64Array(16),
   right: new Float64Array(4),
@@ -150,12 +153,15 @@ function iterate(sights: readonly PlanSight[], start: Unknowns, size: number): R
 }
 
 const MOST_DAMPED_ITERATIONS = 300;
-/** With misfits of metres the steps shrink slowly; when the fit stops improving by more than this share, it is at its best. */
+/**
+ * With misfits of metres the steps shrink slowly; when the fit stops improving by more than this share, it is at its
+ * best.
+ */
 const NO_BETTER = 1e-11;
 
 /**
- * For sights that contradict each other so much that full steps overshoot for ever: Levenberg's damping, which only ever
- * goes downhill. Source: Marquardt, "An Algorithm for Least-Squares Estimation of Nonlinear Parameters" (1963).
+ * For sights that contradict each other so much that full steps overshoot for ever: Levenberg's damping, which only
+ * ever goes downhill. Source: Marquardt, "An Algorithm for Least-Squares Estimation of Nonlinear Parameters" (1963).
  */
 function iterateDamped(
   sights: readonly PlanSight[],
@@ -229,7 +235,8 @@ const isFull = (sight: PlanSight): boolean => sight.distance === sight.distance 
 
 /**
  * Rotation and shift, without scale or mirror, that brings the sights' local polar coordinates onto the control.
- * Source: Umeyama, "Least-Squares Estimation of Transformation Parameters Between Two Point Patterns" (1991), in the plane.
+ * Source: Umeyama, "Least-Squares Estimation of Transformation Parameters Between Two Point Patterns" (1991), in the
+ * plane.
  */
 function rigidStart(sights: readonly PlanSight[]): Unknowns | null {
   let count = 0;
@@ -294,7 +301,9 @@ function distanceAndDirectionStarts(sights: readonly PlanSight[]): Unknowns[] {
   return starts;
 }
 
-/** Two distances: the circles about the two places meet in two points at most; the orientation comes from any direction. */
+/**
+ * Two distances: the circles about the two places meet in two points at most; the orientation comes from any direction.
+ */
 function distanceStarts(sights: readonly PlanSight[]): Unknowns[] {
   const measured = sights.filter((sight) => !Number.isNaN(sight.distance));
   const directed = sights.find((sight) => !Number.isNaN(sight.hz));

@@ -25,7 +25,10 @@ export function sightOf(problem: PlanProblem, observation: ReducedObservation): 
   };
 }
 
-/** a (A'PA)⁻¹ a' for one row of the design matrix; `a3` counts with a free scale only. Written out: it runs for every observation. */
+/**
+ * a (A'PA)⁻¹ a' for one row of the design matrix; `a3` counts with a free scale only. Written out: it runs for every
+ * observation.
+ */
 export function quadratic({ inverse: c, size }: PlanSolution, a0: number, a1: number, a2: number, a3: number): number {
   const plan =
     a0 * a0 * c[0]! +

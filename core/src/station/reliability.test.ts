@@ -65,7 +65,8 @@ describe('what is noticed', () => {
     expect(power(DETECTABLE_NONCENTRALITY_PLAN, 2, CRITICAL_T)).toBeCloseTo(0.8, 5);
   });
 
-  // Worked by hand in docs/methods.md: four marks at 50 m, north, east, south and west, each known to 3 mm along and across.
+  // Worked by hand in docs/methods.md: four marks at 50 m, north, east, south and west, each known to 3 mm along and
+  // across.
   const [sd, d] = [3 * MM, 50];
   const cross: ReliabilityModel = {
     size: 3,

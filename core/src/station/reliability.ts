@@ -1,17 +1,17 @@
 /**
  * How checkable a station is: what could be wrong without being noticed, and what it would do where one works.
  *
- * Redundancy numbers say how much of a mistake shows in its own residual; they don't say what the part that stays hidden does.
- * So for each place, and for the faults that all sights share, the smallest size that a test would find is computed (internal
- * reliability: level 0.001, power 0.80), and the shift that it gives the station, which is kept as it is, at the marks still to
- * be set from it (external reliability). Everything is linear at the solution:
+ * Redundancy numbers say how much of a mistake shows in its own residual; they don't say what the part that stays
+ * hidden does. So for each place, and for the faults that all sights share, the smallest size that a test would find is
+ * computed (internal reliability: level 0.001, power 0.80), and the shift that it gives the station, which is kept as
+ * it is, at the marks still to be set from it (external reliability). Everything is linear at the solution:
  *
  *   observations l + v = A x, weights P; a fault of size d puts F d on the observations
  *   its information  M = F'PF - F'PA (A'PA)⁻¹ A'PF,  noticed when d'Md ≥ λ;  its response  G = Q A'P F
  *   at a place (e, n) from the station  J = [1 0 n; 0 1 -e],  hidden effect  √(λ · largest eigenvalue of J G M⁻¹ G' J')
  *
- * The hidden effect is convex in the place, so over many marks it is largest at a corner of their hull.
- * Sources: Baarda, "A Testing Procedure for Use in Geodetic Networks" (1968); Caspary, "Concepts of Network and Deformation
+ * The hidden effect is convex in the place, so over many marks it is largest at a corner of their hull. Sources:
+ * Baarda, "A Testing Procedure for Use in Geodetic Networks" (1968); Caspary, "Concepts of Network and Deformation
  * Analysis"; Teunissen, "Testing Theory: an Introduction".
  */
 import { DETECTABLE_NONCENTRALITY_PLAN, DETECTABLE_NONCENTRALITY_ONE } from '../adjust/criticalValues.ts';
@@ -41,18 +41,26 @@ export const workInReach = ({ work, reach = Infinity }: AskedOfStation, station:
 export const USUAL_TOLERANCE = { plan: 0.01, height: 0.005 } as const;
 export const USUALLY_ASKED: AskedOfStation = { ...USUAL_TOLERANCE, work: [] };
 
-/** One mistake that a station could hold. `PLACE`: all marks of one place moved together; `LINE`: a sight beside its line. */
+/**
+ * One mistake that a station could hold. `PLACE`: all marks of one place moved together; `LINE`: a sight beside its
+ * line.
+ */
 export interface Unnoticed {
   readonly fault: 'PLACE' | 'LINE' | 'PRISM_CONSTANT' | 'SCALE';
   /** Marks of the place, or the line; none for what all sights share. */
   readonly names: readonly string[];
-  /** Smallest size that would be noticed, in its least noticed direction: metres, a ratio for `SCALE`. Null: nothing would show it. */
+  /**
+   * Smallest size that would be noticed, in its least noticed direction: metres, a ratio for `SCALE`. Null: nothing
+   * would show it.
+   */
   readonly noticed: number | null;
   /** Largest shift that it would give unseen, at the station or at the marks to be set. Null: there is no bound. */
   readonly effect: Metres | null;
   /** Where the effect is counted: at the station itself, or at the marks that are to be set from it. */
   readonly at: 'station' | 'work';
-  /** Azimuth, in [0, π), in which the place is watched least; null where a direction has no meaning, or all are alike. */
+  /**
+   * Azimuth, in [0, π), in which the place is watched least; null where a direction has no meaning, or all are alike.
+   */
   readonly blind: Radians | null;
 }
 
@@ -154,7 +162,10 @@ interface Named {
   readonly n: Metres | null;
 }
 
-/** Names by the places on which they stand: those within half a metre of the first of a place are one. In the order given. */
+/**
+ * Names by the places on which they stand: those within half a metre of the first of a place are one. In the order
+ * given.
+ */
 export function placesOf(marks: readonly Named[]): string[][] {
   const places: { readonly first: Named; readonly names: string[] }[] = [];
   for (const mark of marks) {
@@ -395,8 +406,8 @@ function workAbout(station: PlanPoint, asked: AskedOfStation): readonly PlanPoin
 }
 
 /**
- * How checkable a station is in plan. `withoutEach` false: it is not asked whether it would still be checked without any one
- * place, and what is is called `checked`; that is most of the time.
+ * How checkable a station is in plan. `withoutEach` false: it is not asked whether it would still be checked without
+ * any one place, and what is is called `checked`; that is most of the time.
  */
 export function planReliability(
   model: ReliabilityModel,

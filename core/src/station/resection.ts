@@ -258,7 +258,10 @@ export const stationOfResection = (result: ResectionResult): Station => ({
   sdTrunnionZ: result.height?.sdTrunnionZ ?? null,
 });
 
-/** Largest |w| of a point's directions, distances and heights: how improbable its misfit is. Null when nothing of it is checked. */
+/**
+ * Largest |w| of a point's directions, distances and heights: how improbable its misfit is. Null when nothing of it is
+ * checked.
+ */
 export function largestRatio(result: ResectionResult, point: string): number | null {
   // Over a mark heights are compared and not adjusted: what is off stands with the mark.
   const listed = result.points.find((each) => each.name === point);

@@ -1,6 +1,6 @@
 /**
- * How far apart a station is under the explanations that the evidence does not tell apart. The precision of the fit that happens
- * to be shown says nothing about that; the range does.
+ * How far apart a station is under the explanations that the evidence does not tell apart. The precision of the fit
+ * that happens to be shown says nothing about that; the range does.
  */
 import type { PlanPoint } from '../plane/point.ts';
 import { wrapHalfTurn } from '../quantity/angle.ts';
@@ -10,8 +10,8 @@ import type { ResectionResult } from './resection.ts';
 
 export interface Spread {
   /**
-   * 95 %: the largest distance between what still stands, at the station and at the work, and its precision. Null where nothing
-   * bounds it: with two places, of which one is wrong, the other could be turned about it by any amount.
+   * 95 %: the largest distance between what still stands, at the station and at the work, and its precision. Null where
+   * nothing bounds it: with two places, of which one is wrong, the other could be turned about it by any amount.
    */
   readonly goodTo: Metres | null;
   /** How far the station, or a mark set from it, would be off under each of them, the largest first. */

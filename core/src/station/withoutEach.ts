@@ -1,6 +1,6 @@
 /**
- * What becomes of a station when each of its marks is left out in turn, and what it would be worth if its marks were perfect:
- * what people find out by toggling, in one table.
+ * What becomes of a station when each of its marks is left out in turn, and what it would be worth if its marks were
+ * perfect: what people find out by toggling, in one table.
  */
 import type { Metres } from '../quantity/unit.ts';
 import { marksUsedInPlan } from './acceptance.ts';
@@ -28,7 +28,10 @@ export interface WithoutMark {
 
 export interface WithoutEach {
   readonly marks: readonly WithoutMark[];
-  /** Semi-major axis of the 95 % ellipse, were the listed marks without error: what instrument and poles do by themselves. */
+  /**
+   * Semi-major axis of the 95 % ellipse, were the listed marks without error: what instrument and poles do by
+   * themselves.
+   */
   readonly perfectMarks: Metres | null;
 }
 

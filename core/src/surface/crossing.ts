@@ -1,7 +1,7 @@
 /**
- * Triangles of a surface that lie over one another: there it has two heights, and which one is given is chance. Pairs are looked
- * for through the surface's cells and tested by separating lines. Source: C. Ericson, Real-Time Collision Detection, chapter 5
- * (separating axis test).
+ * Triangles of a surface that lie over one another: there it has two heights, and which one is given is chance. Pairs
+ * are looked for through the surface's cells and tested by separating lines. Source: C. Ericson, Real-Time Collision
+ * Detection, chapter 5 (separating axis test).
  */
 import type { PlanPoint } from '../plane/point.ts';
 import type { Metres } from '../quantity/unit.ts';

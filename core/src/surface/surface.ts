@@ -1,7 +1,8 @@
 /**
- * A ground or a design as triangles: one height for a place, linear within each triangle. Triangles are found through square
- * cells of about one triangle each. Source: M. de Berg, O. Cheong, M. van Kreveld, M. Overmars, Computational Geometry,
- * chapter 9 (polyhedral terrains); J. L. Bentley, J. H. Friedman, Data Structures for Range Searching (cells).
+ * A ground or a design as triangles: one height for a place, linear within each triangle. Triangles are found through
+ * square cells of about one triangle each. Source: M. de Berg, O. Cheong, M. van Kreveld, M. Overmars, Computational
+ * Geometry, chapter 9 (polyhedral terrains); J. L. Bentley, J. H. Friedman, Data Structures for Range Searching
+ * (cells).
  */
 import type { PlanPoint } from '../plane/point.ts';
 import type { Metres } from '../quantity/unit.ts';
@@ -136,8 +137,8 @@ export function heightOn(surface: Surface, { e, n }: PlanPoint): Metres | null {
 }
 
 /**
- * Edges of a surface that belong to one triangle only: its rim and those of its holes. Pairs of corners, one after the other, the
- * lower number first. Sorted numbers rather than a map: a million triangles have three million edges.
+ * Edges of a surface that belong to one triangle only: its rim and those of its holes. Pairs of corners, one after the
+ * other, the lower number first. Sorted numbers rather than a map: a million triangles have three million edges.
  */
 export function rimOf({ faces, places }: Triangles): Uint32Array {
   const corners = places.length / 3;

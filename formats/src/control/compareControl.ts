@@ -94,8 +94,8 @@ interface NamedPlace extends PlanPoint {
 }
 
 /**
- * Places in square cells whose diagonal is `TWIN_DISTANCE`: two in one cell are always twins, so that a list of one place a
- * thousand times costs no more than one of a thousand places.
+ * Places in square cells whose diagonal is `TWIN_DISTANCE`: two in one cell are always twins, so that a list of one
+ * place a thousand times costs no more than one of a thousand places.
  */
 class NearPlaces {
   /** By column, then by row, then by name. */

@@ -47,7 +47,10 @@ export function controlCsv(marks: readonly WrittenMark[], unit: LengthUnit): str
   );
 }
 
-/** LandXML 1.2, with the version of the list, and with the marks that have a place; a height alone has no form there. `date`: YYYY-MM-DD, `time`: HH:MM:SS. */
+/**
+ * LandXML 1.2, with the version of the list, and with the marks that have a place; a height alone has no form there.
+ * `date`: YYYY-MM-DD, `time`: HH:MM:SS.
+ */
 export function controlLandXml(
   marks: readonly WrittenMark[],
   unit: LengthUnit,

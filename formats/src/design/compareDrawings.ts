@@ -14,7 +14,9 @@ export interface DrawingChange {
   readonly come: readonly { readonly layer: string; readonly elements: number }[];
   /** Corners that stand where they stood. */
   readonly unchanged: number;
-  /** Where a place of the older drawing is now: the same place where it did not move, null where nothing of it is found. */
+  /**
+   * Where a place of the older drawing is now: the same place where it did not move, null where nothing of it is found.
+   */
   placeOf(point: PlanPoint): PlanPoint | null;
 }
 

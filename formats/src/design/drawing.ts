@@ -17,7 +17,10 @@ import { joinedLines } from './joinedLines.ts';
 
 export interface DrawnCorner extends PlanPoint {
   readonly z: number | null;
-  /** Of the side that leaves it: tangent of a quarter of its angle at the centre, positive turning left; 0 when straight. */
+  /**
+   * Of the side that leaves it: tangent of a quarter of its angle at the centre, positive turning left; 0 when
+   * straight.
+   */
   readonly bulge: number;
 }
 export interface DrawnPath {
@@ -229,8 +232,8 @@ function layersOf(
 }
 
 /**
- * The box that holds a drawing but for what lies far from all the rest: a stray point a thousand kilometres away would leave
- * nothing of it to be seen. Null when there is nothing.
+ * The box that holds a drawing but for what lies far from all the rest: a stray point a thousand kilometres away would
+ * leave nothing of it to be seen. Null when there is nothing.
  */
 export function usualExtent({
   paths,

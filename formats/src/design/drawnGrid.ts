@@ -33,7 +33,10 @@ export interface DrawnGrid {
   readonly crossings: readonly Corner[];
   /** The grid by its origin, directions and spacings, these as round as the drawing lets them be. */
   readonly definition: ColumnGridDefinition;
-  /** How far a drawn crossing lies at most from where that definition puts it: large when the lines are not quite parallel. */
+  /**
+   * How far a drawn crossing lies at most from where that definition puts it: large when the lines are not quite
+   * parallel.
+   */
   readonly misfit: Metres;
 }
 

@@ -1,4 +1,7 @@
-/** Drawings in DXF: lines, polylines with their arcs, arcs, circles, points, blocks as points, texts, and faces as surfaces. Layers are kept. */
+/**
+ * Drawings in DXF: lines, polylines with their arcs, arcs, circles, points, blocks as points, texts, and faces as
+ * surfaces. Layers are kept.
+ */
 import { fail, METRES_PER_UNIT, ok, type LengthUnit, type PlanPoint, type Result } from '@idle-marker/core';
 import {
   DRAWING_UNITS,

@@ -1,6 +1,7 @@
 /**
- * The groups of one DXF element, as they stand in its text: a code and a value each, in their order, and the parts that belong to
- * it (vertices, attributes) apart. Source: DXF reference, "ENTITIES section" and "Group codes in numerical order".
+ * The groups of one DXF element, as they stand in its text: a code and a value each, in their order, and the parts that
+ * belong to it (vertices, attributes) apart. Source: DXF reference, "ENTITIES section" and "Group codes in numerical
+ * order".
  */
 
 interface Group {

@@ -1,4 +1,7 @@
-/** GeoJSON with the site's coordinates: points, lines and polygons, names and layers from their properties. Source: RFC 7946. */
+/**
+ * GeoJSON with the site's coordinates: points, lines and polygons, names and layers from their properties. Source: RFC
+ * 7946.
+ */
 import { fail, ok, type Result } from '@idle-marker/core';
 import type { DrawingError, DrawnCorner, DrawnPath, DrawnPoint, RawDrawing } from './drawing.ts';
 

@@ -1,4 +1,7 @@
-/** A site's points and lines as GeoJSON (RFC 7946), in the site's own coordinates and metres: they are no degrees, and the file says so. */
+/**
+ * A site's points and lines as GeoJSON (RFC 7946), in the site's own coordinates and metres: they are no degrees, and
+ * the file says so.
+ */
 import type { SiteLine, SitePoint } from './sitePoint.ts';
 
 const rounded = (metres: number): number => Math.round(metres * 1e4) / 1e4;

@@ -1,4 +1,7 @@
-/** A point of a site as it is handed to other programs, whatever it is: control, a mark, a station, a thing measured. Metres. */
+/**
+ * A point of a site as it is handed to other programs, whatever it is: control, a mark, a station, a thing measured.
+ * Metres.
+ */
 import type { LengthUnit, Metres } from '@idle-marker/core';
 
 export type PointGroup = 'control' | 'marks' | 'planned' | 'stations' | 'asBuilt';

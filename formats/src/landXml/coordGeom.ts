@@ -1,4 +1,7 @@
-/** Elements of a `CoordGeom` while they are read: places may be given by the name of a point that comes later in the file. */
+/**
+ * Elements of a `CoordGeom` while they are read: places may be given by the name of a point that comes later in the
+ * file.
+ */
 import {
   alignmentNotes,
   alignmentOf,

@@ -1,4 +1,7 @@
-/** What stands in the way of reading a LandXML file, and what of it should be asked about: codes with the place in the file. */
+/**
+ * What stands in the way of reading a LandXML file, and what of it should be asked about: codes with the place in the
+ * file.
+ */
 import type { ElementFault, Metres, ProfileError, AlignmentError } from '@idle-marker/core';
 
 /** Where in a file: the element by its name, which of its kind it is within what owns it, and the line. */

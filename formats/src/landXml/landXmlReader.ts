@@ -1,8 +1,8 @@
 /**
- * Reads LandXML (1.0 to 1.2) as it comes, piece by piece: points, planar features, alignments with their profiles, station
- * equations and cross sections, and surfaces. Northing first. Entities are never resolved and a document type is refused; the
- * first thing that can't be understood where it matters ends the reading with its element and line. What is only not taken is
- * counted by name. Source: LandXML.org, LandXML-1.2 schema.
+ * Reads LandXML (1.0 to 1.2) as it comes, piece by piece: points, planar features, alignments with their profiles,
+ * station equations and cross sections, and surfaces. Northing first. Entities are never resolved and a document type
+ * is refused; the first thing that can't be understood where it matters ends the reading with its element and line.
+ * What is only not taken is counted by name. Source: LandXML.org, LandXML-1.2 schema.
  */
 import type { SaxesTagPlain } from 'saxes';
 import {

@@ -1,6 +1,7 @@
 /**
- * Survey observations of a LandXML file (1.0 to 1.2): the placings of an instrument, what was read from each, and the points of
- * the file, northing first. Entities are never resolved and a document type is refused. Source: LandXML.org, LandXML-1.2 schema.
+ * Survey observations of a LandXML file (1.0 to 1.2): the placings of an instrument, what was read from each, and the
+ * points of the file, northing first. Entities are never resolved and a document type is refused. Source: LandXML.org,
+ * LandXML-1.2 schema.
  */
 import type { SaxesTagPlain } from 'saxes';
 import { fail, lengthToMetres, ok, type AngleUnit, type LengthUnit, type Metres, type Result } from '@idle-marker/core';

@@ -1,4 +1,6 @@
-/** The bytes of a LandXML file, decoded and read piece by piece: a hundred megabytes never stand in memory as one text. */
+/**
+ * The bytes of a LandXML file, decoded and read piece by piece: a hundred megabytes never stand in memory as one text.
+ */
 import { fail, type Result } from '@idle-marker/core';
 import type { LandXmlDesign } from './landXmlDesign.ts';
 import type { LandXmlFault } from './landXmlFault.ts';

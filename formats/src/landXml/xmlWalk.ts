@@ -1,7 +1,7 @@
 /**
- * XML as it comes, for every reader here: entities are never resolved, a document type is refused, and the first thing that is
- * wrong ends it, so that a file that is broken a thousand times costs no more than one that is broken once. Depth and the text of
- * one element are limited. Source: W3C, Extensible Markup Language 1.0.
+ * XML as it comes, for every reader here: entities are never resolved, a document type is refused, and the first thing
+ * that is wrong ends it, so that a file that is broken a thousand times costs no more than one that is broken once.
+ * Depth and the text of one element are limited. Source: W3C, Extensible Markup Language 1.0.
  */
 import { SaxesParser, type SaxesTagPlain } from 'saxes';
 import { Refused, type LandXmlFault } from './landXmlFault.ts';

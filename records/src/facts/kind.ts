@@ -1,4 +1,7 @@
-/** What the rest of this room wants to know of a type of fact: one table (`registry`) answers, so that none is forgotten anywhere. */
+/**
+ * What the rest of this room wants to know of a type of fact: one table (`registry`) answers, so that none is forgotten
+ * anywhere.
+ */
 import type { Fact, FactBody, FactType } from '@idle-marker/contract';
 import type { Book } from './book.ts';
 

@@ -1,6 +1,7 @@
 /**
- * Folds facts into the state of the site: a pure function, and one that goes on from what was folded before. What a new fact
- * does not touch keeps its identity, so that whoever computes from a part of the state has nothing to compute anew.
+ * Folds facts into the state of the site: a pure function, and one that goes on from what was folded before. What a new
+ * fact does not touch keeps its identity, so that whoever computes from a part of the state has nothing to compute
+ * anew.
  */
 import { inOrder, isBeginning } from '@idle-marker/core';
 import { FACT_TYPES, instantOf, type AnyFact, type Fact, type FactType } from '@idle-marker/contract';
@@ -37,7 +38,10 @@ class Memory {
     return value;
   }
 
-  /** The same of a list that grows at its end: `add` puts what is new to what was made of the list before; null where it can't. */
+  /**
+   * The same of a list that grows at its end: `add` puts what is new to what was made of the list before; null where it
+   * can't.
+   */
   grow<F, T>(
     name: string,
     list: readonly F[],
@@ -73,7 +77,10 @@ function ordered(facts: readonly AnyFact[]): Ordered {
   return { timeline, byId: new GrownMap(timeline.map((fact) => [fact.id, fact])), ofType: ofType as unknown as OfType };
 }
 
-/** Facts that a fold does not have yet, in their order; null where it has to begin anew: one has gone, or has got another place. */
+/**
+ * Facts that a fold does not have yet, in their order; null where it has to begin anew: one has gone, or has got
+ * another place.
+ */
 function since({ state: { byId }, facts: before }: SiteFold, facts: readonly AnyFact[]): AnyFact[] | null {
   const fresh = new Map<string, AnyFact>();
   let known = 0;
@@ -223,7 +230,10 @@ function stateOf({ timeline, byId, ofType }: Ordered, memory: Memory): SiteState
   };
 }
 
-/** Folds all facts; where `before` is given, what was made of those that are in it is gone on from. Throws `NoSiteError` when no fact tells what site it is. */
+/**
+ * Folds all facts; where `before` is given, what was made of those that are in it is gone on from. Throws `NoSiteError`
+ * when no fact tells what site it is.
+ */
 export function foldSite(facts: readonly AnyFact[], before: SiteFold | null = null): SiteFold {
   const fresh = before && since(before, facts);
   if (before && fresh?.length === 0) return { ...before, facts };

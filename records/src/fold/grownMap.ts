@@ -1,6 +1,7 @@
 /**
- * A map of which there is a newer one with every fact. Copying thousands of entries for one more would be most of the work, so
- * that the newer one takes over what the older one holds; whoever kept the older one sees the newer entries in it, too.
+ * A map of which there is a newer one with every fact. Copying thousands of entries for one more would be most of the
+ * work, so that the newer one takes over what the older one holds; whoever kept the older one sees the newer entries in
+ * it, too.
  */
 export class GrownMap<K, V> implements ReadonlyMap<K, V> {
   readonly #map: Map<K, V>;

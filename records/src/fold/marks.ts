@@ -58,7 +58,9 @@ export function marksInForce(marks: readonly Fact<'mark'>[], roots: ReadonlyMap<
   return { marks: new GrownMap(found), marksBeside: beside };
 }
 
-/** With marks that were set after all others; null where one is not simply new, or in the place of the one that stands. */
+/**
+ * With marks that were set after all others; null where one is not simply new, or in the place of the one that stands.
+ */
 export function withMarks(
   { marks, marksBeside }: MarksInForce,
   roots: ReadonlyMap<string, string>,

@@ -1,6 +1,6 @@
 /**
- * Archives that come in: written to a file first, however slowly they come, and then read one at a time, so that nothing is held
- * for a sender who dawdles, and two of them don’t add up.
+ * Archives that come in: written to a file first, however slowly they come, and then read one at a time, so that
+ * nothing is held for a sender who dawdles, and two of them don’t add up.
  */
 import { createWriteStream } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
@@ -80,8 +80,8 @@ const TOO_MUCH = msg('answers.theArchiveComesToMoreThanCan');
 const IDLE_MS = 60_000;
 
 /**
- * A reader with a thread of limited memory. One that is called off, takes too long or comes to too much is ended with all it holds,
- * and the next archive has a new one. `script` is the built `archiveThread.ts`.
+ * A reader with a thread of limited memory. One that is called off, takes too long or comes to too much is ended with
+ * all it holds, and the next archive has a new one. `script` is the built `archiveThread.ts`.
  */
 export function threadReader(script: URL, database: Configuration['database']): ArchiveReader {
   let waiting: Worker | null = null;

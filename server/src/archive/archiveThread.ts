@@ -1,4 +1,7 @@
-/** Reads archives one after the other in a thread of its own, with its own connection: what a made-up archive costs is lost here and nowhere else. */
+/**
+ * Reads archives one after the other in a thread of its own, with its own connection: what a made-up archive costs is
+ * lost here and nowhere else.
+ */
 import { createReadStream } from 'node:fs';
 import { parentPort, workerData } from 'node:worker_threads';
 import { MikroORM } from '@mikro-orm/postgresql';

@@ -1,11 +1,17 @@
-/** What an archive of a site is: a ZIP file (APPNOTE of its inventor) with a list of contents that tells whether any of them was changed. */
+/**
+ * What an archive of a site is: a ZIP file (APPNOTE of its inventor) with a list of contents that tells whether any of
+ * them was changed.
+ */
 import { createHash } from 'node:crypto';
 import { closed, Type, Uuid } from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';
 import { ProblemError } from '../http/problems.ts';
 
 export const ARCHIVE_FORMAT = 'idle-marker site archive';
-/** The second form has what a server put beside the facts, and which of them are quarantined; what has neither is written in the first. */
+/**
+ * The second form has what a server put beside the facts, and which of them are quarantined; what has neither is
+ * written in the first.
+ */
 export const ARCHIVE_VERSION = 2;
 export const MANIFEST = 'manifest.json';
 export const FACTS = 'facts.jsonl';

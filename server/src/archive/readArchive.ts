@@ -1,6 +1,6 @@
 /**
- * An archive read back: everything is checked against its list of contents and against the rules that hold for facts that
- * come one by one. All of it is taken in, or nothing.
+ * An archive read back: everything is checked against its list of contents and against the rules that hold for facts
+ * that come one by one. All of it is taken in, or nothing.
  */
 import { createHash, type Hash } from 'node:crypto';
 import { StringDecoder } from 'node:string_decoder';
@@ -237,7 +237,10 @@ function invalidOrder(orderedAt: unknown, { at }: AnyFact): Invalid | null {
     : { code: 'INVALID_INPUT', path: '/orderedAt', message: msg('answers.orderedatIsNotBeforeTheStamp') };
 }
 
-/** The same site, gone on differently in two places, is told by what differs rather than by ids that nobody has ever seen. */
+/**
+ * The same site, gone on differently in two places, is told by what differs rather than by ids that nobody has ever
+ * seen.
+ */
 function againstWhatIsHere(error: ProblemError, batch: Facts['batch']): ProblemError {
   const found = batch.find(({ fact }) => fact.id === error.about);
   const which = found

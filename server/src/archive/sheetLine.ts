@@ -1,4 +1,6 @@
-/** An issued sheet as it stands in an archive: whatever a paper is written from has to be there, and to be what it says. */
+/**
+ * An issued sheet as it stands in an archive: whatever a paper is written from has to be there, and to be what it says.
+ */
 import { closed, FACT_BODIES, Instant, Type, Uuid, Words, type TSchema } from '@idle-marker/contract';
 import { STAKE_TERMS } from '@idle-marker/core';
 import type { CutSheet } from '@idle-marker/records';

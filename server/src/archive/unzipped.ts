@@ -1,6 +1,6 @@
 /**
- * The files of an archive piece by piece, as they are unpacked. An archive is made by whoever sends it: how many files, how large
- * each, and how much comes out of how little is limited, so that none fills the memory.
+ * The files of an archive piece by piece, as they are unpacked. An archive is made by whoever sends it: how many files,
+ * how large each, and how much comes out of how little is limited, so that none fills the memory.
  */
 import { Unzip, UnzipInflate, UnzipPassThrough } from 'fflate';
 import { LARGEST_DRAWING_BYTES, LARGEST_IMAGE_BYTES } from '@idle-marker/contract';

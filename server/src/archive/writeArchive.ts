@@ -1,4 +1,6 @@
-/** A whole site as one file: its facts in order of arrival, its sheets as they were issued, and its photos and drawings. */
+/**
+ * A whole site as one file: its facts in order of arrival, its sheets as they were issued, and its photos and drawings.
+ */
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { canonicalJson, quarantinedAmong, type Fact, type StoredFact } from '@idle-marker/contract';

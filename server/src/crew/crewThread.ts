@@ -1,4 +1,7 @@
-/** The crew's door in a thread of its own, with few connections: whatever the network asks of it, the application goes on beside it. */
+/**
+ * The crew's door in a thread of its own, with few connections: whatever the network asks of it, the application goes
+ * on beside it.
+ */
 import { parentPort, workerData } from 'node:worker_threads';
 import { MikroORM } from '@mikro-orm/postgresql';
 import { pino } from 'pino';

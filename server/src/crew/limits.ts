@@ -1,4 +1,7 @@
-/** How often the network may ask at the crew's door: enough for a crew behind one address, too little to guess a link or to tire the server. */
+/**
+ * How often the network may ask at the crew's door: enough for a crew behind one address, too little to guess a link or
+ * to tire the server.
+ */
 import { rateLimit, type Options } from 'express-rate-limit';
 import type { RequestHandler } from 'express';
 import { msg } from '@idle-marker/words';

@@ -1,4 +1,7 @@
-/** Links for crews: made with a token that nobody guesses, ended by a day or by hand. They are no facts: an archive must not hand them on. */
+/**
+ * Links for crews: made with a token that nobody guesses, ended by a day or by hand. They are no facts: an archive must
+ * not hand them on.
+ */
 import { randomBytes, randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { msg } from '@idle-marker/words';
@@ -96,7 +99,10 @@ export async function revokeLink(em: EntityManager, site: string, id: string, no
   return link;
 }
 
-/** The link of a token while it holds. One answer for all that do not: what does not exist is not told from what has ended. */
+/**
+ * The link of a token while it holds. One answer for all that do not: what does not exist is not told from what has
+ * ended.
+ */
 export async function openLink(em: EntityManager, token: string, now: Date): Promise<CrewLink> {
   const [row] = /^[A-Za-z0-9_-]{22}$/.test(token)
     ? await query<Row>(em, `select ${COLUMNS} from crew_link where token = ?`, [token])

@@ -1,4 +1,7 @@
-/** Facts that come together: all of them in one transaction where nothing is wrong with any, and each by itself where something is. */
+/**
+ * Facts that come together: all of them in one transaction where nothing is wrong with any, and each by itself where
+ * something is.
+ */
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import { closed, MOST_FACTS_AT_ONCE, Type, type AnyFact, type Problem } from '@idle-marker/contract';

@@ -45,12 +45,18 @@ export const orderedOnArrival =
   ({ at }) =>
     received !== null && Date.parse(at) - received.getTime() > CLOCKS_AGREE_MS ? received.toISOString() : null;
 
-/** What an archive says of facts that were kept before a rule held: which of them are unfit. References held to later may point at nothing. */
+/**
+ * What an archive says of facts that were kept before a rule held: which of them are unfit. References held to later
+ * may point at nothing.
+ */
 export interface KeptBefore {
   readonly quarantined: ReadonlySet<string>;
 }
 
-/** The rules hold for every fact, whichever way it comes; what an archive says was kept before they held has to be what it says. */
+/**
+ * The rules hold for every fact, whichever way it comes; what an archive says was kept before they held has to be what
+ * it says.
+ */
 function refuseUnfit(facts: readonly AnyFact[], keptBefore: KeptBefore | null): void {
   for (const fact of facts) {
     const invalid = keptBefore?.quarantined.has(fact.id) ? invalidShape(fact) : invalidFact(fact);
@@ -66,7 +72,8 @@ function refuseUnfit(facts: readonly AnyFact[], keptBefore: KeptBefore | null): 
 
 /**
  * Writes facts in one transaction: all or none. Facts that are kept already with the same content are passed over.
- * Throws what is wrong with a fact that is none, CONFLICT for the same id with other content, MISSING_REFERENCE for a fact that refers to one not kept.
+ * Throws what is wrong with a fact that is none, CONFLICT for the same id with other content, MISSING_REFERENCE for a
+ * fact that refers to one not kept.
  */
 export async function appendFacts(
   em: EntityManager,
@@ -77,7 +84,8 @@ export async function appendFacts(
 ): Promise<Appended> {
   refuseUnfit(facts, keptBefore);
   return em.transactional(async (transaction) => {
-    // One writer a site at a time, so that the order of arrival is the order of commits and no reader's cursor skips a row.
+    // One writer a site at a time, so that the order of arrival is the order of commits and no reader's cursor skips a
+    // row.
     await query(transaction, 'select pg_advisory_xact_lock(hashtextextended(?, 0))', [site]);
     const digests = new Map(facts.map((fact) => [fact.id, digestOf(contentOf(fact))]));
     const fresh = await freshFacts(transaction, site, facts, digests);
@@ -243,7 +251,10 @@ export async function readFacts(em: EntityManager, site: string, after: number, 
   return { facts: rows.map(storedOf), ...(await pageOf(em, site, after, most, rows)) };
 }
 
-/** The same as JSON. Bodies are most of it, and go through as the database writes them: taking them apart would be half of the work. */
+/**
+ * The same as JSON. Bodies are most of it, and go through as the database writes them: taking them apart would be half
+ * of the work.
+ */
 export async function readFactsAsJson(
   em: EntityManager,
   site: string,

@@ -1,6 +1,6 @@
 /**
- * The kinds of body that any page may send without being asked are no body of a change here: a form, plain text, or bytes that
- * say nothing of themselves. Source: WHATWG, "Fetch", CORS-safelisted request-header.
+ * The kinds of body that any page may send without being asked are no body of a change here: a form, plain text, or
+ * bytes that say nothing of themselves. Source: WHATWG, "Fetch", CORS-safelisted request-header.
  */
 import type { RequestHandler } from 'express';
 import { msg } from '@idle-marker/words';

@@ -1,6 +1,7 @@
 /**
- * A page of another origin may not change anything: a browser sends its requests here all the same, without asking first where
- * they look like those of a form. Source: W3C, "Fetch Metadata Request Headers"; RFC 6454, "The Web Origin Concept".
+ * A page of another origin may not change anything: a browser sends its requests here all the same, without asking
+ * first where they look like those of a form. Source: W3C, "Fetch Metadata Request Headers"; RFC 6454, "The Web Origin
+ * Concept".
  */
 import type { RequestHandler } from 'express';
 import { msg } from '@idle-marker/words';
@@ -13,8 +14,8 @@ const OWN: ReadonlySet<string> = new Set(['same-origin', 'none']);
 const hostOf = (origin: string): string | null => (URL.canParse(origin) ? new URL(origin).host : null);
 
 /**
- * What the browser itself says of its page counts before the origin: behind a proxy the host is another one here. Programs that
- * are no browser send neither header, and are let through.
+ * What the browser itself says of its page counts before the origin: behind a proxy the host is another one here.
+ * Programs that are no browser send neither header, and are let through.
  */
 export const sameOrigin: RequestHandler = ({ method, headers }, _response, next) => {
   const { origin, host } = headers;

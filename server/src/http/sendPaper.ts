@@ -1,6 +1,6 @@
 /**
- * Sends a paper: as a file, or to whoever asks for lines of JSON how far it is along, and the file in the last of them. Who has
- * left is not written for any longer.
+ * Sends a paper: as a file, or to whoever asks for lines of JSON how far it is along, and the file in the last of them.
+ * Who has left is not written for any longer.
  */
 import { setImmediate as turn } from 'node:timers/promises';
 import type { Request, Response } from 'express';

@@ -1,4 +1,7 @@
-/** Labels for stakes: on sheets of paper, or one after the other on a narrow roll. What is written is what the stake says. */
+/**
+ * Labels for stakes: on sheets of paper, or one after the other on a narrow roll. What is written is what the stake
+ * says.
+ */
 import QRCode from 'qrcode';
 import { PAPERS } from '@idle-marker/paper';
 import { finish, heightOf, INKS, newDocument, widthOfText, write, type Page, type Progress } from '../pdf/pdfPage.ts';
@@ -119,7 +122,9 @@ function clippedTo(page: Page, text: string, width: number, size: number): strin
 
 const QUIET = 3;
 
-/** A square code drawn as squares (ISO/IEC 18004), so that it stays sharp at any size. Adjoining ones of a row are one. */
+/**
+ * A square code drawn as squares (ISO/IEC 18004), so that it stays sharp at any size. Adjoining ones of a row are one.
+ */
 export function drawCode(page: Page, address: string, x: number, y: number, size: number): void {
   const { modules } = QRCode.create(address, { errorCorrectionLevel: 'M' });
   // Readers want a clear edge round the code.

@@ -1,4 +1,6 @@
-/** One page for whoever comes next: where the instrument stood, which control holds, what is left, what to beware of. */
+/**
+ * One page for whoever comes next: where the instrument stood, which control holds, what is left, what to beware of.
+ */
 import type { ClosingItem, ShiftHandover } from '@idle-marker/records';
 import { msg, closingWords, UNIT_ABBREVIATION } from '@idle-marker/words';
 import { finish, footPages, INKS, MARGIN, widthOf, write } from '../pdf/pdfPage.ts';

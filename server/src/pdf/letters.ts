@@ -1,6 +1,6 @@
 /**
- * Which letters the paper's fonts have, and in which order they stand: names come in any script. A letter that no font has is
- * written by its number and reported; a box says nothing.
+ * Which letters the paper's fonts have, and in which order they stand: names come in any script. A letter that no font
+ * has is written by its number and reported; a box says nothing.
  */
 import bidiFactory from 'bidi-js';
 import * as fontkit from 'fontkit';

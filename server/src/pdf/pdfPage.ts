@@ -48,7 +48,10 @@ const LEADING = 1.2;
 export const widthOfText = (page: Page, text: string, font: Font, size: number): number =>
   widthOfPrinted(page, printable(text), font, size);
 
-/** Widths at a size of one point, by font and text: the fonts are the same in every paper, and widths grow with the size. */
+/**
+ * Widths at a size of one point, by font and text: the fonts are the same in every paper, and widths grow with the
+ * size.
+ */
 const widths = new Map<string, number>();
 const MOST_WIDTHS = 50_000;
 

@@ -1,6 +1,6 @@
 /**
- * A font without the compression of the web: whoever reads a compressed one has to unpack a whole table for every letter.
- * Source: W3C, "WOFF File Format 1.0"; its tables in the form of "OpenType font file", ISO/IEC 14496-22.
+ * A font without the compression of the web: whoever reads a compressed one has to unpack a whole table for every
+ * letter. Source: W3C, "WOFF File Format 1.0"; its tables in the form of "OpenType font file", ISO/IEC 14496-22.
  */
 import { inflateSync } from 'node:zlib';
 

@@ -1,4 +1,7 @@
-/** All that a contractor starts from in one file: the sheet, its sketch, the control that it hangs on, and the photos of its marks. */
+/**
+ * All that a contractor starts from in one file: the sheet, its sketch, the control that it hangs on, and the photos of
+ * its marks.
+ */
 import { zipSync, type Zippable } from 'fflate';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { controlCsv } from '@idle-marker/formats';

@@ -114,7 +114,10 @@ const WRITERS: Readonly<
   zip: handoverPackage,
 };
 
-/** What happened to the marks of a sheet after it was issued, as sentences for its head; the sheet itself stays as it was. */
+/**
+ * What happened to the marks of a sheet after it was issued, as sentences for its head; the sheet itself stays as it
+ * was.
+ */
 async function sourceOf(orm: MikroORM, site: string, sheet: string, now: Date): Promise<SheetSource> {
   const em = orm.em.fork();
   const state = siteState(await readAllFacts(em, site));

@@ -3,7 +3,10 @@ import { STAKE_SIDES } from '@idle-marker/core';
 import type { CutSheetRow } from '@idle-marker/records';
 import { crewWords, filled, readingSentences, withoutStop } from '@idle-marker/words';
 
-/** Of a stake whose lines were kept without what they are: what is said at an angle of a road, in the first language of the sheet. */
+/**
+ * Of a stake whose lines were kept without what they are: what is said at an angle of a road, in the first language of
+ * the sheet.
+ */
 function angleSaid(
   { reading }: CutSheetRow,
   languages: readonly string[],

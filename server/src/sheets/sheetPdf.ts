@@ -77,7 +77,10 @@ const heights = (metres: number | null, { lengthUnit, siteZero, bothHeights }: N
     ? `${length(metres, lengthUnit)}\n(${length(metres - siteZero, lengthUnit)})`
     : length(metres, lengthUnit);
 
-/** Widths in points; together they are the width of the page between its margins. Words that do not fit go on in a second line. */
+/**
+ * Widths in points; together they are the width of the page between its margins. Words that do not fit go on in a
+ * second line.
+ */
 const COLUMNS: readonly Column[] = [
   { title: msg('common.mark'), width: 50, align: 'left', text: (row) => row.name },
   { title: msg('papers.offsetTo'), width: 66, align: 'left', text: leadsTo },
@@ -270,7 +273,10 @@ const changesByKind = ({ changes }: NumberedSheet): string =>
     .map(([words, names]) => `${words}: ${names.join(', ')}`)
     .join('; ');
 
-/** What has to be read first: what happened since, changes, marks kept back, provisional stations, letters that no font has. */
+/**
+ * What has to be read first: what happened since, changes, marks kept back, provisional stations, letters that no font
+ * has.
+ */
 function drawNotices(page: Page, sheet: NumberedSheet, since: readonly string[], top: number): number {
   const notices: string[] = [...since];
   if (sheet.changes.length > 0)

@@ -1,4 +1,7 @@
-/** The rows of a sheet as a table with every figure that it has: what CSV and spreadsheets hold. Figures in the site's unit. */
+/**
+ * The rows of a sheet as a table with every figure that it has: what CSV and spreadsheets hold. Figures in the site's
+ * unit.
+ */
 import { lengthFromMetres } from '@idle-marker/core';
 import type { CheckOnPaper, CutSheetRow, NumberedSheet } from '@idle-marker/records';
 import {

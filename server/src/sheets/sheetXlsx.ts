@@ -1,4 +1,7 @@
-/** The sheet as a workbook: its rows, and what holds for all of them. Every cell has its type, so that no text can become a formula. */
+/**
+ * The sheet as a workbook: its rows, and what holds for all of them. Every cell has its type, so that no text can
+ * become a formula.
+ */
 import writeXlsxFile from 'write-excel-file/node';
 import type { NumberedSheet } from '@idle-marker/records';
 import {

@@ -1,4 +1,7 @@
-/** Files that designs came in: kept whole beside the ledger, which says how each one is placed and what was taken from it. */
+/**
+ * Files that designs came in: kept whole beside the ledger, which says how each one is placed and what was taken from
+ * it.
+ */
 import { createHash } from 'node:crypto';
 import express, { Router } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';

@@ -351,12 +351,10 @@ function fit(map: Map, scene: Scene, underlay: readonly Underlay[]): void {
   if (!size || size[0] === 0) return;
   // Room around it, but not so much that a group of bolts gets lost in it.
   const margin = Math.min(Math.max(Math.max(extent[2] - extent[0], extent[3] - extent[1]) * 0.15, 0.2), 2);
-  map
-    .getView()
-    .fit([extent[0] - margin, extent[1] - margin, extent[2] + margin, extent[3] + margin], {
-      padding: [70, 70, 60, 40],
-      size,
-    });
+  map.getView().fit([extent[0] - margin, extent[1] - margin, extent[2] + margin, extent[3] + margin], {
+    padding: [70, 70, 60, 40],
+    size,
+  });
 }
 
 function nearestPickable(

@@ -229,7 +229,10 @@ export function SectionDrawing({ road, station, title, at, ground = [], measured
   );
 }
 
-/** Names under the section, each in the first row where it has room; the chosen one first, and those without room left away. */
+/**
+ * Names under the section, each in the first row where it has room; the chosen one first, and those without room left
+ * away.
+ */
 function placedLabels(
   strings: ReturnType<typeof crossSection>,
   chosen: string | null,

@@ -331,7 +331,9 @@ function paintTexts(painter: Painter, texts: Scene['texts']): void {
 const overlaps = (a: Box, b: Box): boolean =>
   a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
 
-/** Labels try four sides and stay away when none is free, so that no two lie over each other; chosen ones come first. */
+/**
+ * Labels try four sides and stay away when none is free, so that no two lie over each other; chosen ones come first.
+ */
 function paintLabels(painter: Painter, scene: Scene): void {
   const { context, palette, toPixel } = painter;
   const taken: Box[] = scene.symbols.map((each) => boxAbout(toPixel(each.at), SYMBOL_RADIUS_PX, SYMBOL_RADIUS_PX));

@@ -1,4 +1,7 @@
-/** A road on the plan: its centreline and strings, ticks at round stations, the points where it changes, and where its stations jump. */
+/**
+ * A road on the plan: its centreline and strings, ticks at round stations, the points where it changes, and where its
+ * stations jump.
+ */
 import {
   equationJumps,
   keyPoints,

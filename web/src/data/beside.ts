@@ -1,5 +1,8 @@
 import { msg } from '@idle-marker/words';
-/** What is kept beside the ledger under an id: bytes too large for a fact. They stay in the browser until the server has them. */
+/**
+ * What is kept beside the ledger under an id: bytes too large for a fact. They stay in the browser until the server has
+ * them.
+ */
 import { about, ask, askBytes, troubleOf } from './server.ts';
 import { readBytes, readSetting, writeBytes, writeSetting } from './storage.ts';
 

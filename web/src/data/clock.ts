@@ -1,6 +1,6 @@
 /**
- * The field clock: this device's own, put right by the server's, which all devices of a site share. A server started with a fixed
- * clock (pictures, tests) moves it there.
+ * The field clock: this device's own, put right by the server's, which all devices of a site share. A server started
+ * with a fixed clock (pictures, tests) moves it there.
  */
 import { CLOCKS_AGREE_MS } from '@idle-marker/contract';
 import { ask, type IsAnswer } from './server.ts';
@@ -46,8 +46,9 @@ export const now = (): Date => new Date(Date.now() + offsetMs);
 export const clockBehindServer = (): number => (isFixed ? 0 : offsetMs);
 
 /**
- * The instant to stamp something with: after all that is known already, since the order of what is told decides what stands and
- * between devices an equal instant would leave it to their names, unless a clock is so far off that this would falsify the time.
+ * The instant to stamp something with: after all that is known already, since the order of what is told decides what
+ * stands and between devices an equal instant would leave it to their names, unless a clock is so far off that this
+ * would falsify the time.
  */
 export function stampAfter(latest: string | null, instant: Date = now()): string {
   const ahead = latest === null ? 0 : Date.parse(latest) - instant.getTime();

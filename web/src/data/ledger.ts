@@ -260,7 +260,9 @@ function inBatches(entries: readonly Entry[]): Entry[][] {
   return batches;
 }
 
-/** Sends what waits: an entry that the server fails on keeps back only what refers to it. True where there is no room. */
+/**
+ * Sends what waits: an entry that the server fails on keeps back only what refers to it. True where there is no room.
+ */
 async function sendWaiting(): Promise<boolean> {
   const open = (await queue()).filter((entry) => entry.refused === null);
   for (const batch of inBatches(open)) {
@@ -427,8 +429,8 @@ export interface Said {
 }
 
 /**
- * Keeps facts made here, shows them, and sends them on their way. Resolves when they are safe in the browser; where it has no room
- * for them they are in this page until the server has them, and the ledger says so.
+ * Keeps facts made here, shows them, and sends them on their way. Resolves when they are safe in the browser; where it
+ * has no room for them they are in this page until the server has them, and the ledger says so.
  */
 export async function say(site: string, by: string, facts: readonly Said[]): Promise<AnyFact[]> {
   const at = stampAfter(state.site === site ? latest : null);
@@ -444,7 +446,10 @@ export async function say(site: string, by: string, facts: readonly Said[]): Pro
   return stamped;
 }
 
-/** Resolves once the server has everything that was said here, or does not take it at the moment: what hangs on it may be asked for. */
+/**
+ * Resolves once the server has everything that was said here, or does not take it at the moment: what hangs on it may
+ * be asked for.
+ */
 export function untilSent(): Promise<void> {
   return new Promise((resolve) => {
     const look = () => {

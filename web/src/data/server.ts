@@ -1,6 +1,6 @@
 /**
- * Asking the server. Whatever stands between can answer in its place, as the log-in page of a network does: an answer counts only
- * if it has the form of the server’s own. Where it has not, nothing has been kept there.
+ * Asking the server. Whatever stands between can answer in its place, as the log-in page of a network does: an answer
+ * counts only if it has the form of the server’s own. Where it has not, nothing has been kept there.
  */
 import type { Problem } from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';
@@ -33,7 +33,10 @@ const isDocument = (value: unknown): value is Document =>
 const isProblem = (value: Document): boolean =>
   typeof value['code'] === 'string' && typeof value['detail'] === 'string' && typeof value['status'] === 'number';
 
-/** Asks, and gives the answer as `read` makes it out. Throws `RefusedError` for a refusal of the server, `AwayError` for no answer of its own. */
+/**
+ * Asks, and gives the answer as `read` makes it out. Throws `RefusedError` for a refusal of the server, `AwayError` for
+ * no answer of its own.
+ */
 export async function ask<T>(address: string, read: IsAnswer<T>, init?: RequestInit): Promise<T> {
   return readAs(await answered(address, init), read);
 }

@@ -125,7 +125,10 @@ const reading = <T>(act: (db: Database) => Promise<T>, otherwise: T): Promise<T>
 
 const IN_USE = 'in use';
 
-/** Whether everything was taken away since this page began to keep it; the next time it says so only if that happens again. */
+/**
+ * Whether everything was taken away since this page began to keep it; the next time it says so only if that happens
+ * again.
+ */
 export async function wasEmptied(): Promise<boolean> {
   const here = await reading((db) => db.get('settings', IN_USE), true);
   const gone = emptied || (here === undefined && wasMarked);

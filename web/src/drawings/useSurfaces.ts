@@ -49,8 +49,8 @@ export const heightsOf = (surface: OpenSurface, places: readonly PlanPoint[]): P
   askDrawing('heights', { key: surface.revision, surface: surface.name, places });
 
 /**
- * The height of a surface under a place that moves; null until it is known, and a height of null off the surface. One question
- * at a time: places that come while it is answered are left out but for the last.
+ * The height of a surface under a place that moves; null until it is known, and a height of null off the surface. One
+ * question at a time: places that come while it is answered are left out but for the last.
  */
 export function useHeightUnder(
   surface: OpenSurface | null,

@@ -9,7 +9,9 @@ import { Field, Tick } from '../ui/Field.tsx';
 
 const SHOWN = 30;
 
-/** A control mark is found moved: which marks does that concern, and by how much? Nothing is said before that is seen. */
+/**
+ * A control mark is found moved: which marks does that concern, and by how much? Nothing is said before that is seen.
+ */
 export function FoundMovedDialog({ mark, onClose }: { readonly mark: ControlMark; onClose(): void }) {
   const { state, say } = useSite();
   const units = useUnits();

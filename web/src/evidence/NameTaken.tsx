@@ -26,7 +26,9 @@ const NEAR: Metres = 0.1;
 const mean = (one: Metres | null, other: Metres | null): Metres | null =>
   one === null || other === null ? null : (one + other) / 2;
 
-/** The name is taken: what may be meant, and what each does to what hangs on the older figures. Those are never lost. */
+/**
+ * The name is taken: what may be meant, and what each does to what hangs on the older figures. Those are never lost.
+ */
 export function NameTaken({ known, place, free, onRevise, onRename }: NameTakenProps) {
   const { state } = useSite();
   const { body } = known.revision;

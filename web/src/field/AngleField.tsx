@@ -13,7 +13,10 @@ interface AngleFieldProps extends Pick<InputHTMLAttributes<HTMLInputElement>, 'a
   readonly help?: string;
 }
 
-/** An angle as a person types it. What was understood is said beside it at once; what could be meant in two ways is asked about. */
+/**
+ * An angle as a person types it. What was understood is said beside it at once; what could be meant in two ways is
+ * asked about.
+ */
 export function AngleField({ value, onChange, error, help, ...rest }: AngleFieldProps) {
   const units = useUnits();
   const meant = units.angleUnit === 'dms' ? sexagesimalOrDecimal(value) : null;

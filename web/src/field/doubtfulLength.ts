@@ -3,8 +3,8 @@ import { twoReadingsWords } from '@idle-marker/words';
 import type { Units } from './useUnits.ts';
 
 /**
- * Reads a text of several rows or lengths; where it is refused over a length that could be meant in two ways, the sentence of
- * `read` is followed by both readings.
+ * Reads a text of several rows or lengths; where it is refused over a length that could be meant in two ways, the
+ * sentence of `read` is followed by both readings.
  */
 export function withBothReadings<Value, Fault>(
   units: Units,

@@ -1,6 +1,7 @@
 /**
- * A value while it is edited: the text that stands in its field, and what exactly it is as long as nobody has edited that text.
- * Texts are rounded for people; what was drawn, measured or computed must not come back rounded because a dialog was opened.
+ * A value while it is edited: the text that stands in its field, and what exactly it is as long as nobody has edited
+ * that text. Texts are rounded for people; what was drawn, measured or computed must not come back rounded because a
+ * dialog was opened.
  */
 export interface Draft<T> {
   readonly text: string;

@@ -16,7 +16,10 @@ import { Choice } from '../ui/Field.tsx';
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
-/** Which instrument is linked, what the prism is carried on, and (for the simulator) power, radio and how fast its world runs. */
+/**
+ * Which instrument is linked, what the prism is carried on, and (for the simulator) power, radio and how fast its world
+ * runs.
+ */
 export const LinkMenu = memo(function LinkMenu() {
   const kind = useLinkKind();
   const stand = useLinked((link) => link?.stand ?? null);

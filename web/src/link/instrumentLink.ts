@@ -3,7 +3,9 @@ import type { Fix, Lock, SearchWindow, SimulatorTrouble } from '@idle-marker/cor
 import type { FactBody } from '@idle-marker/contract';
 import type { CarriedPole } from '@idle-marker/records';
 
-/** What is read in one shot: numbers as the instrument shows them, decimal degrees and metres unless keyed otherwise. */
+/**
+ * What is read in one shot: numbers as the instrument shows them, decimal degrees and metres unless keyed otherwise.
+ */
 export type RawRead = FactBody<'sight'>['read'];
 
 export interface LiveReading {

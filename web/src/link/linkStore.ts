@@ -71,7 +71,10 @@ export interface SimulatedStation {
   readonly orientation: number;
 }
 
-/** Stands the simulated instrument where the station in force says it stands, when this browser did not put it there itself. */
+/**
+ * Stands the simulated instrument where the station in force says it stands, when this browser did not put it there
+ * itself.
+ */
 export async function resumeStation(site: string, station: SimulatedStation): Promise<void> {
   const key = `simulated occupation ${site}`;
   if (held?.site !== site || held.link.kind !== 'simulator' || (await readSetting<string>(key)) === station.occupation)
@@ -104,7 +107,10 @@ const snapshot = (): LinkState | null => held?.link.state() ?? null;
 /** The whole state, for what shows the readings themselves: it changes ten times a second. */
 export const useLinkState = (): LinkState | null => useSyncExternalStore(subscribe, snapshot);
 
-/** One thing of the link's state, a plain value or an object of the state: the screen is drawn again only when that one changes. */
+/**
+ * One thing of the link's state, a plain value or an object of the state: the screen is drawn again only when that one
+ * changes.
+ */
 export const useLinked = <T>(select: (state: LinkState | null) => T): T =>
   useSyncExternalStore(subscribe, () => select(snapshot()));
 

@@ -1,4 +1,6 @@
-/** Runs the simulated instrument, pole and ground apart from the page, so that it works with no network and no server. */
+/**
+ * Runs the simulated instrument, pole and ground apart from the page, so that it works with no network and no server.
+ */
 import {
   advance,
   aimFar,
@@ -57,7 +59,9 @@ const GROUNDS: Readonly<Record<string, () => Promise<{ default: GroundTruth }>>>
 };
 const round = (value: number, decimals: number): number => Number(value.toFixed(decimals));
 
-/** What the instrument's display would show: degrees to a few hundredths of a second, slopes to a tenth of a millimetre. */
+/**
+ * What the instrument's display would show: degrees to a few hundredths of a second, slopes to a tenth of a millimetre.
+ */
 const shown = (reading: SimulatedReading) => ({
   circleDeg: round(reading.circle / RADIANS_PER_DEGREE, ANGLE_DECIMALS),
   zenithDeg: round(reading.zenith / RADIANS_PER_DEGREE, ANGLE_DECIMALS),

@@ -231,7 +231,10 @@ export class SimulatorLink implements InstrumentLink {
     this.#command({ command: 'setUpOver', name, height });
   }
 
-  /** Resolves when the pole has arrived; rejects when it can't. `near`: a place that nothing marks, where one stops beside it. */
+  /**
+   * Resolves when the pole has arrived; rejects when it can't. `near`: a place that nothing marks, where one stops
+   * beside it.
+   */
   walk(goal: PlanPoint | string, near = false): Promise<void> {
     this.#command({ command: 'walk', goal, ...(near && this.#stopsNear ? { near } : {}) });
     this.#walkAt = this.#sent;
@@ -312,7 +315,8 @@ export class SimulatorLink implements InstrumentLink {
   switchReceiver(change: { on?: boolean; compensating?: boolean; linked?: boolean; offset?: number }): void {
     const { receiver } = this.#state;
     const { compensating = receiver?.compensating, linked = receiver?.linked } = change;
-    // A switch shows at once what it was set to, and until the worker has taken it; what that does comes with the next reading.
+    // A switch shows at once what it was set to, and until the worker has taken it; what that does comes with the next
+    // reading.
     if (receiver && compensating !== undefined && linked !== undefined) {
       this.#switched = { compensating, linked };
       this.#state = { ...this.#state, receiver: { ...receiver, ...this.#switched } };

@@ -1,4 +1,7 @@
-/** What the dialogs of work packages share: name, who asked for it, what its marks begin with, its class, and how it is kept. */
+/**
+ * What the dialogs of work packages share: name, who asked for it, what its marks begin with, its class, and how it is
+ * kept.
+ */
 import { useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
 import { alikeName } from '@idle-marker/records';

@@ -1,4 +1,7 @@
-/** What the dialogs of work packages share about their stakes: what kind of mark, by which convention, how finely, and what is the point. */
+/**
+ * What the dialogs of work packages share about their stakes: what kind of mark, by which convention, how finely, and
+ * what is the point.
+ */
 import { useState } from 'react';
 import type { PointOnMark } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';

@@ -54,7 +54,9 @@ export function ruleDraft(rule: StationListRule | null, road: Road, units: Units
 
 type ReadRule = { readonly ok: true; readonly value: StationListRule } | { readonly ok: false; readonly error: string };
 
-/** Typed stations are those that are shown; of one that comes twice, the first begins a stretch and the last ends it. */
+/**
+ * Typed stations are those that are shown; of one that comes twice, the first begins a stretch and the last ends it.
+ */
 export function useRule(draft: RuleDraft, road: Road): ReadRule {
   const units = useUnits();
   const style = useStationStyle();

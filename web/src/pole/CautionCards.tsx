@@ -17,7 +17,9 @@ interface CautionCardsProps {
   readonly solution: AcceptedSolution;
 }
 
-/** Cautions for this mark: each stays until somebody says what was done about it, and then is not asked again that day. */
+/**
+ * Cautions for this mark: each stays until somebody says what was done about it, and then is not asked again that day.
+ */
 export function CautionCards({ work, stop, solution }: CautionCardsProps) {
   const { state, now } = useSite();
   const { plan, mark } = stop;

@@ -7,7 +7,10 @@ import { useUnits } from '../field/useUnits.ts';
 import { LINK } from '../ui/link.ts';
 import { Card } from '../ui/Slip.tsx';
 
-/** The station was accepted for coarser work than this: it stays to be read as long as that is so, and goes along to the sheet. */
+/**
+ * The station was accepted for coarser work than this: it stays to be read as long as that is so, and goes along to the
+ * sheet.
+ */
 export function CoarserCard({
   solution,
   work,

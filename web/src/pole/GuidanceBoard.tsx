@@ -27,7 +27,10 @@ const ROOMY_HALF = 110;
 const SMALL_HALF = 75;
 const LABELS = [2, 0.5, 0.05, 0, -0.05, -0.5, -2];
 
-/** Two graduated scales with the tolerance in the middle and the pole moving over them. The board's top is what the person faces. */
+/**
+ * Two graduated scales with the tolerance in the middle and the pole moving over them. The board's top is what the
+ * person faces.
+ */
 export function GuidanceBoard({ move, trail, viewpoint, tolerance, toleranceWords, ahead, stale }: GuidanceBoardProps) {
   const units = useUnits();
   const [frame, { width, height }] = useSize<SVGSVGElement>(USUAL);

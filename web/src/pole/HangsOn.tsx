@@ -4,7 +4,10 @@ import { msg, clearWords, hangsWords, heldBy } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { clockTime } from '../ui/time.ts';
 
-/** On what a set mark hangs: its station and the control under it, why it stands as it does, and what would clear a doubt. */
+/**
+ * On what a set mark hangs: its station and the control under it, why it stands as it does, and what would clear a
+ * doubt.
+ */
 export function HangsOn({ mark }: { readonly mark: Fact<'mark'> }) {
   const { state, trust } = useSite();
   const standing = trust.marks.find((each) => each.id === mark.id);

@@ -1,5 +1,8 @@
 import { msg } from '@idle-marker/words';
-/** A lath with its words and the hub beside it: what the person writes on its front. `all`: what stands on every side of it. */
+/**
+ * A lath with its words and the hub beside it: what the person writes on its front. `all`: what stands on every side of
+ * it.
+ */
 export function StakePicture({
   lines,
   all = lines,

@@ -14,7 +14,10 @@ import { changePole, currentLink, useLinked } from '../link/linkStore.ts';
 
 const decimalsOf = (text: string): number => /[.,](\d+)/.exec(text)?.[1]?.length ?? 0;
 
-/** A reading keyed in from any instrument: circle, zenith, slope, and the target height confirmed each time. Opens when the typed link waits for one. */
+/**
+ * A reading keyed in from any instrument: circle, zenith, slope, and the target height confirmed each time. Opens when
+ * the typed link waits for one.
+ */
 export function TypedReading({ title }: { title: string }) {
   const units = useUnits();
   const { state } = useSite();

@@ -19,7 +19,10 @@ interface WayBoardProps {
   readonly stale: boolean;
 }
 
-/** The way to the mark on the plan, before one walks: the line of sight, the pole, the drawing, and what lies between. Picking another mark goes to it. */
+/**
+ * The way to the mark on the plan, before one walks: the line of sight, the pole, the drawing, and what lies between.
+ * Picking another mark goes to it.
+ */
 export function WayBoard({ round, stop, instrument, pole, stale }: WayBoardProps) {
   const { state } = useSite();
   const underlay = useUnderlay();

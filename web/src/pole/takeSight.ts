@@ -42,7 +42,8 @@ export interface Shooting {
   readonly trouble: string | null;
   /**
    * Walks the simulated pole to a mark when it is not on it, locks, measures and stores. Null when it came to nothing.
-   * `hub`: where it was measured, for one that the simulator has not driven itself. Something far away is aimed at instead.
+   * `hub`: where it was measured, for one that the simulator has not driven itself. Something far away is aimed at
+   * instead.
    */
   shoot(
     purpose: SightPurpose,
@@ -50,13 +51,19 @@ export interface Shooting {
     onto: { name: string; hub?: Omit<SimulatedPlace, 'name'> } | null,
     way?: SightWay,
   ): Promise<Fact<'sight'> | null>;
-  /** `near`: somewhere that nothing marks on the ground; one stops beside it, and the last steps are made by the figures. */
+  /**
+   * `near`: somewhere that nothing marks on the ground; one stops beside it, and the last steps are made by the
+   * figures.
+   */
   walk(goal: string | { e: number; n: number }, near?: boolean): Promise<boolean>;
   cancel(): void;
   clear(): void;
 }
 
-/** Where a mark stands that was made from a drawing: the simulated ground does not know it, and it was not built to the millimetre. */
+/**
+ * Where a mark stands that was made from a drawing: the simulated ground does not know it, and it was not built to the
+ * millimetre.
+ */
 function ofDesign(state: SiteState, target: SightTarget): Omit<SimulatedPlace, 'name'> | undefined {
   const body =
     target.kind === 'control' ? state.control.find((mark) => mark.id === target.mark)?.revision.body : undefined;

@@ -53,7 +53,9 @@ export async function keepUses(occupation: string, { flags, freeScale, planOnly,
   if (heightFrom) await writeSetting(`height from ${occupation}`, heightFrom);
 }
 
-/** The station in work. What each sight is used for is working state of this device; the sights themselves are facts. */
+/**
+ * The station in work. What each sight is used for is working state of this device; the sights themselves are facts.
+ */
 export function useDraft(occupation: Fact<'occupation'>, asked: AskedOfStation, pole: PoleSet): Draft {
   const { state } = useSite();
   const [flags, setFlags] = useState<Flags>({});

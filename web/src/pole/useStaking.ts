@@ -27,7 +27,9 @@ export interface StakingSource<S extends ShotPlace> {
   /** What the marks hang on; null while nothing can be set. */
   readonly solution: Fact<'solution'> | null;
   readonly shooting: Shooting;
-  /** @param hub the mark that stands there, when it is its driven hub that is shot; null when the shot came to nothing */
+  /**
+   * @param hub the mark that stands there, when it is its driven hub that is shot; null when the shot came to nothing
+   */
   take(
     work: Fact<'package'>,
     plan: Plan,

@@ -1,4 +1,7 @@
-/** Papers that the server writes: fetched with their progress, cancelled by who has changed his mind, handed over as files. */
+/**
+ * Papers that the server writes: fetched with their progress, cancelled by who has changed his mind, handed over as
+ * files.
+ */
 import { useEffect, useRef, useState } from 'react';
 import type { Problem } from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';

@@ -10,7 +10,10 @@ export interface Stepped<T> {
   readonly progress: number | null;
 }
 
-/** Runs what takes long, in steps that tell how much is done from 0 to 1, a little at a time, so that the page goes on answering. New steps take the place of those in work. */
+/**
+ * Runs what takes long, in steps that tell how much is done from 0 to 1, a little at a time, so that the page goes on
+ * answering. New steps take the place of those in work.
+ */
 export function useSteps<T>(begin: (() => Generator<number, T>) | null): Stepped<T> {
   const [stepped, setStepped] = useState<Stepped<T>>({ result: null, progress: begin ? 0 : null });
   useEffect(() => {

@@ -1,4 +1,7 @@
-/** One worker that answers questions in turn, as the page sees it; made when it is first asked, and made anew once it was ended. */
+/**
+ * One worker that answers questions in turn, as the page sees it; made when it is first asked, and made anew once it
+ * was ended.
+ */
 
 /** What comes back under the number of a question; the last word on it holds no `progress`. */
 export type Told =
@@ -71,7 +74,8 @@ export class AnsweringWorker<Asked extends { readonly id: number }, T extends To
     if (!this.#worker) {
       this.#worker = this.#make();
       this.#worker.onmessage = (event: MessageEvent<T>) => this.#hear(event.data);
-      // Its program could not be fetched, or it came to grief: what was asked is not answered, and the next one begins anew.
+      // Its program could not be fetched, or it came to grief: what was asked is not answered, and the next one begins
+      // anew.
       this.#worker.onerror = this.end;
     }
     return this.#worker;

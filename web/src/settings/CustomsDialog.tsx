@@ -20,7 +20,10 @@ import { useViewpoint, useWayOfWorking, WAYS_OF_WORKING } from '../pole/ways.ts'
 
 const entries = <K extends string>(names: Readonly<Record<K, string>>) => Object.entries(names) as [K, string][];
 
-/** Where people who do this work differ: what others do, how it is done on this site, and the choice itself where it is a person's. */
+/**
+ * Where people who do this work differ: what others do, how it is done on this site, and the choice itself where it is
+ * a person's.
+ */
 export function CustomsDialog({ onClose, onSettings }: { onClose(): void; onSettings(): void }) {
   const { state, inForce, paired } = useSite();
   const { settings } = state;

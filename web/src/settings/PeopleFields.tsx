@@ -9,7 +9,9 @@ interface PeopleFieldsProps {
   onChange(change: Partial<SiteDraft>): void;
 }
 
-/** What each person is, and which of them may accept a station. As picked on the device: it guides, and locks nothing. */
+/**
+ * What each person is, and which of them may accept a station. As picked on the device: it guides, and locks nothing.
+ */
 export function PeopleFields({ draft, onChange }: PeopleFieldsProps) {
   const { state } = useSite();
   const choices = ROLES.map((role) => [role, ROLE_NAME[role]] as const);

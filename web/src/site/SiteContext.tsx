@@ -29,9 +29,14 @@ export interface OpenSite {
   readonly who: string;
   /** Instant of the last judgement, renewed twice a minute. */
   readonly now: Date;
-  /** Instant of the last entry, where this device's clock is that far behind it that what is said now would be put before it. */
+  /**
+   * Instant of the last entry, where this device's clock is that far behind it that what is said now would be put
+   * before it.
+   */
   readonly clockBehind: string | null;
-  /** The facts as they are kept; a revision that says nothing new is not made, and the one before stands in its place. */
+  /**
+   * The facts as they are kept; a revision that says nothing new is not made, and the one before stands in its place.
+   */
   say(...facts: Said[]): Promise<AnyFact[]>;
 }
 

@@ -1,6 +1,7 @@
 /**
- * The open site as it is folded and judged, outside of any rendering. Each step is a turn of its own, so that nothing that is being
- * drawn or touched waits for more than one of them; what is shown is always a state with the judgement of that very state.
+ * The open site as it is folded and judged, outside of any rendering. Each step is a turn of its own, so that nothing
+ * that is being drawn or touched waits for more than one of them; what is shown is always a state with the judgement of
+ * that very state.
  */
 import type { TrustResult } from '@idle-marker/core';
 import type { AnyFact } from '@idle-marker/contract';
@@ -23,7 +24,10 @@ export interface JudgedSite {
   readonly trust: TrustResult;
   /** What the clock said when it was judged. */
   readonly instant: Date;
-  /** The instant that it was judged at: a fact made since the clock was read must not lie in the future of the judgement. */
+  /**
+   * The instant that it was judged at: a fact made since the clock was read must not lie in the future of the
+   * judgement.
+   */
   readonly at: Date;
 }
 

@@ -13,8 +13,9 @@ const read = <T>(key: string, initial: T): T => {
 };
 
 /**
- * What a screen was left with, found again when one comes back: on this device, for this site. Figures that were typed and lines
- * that were chosen, nothing that is a record. What `name` stands for may change while the screen is open (another road).
+ * What a screen was left with, found again when one comes back: on this device, for this site. Figures that were typed
+ * and lines that were chosen, nothing that is a record. What `name` stands for may change while the screen is open
+ * (another road).
  */
 export function useRemembered<T>(name: string, initial: T): readonly [T, (next: T) => void] {
   const { id } = useSite();

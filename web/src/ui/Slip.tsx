@@ -7,7 +7,10 @@ interface SlipProps {
   readonly foot?: ReactNode;
   /** What the slip is about: when it changes, the slip starts again from its top. */
   readonly topic?: string;
-  /** On a phone it is as long as it has to be: what stands above it leaves it no room, and the whole is moved. Its foot stays in view. */
+  /**
+   * On a phone it is as long as it has to be: what stands above it leaves it no room, and the whole is moved. Its foot
+   * stays in view.
+   */
   readonly long?: boolean;
 }
 

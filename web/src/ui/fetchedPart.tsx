@@ -1,6 +1,7 @@
 /**
- * Parts of the application that are fetched apart, so that the first screen stands soon. Once it does all of them are fetched: in
- * the field the server may be away when one is gone to for the first time. What could not be fetched is tried again by itself.
+ * Parts of the application that are fetched apart, so that the first screen stands soon. Once it does all of them are
+ * fetched: in the field the server may be away when one is gone to for the first time. What could not be fetched is
+ * tried again by itself.
  */
 import { useEffect, useSyncExternalStore, type ComponentType, type ReactNode } from 'react';
 import { msg } from '@idle-marker/words';
@@ -34,7 +35,10 @@ export const useMissingParts = (): readonly string[] => useSyncExternalStore(sub
 export const moduleFrom = <M,>(load: () => Promise<M>, elsewhere: string | undefined): Promise<M> =>
   elsewhere === undefined ? load() : (import(/* @vite-ignore */ elsewhere) as Promise<M>);
 
-/** A component that stands in for the one that `load` brings; `waiting` stands there until it has come. Where it is given an address, it takes the module from there. */
+/**
+ * A component that stands in for the one that `load` brings; `waiting` stands there until it has come. Where it is
+ * given an address, it takes the module from there.
+ */
 export function fetchedPart<P extends object>(
   name: string,
   load: (elsewhere?: string) => Promise<ComponentType<P>>,

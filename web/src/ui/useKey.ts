@@ -8,8 +8,8 @@ const takesKey = (target: EventTarget | null, key: string): boolean =>
   target.closest(key === 'Enter' ? 'button, a, summary, [role=menuitem]' : 'button, summary, [role=menuitem]') !== null;
 
 /**
- * What was pressed with a pointer last. It has the focus without anybody having gone to it by keyboard: the next Space is meant
- * for the action that shows it, not for the same press once more.
+ * What was pressed with a pointer last. It has the focus without anybody having gone to it by keyboard: the next Space
+ * is meant for the action that shows it, not for the same press once more.
  */
 let pressed: Element | null = null;
 window.addEventListener(
@@ -22,8 +22,8 @@ const isLeftByPointer = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && pressed !== null && target === pressed;
 
 /**
- * One key for one action, while no field is being typed in and no dialog is open. Space and Enter stay with a button that was
- * gone to by keyboard.
+ * One key for one action, while no field is being typed in and no dialog is open. Space and Enter stay with a button
+ * that was gone to by keyboard.
  */
 export function useKey(key: string, act: (() => void) | null): void {
   const latest = useRef(act);

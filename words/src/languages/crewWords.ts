@@ -1,6 +1,6 @@
 /**
- * What a crew reads, in one language: a table to be translated, with no code in it. Figures stand in braces; a table that
- * leaves one out, or a key, does not compile or fails its test.
+ * What a crew reads, in one language: a table to be translated, with no code in it. Figures stand in braces; a table
+ * that leaves one out, or a key, does not compile or fails its test.
  */
 import type { PointOnMark, StakeConvention, StakeTerm } from '@idle-marker/core';
 

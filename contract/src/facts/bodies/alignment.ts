@@ -77,7 +77,10 @@ const NullableTable = Type.Unsafe<{ station: number; value: number }[] | null>({
 /** What a kind of line is for; it says what its stations and its strings are called. */
 export const AlignmentKindWord = Words('road', 'rail', 'pipe', 'wall', 'other');
 
-/** A line with stations; the same line over all its revisions. Lengths in metres; stations count from `startStation` without equations. */
+/**
+ * A line with stations; the same line over all its revisions. Lengths in metres; stations count from `startStation`
+ * without equations.
+ */
 export const AlignmentBody = closed({
   alignment: Uuid,
   name: Name,
@@ -150,7 +153,10 @@ export const AlignmentBody = closed({
     }),
     { maxItems: 50 },
   ),
-  /** Cross sections as they were designed, where the file had them; by lines of offsets, positive to the right, and heights. */
+  /**
+   * Cross sections as they were designed, where the file had them; by lines of offsets, positive to the right, and
+   * heights.
+   */
   sections: Type.Optional(
     Type.Array(
       closed({
@@ -168,7 +174,10 @@ export const AlignmentBody = closed({
   ),
   /** Farther off than this on either side, work there is none of this line's. */
   corridor: Type.Number({ exclusiveMinimum: 0, maximum: 10_000 }),
-  /** Everything is set out so far to the right of where it is designed; 0 but while a line is built to on purpose beside its place. */
+  /**
+   * Everything is set out so far to the right of where it is designed; 0 but while a line is built to on purpose beside
+   * its place.
+   */
   shift: Type.Number({ minimum: -1000, maximum: 1000 }),
   /** Why it is shifted. */
   shiftReason: Type.Optional(Type.String({ maxLength: 300 })),

@@ -79,7 +79,10 @@ export const VisitBody = closed({
 
 export const IMAGE_TYPES = ['image/jpeg', 'image/png', 'image/webp'] as const;
 
-/** A photograph of a mark, or of a set-up with what is round it; the picture itself is kept beside the ledger, under `image`. */
+/**
+ * A photograph of a mark, or of a set-up with what is round it; the picture itself is kept beside the ledger, under
+ * `image`.
+ */
 export const PhotoBody = closed({
   mark: Uuid,
   image: Uuid,

@@ -49,7 +49,9 @@ export const ResightBody = closed({
   supersedes: nullableReference('resight'),
 });
 
-/** What a later look at the evidence does to marks that are set: by how much each moves, null when that can't be told. */
+/**
+ * What a later look at the evidence does to marks that are set: by how much each moves, null when that can't be told.
+ */
 export const FindingBody = closed({
   cause: Words('controlMoved', 'recomputed'),
   /** The revision found moved; null when something entered was corrected. */

@@ -28,13 +28,17 @@ export const PairingBody = closed({
   /** Antenna height as it is entered at the receiver: checked against target height and offset. */
   antennaHeight: Type.Number({ minimum: 0, maximum: 20 }),
   targetHeight: Type.Number({ minimum: -5, maximum: 20 }),
-  /** How well its coordinates are fitted to the control of the site: as found when it was calibrated there, or as said. */
+  /**
+   * How well its coordinates are fitted to the control of the site: as found when it was calibrated there, or as said.
+   */
   fit: closed({ sdPlanMm: SdMm, sdHeightMm: SdMm, on: NullableDay }),
   note: Text,
   supersedes: nullableReference('pairing'),
 });
 
-/** One reading of the receiver, as read, together with the sight that was taken to the prism below it at the same time. */
+/**
+ * One reading of the receiver, as read, together with the sight that was taken to the prism below it at the same time.
+ */
 export const PositionBody = closed({
   occupation: reference('occupation'),
   pairing: reference('pairing'),

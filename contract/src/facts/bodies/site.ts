@@ -76,7 +76,10 @@ export const WithdrawalBody = closed({
   reason: Text,
 });
 
-/** The end of a day, and what whoever comes next has to know. `unfinished`: why it ended although something was missing; empty when nothing was. */
+/**
+ * The end of a day, and what whoever comes next has to know. `unfinished`: why it ended although something was missing;
+ * empty when nothing was.
+ */
 export const DayEndBody = closed({ day: Day, note: Text, unfinished: Type.String({ maxLength: 500 }) });
 
 export const NoteBody = closed({ text: Type.String({ minLength: 1, maxLength: 2000 }) });

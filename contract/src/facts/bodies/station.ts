@@ -41,7 +41,10 @@ export const OccupationBody = closed({
       anyOf: [{ type: 'null' }, closed({ mark: Uuid, revision: reference('control'), centringSdMm: SdMm })],
     }),
   ),
-  /** Direction that was typed instead of a backsight, what the circle reads there, and to what; null when there is none. It proves nothing. */
+  /**
+   * Direction that was typed instead of a backsight, what the circle reads there, and to what; null when there is none.
+   * It proves nothing.
+   */
   assumed: Type.Optional(
     Type.Unsafe<{ azimuthDeg: number; circleDeg: number; to: string } | null>({
       anyOf: [
@@ -79,7 +82,10 @@ export const SightTarget = Type.Unsafe<
   /** A mark as set, sighted again. */
   | { readonly kind: 'mark'; readonly mark: string }
   | { readonly kind: 'direction'; readonly name: string }
-  /** A spot whose height is read from a station that has a height and no place, or something that is measured as it stands. */
+  /**
+   * A spot whose height is read from a station that has a height and no place, or something that is measured as it
+   * stands.
+   */
   | { readonly kind: 'spot'; readonly name: string }
   /** A point that lies on a line of the drawing, wherever along it. */
   | {
@@ -201,7 +207,10 @@ export const JudgedBody = closed({
     plan: Type.Number({ exclusiveMinimum: 0, maximum: 1e5 }),
     height: Type.Number({ exclusiveMinimum: 0, maximum: 1e5 }),
   }),
-  /** The largest effect first. Marks by their identity, lines by their name; of a factor on all distances millimetres in a metre. */
+  /**
+   * The largest effect first. Marks by their identity, lines by their name; of a factor on all distances millimetres in
+   * a metre.
+   */
   unnoticed: Type.Array(
     closed({
       fault: Words('PLACE', 'LINE', 'PRISM_CONSTANT', 'SCALE'),

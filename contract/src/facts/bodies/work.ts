@@ -102,7 +102,9 @@ const SurfaceOfItem = Type.Unsafe<
 
 /** How an item's corners become marks, where the rule needs more than the package's offset. */
 const ItemOptions = {
-  /** The line that is marked lies so far outside of the one that is given, negative inside of it, and for which reason. */
+  /**
+   * The line that is marked lies so far outside of the one that is given, negative inside of it, and for which reason.
+   */
   moved: Type.Optional(
     Type.Array(
       closed({
@@ -156,7 +158,10 @@ const ItemOptions = {
       ],
     }),
   ),
-  /** Piles that lean: toward `azimuthDeg`, so many metres down for one to the side. Points are their heads, at the design height. */
+  /**
+   * Piles that lean: toward `azimuthDeg`, so many metres down for one to the side. Points are their heads, at the
+   * design height.
+   */
   rake: Type.Optional(closed({ ...RakeFields, workingZ: Coordinate })),
   /** The revision of the drawing that the corners were taken from. */
   drawing: Type.Optional(reference('drawing')),
@@ -181,7 +186,10 @@ const ItemOptions = {
           /** An offset of its own; null for the package's. */
           offset: Type.Unsafe<number | null>({ type: ['number', 'null'], minimum: 0, maximum: 1000 }),
           alsoZ: NullableCoordinate,
-          /** Where the line has an angle: square to which of its two lines, or inside of it; how far it turns there, positive to the right. */
+          /**
+           * Where the line has an angle: square to which of its two lines, or inside of it; how far it turns there,
+           * positive to the right.
+           */
           angle: Type.Optional(
             closed({ part: AnglePart, deflectionDeg: Type.Number({ minimum: -180, maximum: 180 }) }),
           ),
@@ -191,7 +199,9 @@ const ItemOptions = {
         }),
         { maxItems: 2000 },
       ),
-      /** Of a return to another road: where it ends there, and its radius. It begins at the first station of the rule. */
+      /**
+       * Of a return to another road: where it ends there, and its radius. It begins at the first station of the rule.
+       */
       return: Type.Optional(
         closed({
           alignment: reference('alignment'),
@@ -208,7 +218,10 @@ const ItemOptions = {
   ),
   /** The revision of the grid that they were taken from; a corner has the name that the grid gives it. */
   grid: Type.Optional(laterReference('grid')),
-  /** The surface that heights were taken from instead of one design height: of each mark by its key within the item, none where it has none. */
+  /**
+   * The surface that heights were taken from instead of one design height: of each mark by its key within the item,
+   * none where it has none.
+   */
   surface: Type.Optional(SurfaceOfItem),
 };
 
@@ -259,8 +272,9 @@ export const PackageBody = closed({
       meaning: MeaningWord,
       designZ: NullableCoordinate,
       /**
-       * What the corners are: one closed outline in order (with hubs off its faces, or a pair beyond the ends of every side), ends of lines two by two, points to mark themselves (in a row where
-       * recovery marks stand beside them), a line to be marked along, stations of a road, centres of bolt groups, or heads of leaning piles.
+       * What the corners are: one closed outline in order (with hubs off its faces, or a pair beyond the ends of every
+       * side), ends of lines two by two, points to mark themselves (in a row where recovery marks stand beside them), a
+       * line to be marked along, stations of a road, centres of bolt groups, or heads of leaning piles.
        */
       rule: Words('outline', 'linePairs', 'lineEnds', 'points', 'recoveries', 'along', 'bolts', 'rakedPiles', 'road'),
       corners: Type.Array(
@@ -395,7 +409,9 @@ export const HandoverBody = closed({
   givenTo: Type.Optional(Name),
 });
 
-/** Somebody says that a mark is gone or was hit; it is not built from until it is set again, or sighted again and good. */
+/**
+ * Somebody says that a mark is gone or was hit; it is not built from until it is set again, or sighted again and good.
+ */
 export const ReportBody = closed({
   /** The fact of the mark as it was set. */
   mark: reference('mark'),

@@ -1,4 +1,7 @@
-/** Whether a list begins with the very elements of another: asked of thousands at every fact, so that it is a plain loop. */
+/**
+ * Whether a list begins with the very elements of another: asked of thousands at every fact, so that it is a plain
+ * loop.
+ */
 export function isBeginning<T>(known: readonly T[], all: readonly T[]): boolean {
   if (known === all) return true;
   if (known.length > all.length) return false;

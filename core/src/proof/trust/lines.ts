@@ -1,4 +1,7 @@
-/** Each solution's line of evidence, in one part: what speaks for it and against it, in order, and which targets were outvoted. */
+/**
+ * Each solution's line of evidence, in one part: what speaks for it and against it, in order, and which targets were
+ * outvoted.
+ */
 import { grouped } from './grouped.ts';
 import type { MarkSighting, ProofSighting, Sightings } from './sightings.ts';
 import type { TrustSite } from './site.ts';
@@ -125,7 +128,10 @@ function outvoted(
   return [...decidedAt.keys()];
 }
 
-/** From an outvoted bad proof on, its target is under review until a good proof on it, from anywhere, or a new revision of it. */
+/**
+ * From an outvoted bad proof on, its target is under review until a good proof on it, from anywhere, or a new revision
+ * of it.
+ */
 function reviewOf(sightings: Sightings, proof: ProofSighting): Review {
   const until = sightings.clearedAt.get(proof.key)?.find((rank) => rank > proof.rank) ?? Infinity;
   return { target: proof.target, key: proof.key, revision: proof.revision, from: proof.rank, until };
@@ -216,9 +222,9 @@ export const isInDoubtAt = (line: Line, rank: number): boolean =>
   line.bad.length > 0 && vouching(line, rank).any === null;
 
 /**
- * The re-sights that count. A witness is a solution from which a mark set at that moment would be held or open by its own
- * proofs alone, so that stations in a circle cannot prove each other. Good ones whose station turns out to be in doubt are
- * struck out and all is judged again, until nothing changes; bad ones stay.
+ * The re-sights that count. A witness is a solution from which a mark set at that moment would be held or open by its
+ * own proofs alone, so that stations in a circle cannot prove each other. Good ones whose station turns out to be in
+ * doubt are struck out and all is judged again, until nothing changes; bad ones stay.
  */
 export function witnessedLines(
   site: TrustSite,

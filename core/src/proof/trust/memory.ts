@@ -1,7 +1,7 @@
 /**
- * What was judged of each solution and its marks, and from what. A site is judged anew at every record, and most of it is as it was:
- * what is judged from the same is not judged again. Ranks are part of what it was judged from, so that a record that arrives
- * before others has everything after it judged anew.
+ * What was judged of each solution and its marks, and from what. A site is judged anew at every record, and most of it
+ * is as it was: what is judged from the same is not judged again. Ranks are part of what it was judged from, so that a
+ * record that arrives before others has everything after it judged anew.
  */
 import { isBeginning } from './beginning.ts';
 import { grouped } from './grouped.ts';

@@ -35,7 +35,10 @@ const RESIGHT_BY_ITSELF: readonly StandingReason[] = [
   'REPEAT_FAILED',
 ];
 
-/** Marks in doubt because the station is: one re-sight at a time halves what is left, until nothing lies before the first bad evidence. */
+/**
+ * Marks in doubt because the station is: one re-sight at a time halves what is left, until nothing lies before the
+ * first bad evidence.
+ */
 function searchForMoment(
   view: PartView,
   solution: Occupied,

@@ -1,4 +1,7 @@
-/** What was sighted, in one part: the proofs and re-sights that can be evidence at all, and who is concerned by findings. */
+/**
+ * What was sighted, in one part: the proofs and re-sights that can be evidence at all, and who is concerned by
+ * findings.
+ */
 import { grouped } from './grouped.ts';
 import type { FindingRecord, Part, Ranked } from './records.ts';
 import { isSuperseded, outcomeOf, type ProofTaken, type ResightTaken, type TrustSite } from './site.ts';
@@ -104,8 +107,8 @@ function markSighting(site: TrustSite, part: Part, each: ResightTaken): MarkSigh
 }
 
 /**
- * Which solutions a mark found moved concerns: those that used that revision in that part and were accepted after the last
- * good independent proof on it before the finding; when there is none, all that used it.
+ * Which solutions a mark found moved concerns: those that used that revision in that part and were accepted after the
+ * last good independent proof on it before the finding; when there is none, all that used it.
  */
 function concernsOf(
   site: TrustSite,

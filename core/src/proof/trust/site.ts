@@ -66,7 +66,10 @@ export interface ReadRecords {
 }
 export const NOTHING_READ: ReadRecords = { records: [], ranked: [], groups: new Map() };
 
-/** Where records begin with those that were read before, in order, and all others come after these, only the others are read. */
+/**
+ * Where records begin with those that were read before, in order, and all others come after these, only the others are
+ * read.
+ */
 export function readRecords(records: readonly TrustRecord[], before: ReadRecords): ReadRecords {
   const count = before.records.length;
   const goesOn = count > 0 && before.ranked.length === count && isBeginning(before.records, records);
@@ -102,8 +105,8 @@ function withdrawals(all: ByType): Map<string, WithdrawalRecord> {
 }
 
 /**
- * Each occupation's end: its close, or the first solution of another occupation by the same instrument after its own first one,
- * also one accepted late in an occupation that has ended itself: the instrument stands in one place.
+ * Each occupation's end: its close, or the first solution of another occupation by the same instrument after its own
+ * first one, also one accepted late in an occupation that has ended itself: the instrument stands in one place.
  */
 function occupationEnds(is: ByType): Map<string, Ranked<CloseRecord | SolutionRecord>> {
   const firsts = new Map<string, Ranked<SolutionRecord>>();
@@ -212,7 +215,10 @@ const sameThing = (a: ProofRecord | ResightRecord, b: ProofRecord | ResightRecor
     ? b.type === 'proof' && a.solution === b.solution && a.target.kind === b.target.kind && a.target.id === b.target.id
     : b.type === 'resight' && a.solution === b.solution && a.mark === b.mark;
 
-/** A later sight to the same thing from the same solution takes this one's place in the parts it measured, and in no others. */
+/**
+ * A later sight to the same thing from the same solution takes this one's place in the parts it measured, and in no
+ * others.
+ */
 export const isSuperseded = (
   site: TrustSite,
   { record, rank }: Ranked<ProofRecord | ResightRecord>,

@@ -118,7 +118,10 @@ export function solutionPart(view: PartView, solution: Occupied): SolutionPartSt
   return good.length > 0 ? 'proven' : 'unproven';
 }
 
-/** Whether a proof is due for a part of the solution in force; where something bad stands it is not a proof that is wanted. */
+/**
+ * Whether a proof is due for a part of the solution in force; where something bad stands it is not a proof that is
+ * wanted.
+ */
 export function dueFor(view: PartView, solution: Occupied): ProofDue {
   const { record } = solution;
   const line = view.lines.of(record.id);
@@ -146,8 +149,8 @@ const PROVEN_AFTER: readonly StandingReason[] = ['PROVEN_AFTER'];
 const RESIGHTED: readonly StandingReason[] = ['RESIGHTED'];
 
 /**
- * The re-sights of a mark that stand against it. One from a witness stands until a later good one from a witness; one from the
- * mark's own solution until a later good one from a witness or from its own solution.
+ * The re-sights of a mark that stand against it. One from a witness stands until a later good one from a witness; one
+ * from the mark's own solution until a later good one from a witness or from its own solution.
  */
 function allAgainst(witnessed: PartView['witnessed'], resights: readonly MarkSighting[]): MarkSighting[] {
   let against: MarkSighting[] = [];
@@ -163,7 +166,10 @@ function allAgainst(witnessed: PartView['witnessed'], resights: readonly MarkSig
 const standingAgainst = (view: PartView, resights: readonly MarkSighting[]): MarkSighting | null =>
   allAgainst(view.witnessed, resights).at(-1) ?? null;
 
-/** By solution: the last bad re-sight from itself that still stands. What was settled asks for no proof at once any more. */
+/**
+ * By solution: the last bad re-sight from itself that still stands. What was settled asks for no proof at once any
+ * more.
+ */
 function badRepeats({ resightsOfMark }: Sightings, witnessed: PartView['witnessed']): Map<string, number> {
   const last = new Map<string, number>();
   for (const resights of resightsOfMark.values()) {

@@ -1,9 +1,9 @@
 /**
  * Standing of every mark and station: a pure function of all records of a site. Nothing it computes is stored.
  *
- * Evidence is taken from proofs on control marks that the solution did not use, from repeats, which carry it forward, and
- * from set marks sighted again from elsewhere. An instrument that has moved does not move back: the first bad evidence that
- * stands puts in doubt everything set after the last good evidence before it.
+ * Evidence is taken from proofs on control marks that the solution did not use, from repeats, which carry it forward,
+ * and from set marks sighted again from elsewhere. An instrument that has moved does not move back: the first bad
+ * evidence that stands puts in doubt everything set after the last good evidence before it.
  */
 import {
   marksById,

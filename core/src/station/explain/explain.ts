@@ -1,9 +1,9 @@
 /**
  * Which single explanation fits the misfit of a station, or that it can't be told.
  *
- * Scores are on the scale of 2 ln of a Bayes factor. An explanation must beat "nothing is wrong" by a clear margin, lead over
- * all its rivals together, and itself leave a fit that noise can explain; several faults at once end in "can't tell".
- * Sources: Kass, Raftery, "Bayes Factors" (1995); Teunissen, "Testing Theory".
+ * Scores are on the scale of 2 ln of a Bayes factor. An explanation must beat "nothing is wrong" by a clear margin,
+ * lead over all its rivals together, and itself leave a fit that noise can explain; several faults at once end in
+ * "can't tell". Sources: Kass, Raftery, "Bayes Factors" (1995); Teunissen, "Testing Theory".
  */
 import { isByChance } from '../../adjust/globalTest.ts';
 import type { ControlPoint } from '../../sight/observation.ts';
@@ -131,7 +131,9 @@ function decideAll(
   return both ? { best: both[0], also: both[1] } : { best: null, also: null };
 }
 
-/** Whether sights without a station could be explained at all: with nothing left over they can't contradict each other. */
+/**
+ * Whether sights without a station could be explained at all: with nothing left over they can't contradict each other.
+ */
 export const isExplicable = (station: FreeStation): boolean => {
   const { none, usedInPlan } = station0(station, []);
   return none.dofPlan > 0 && usedInPlan.length >= 2;

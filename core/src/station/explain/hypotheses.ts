@@ -2,8 +2,9 @@
  * Single explanations of a misfit, each a complete model of its own: plan and height are adjusted again under each one.
  *
  * The two adjustments share no unknown, so their weighted sums of squares add. Every explanation starts from its own
- * corrected sights, so that the true one holds no gross error. Sources: Koch, "Parameter Estimation and Hypothesis Testing
- * in Linear Models"; Teunissen, "Testing Theory"; Baarda, "A Testing Procedure for Use in Geodetic Networks" (1968).
+ * corrected sights, so that the true one holds no gross error. Sources: Koch, "Parameter Estimation and Hypothesis
+ * Testing in Linear Models"; Teunissen, "Testing Theory"; Baarda, "A Testing Procedure for Use in Geodetic Networks"
+ * (1968).
  */
 import { wrapHalfTurn } from '../../quantity/angle.ts';
 import type { ControlPoint } from '../../sight/observation.ts';
@@ -161,7 +162,10 @@ function misnamed(station: Station0, without: ReadonlyMap<string, WithoutMark>):
   });
 }
 
-/** How badly (chi-square with two degrees of freedom) a listed place fits what the mark's first sight measures from the rest. */
+/**
+ * How badly (chi-square with two degrees of freedom) a listed place fits what the mark's first sight measures from the
+ * rest.
+ */
 function misfitFrom(station: Station0, out: WithoutMark): (other: ControlPoint) => number {
   const observation = out.own[0]!;
   const t = out.solution.orientation + observation.hz;
@@ -197,7 +201,10 @@ interface FittedSize extends Corrected {
   readonly sd: number;
 }
 
-/** The size that fits best, by Newton's method on the sum of squares, which is nearly a parabola; its curvature gives the standard deviation. */
+/**
+ * The size that fits best, by Newton's method on the sum of squares, which is nearly a parabola; its curvature gives
+ * the standard deviation.
+ */
 function fitSize(sums: (size: number) => Corrected | null, step: number): FittedSize | null {
   let size = 0;
   let sd = 0;
@@ -273,7 +280,10 @@ export interface Tried {
   readonly rough: readonly RoughSight[];
 }
 
-/** All single explanations that come out, NONE not among them. With two places sizes can't be estimated: names and units only. */
+/**
+ * All single explanations that come out, NONE not among them. With two places sizes can't be estimated: names and units
+ * only.
+ */
 export function explanationsOf(station: Station0): Tried {
   const withoutAny = new Map(
     station.usedInPlan

@@ -1,7 +1,7 @@
 /**
- * The scale of the noise is part of the model: heat, a pole by hand or a worn bubble make all sights worse than stated, and that
- * accuses nobody. Every standard deviation carries one unknown factor s, and what a sum of squares V with f degrees of freedom
- * says is averaged over it,
+ * The scale of the noise is part of the model: heat, a pole by hand or a worn bubble make all sights worse than stated,
+ * and that accuses nobody. Every standard deviation carries one unknown factor s, and what a sum of squares V with f
+ * degrees of freedom says is averaged over it,
  *
  *   -2 ln ∫ s^(-f) exp(-V / 2s²) p(s) ds,   ln s normal about 0
  *

@@ -1,6 +1,6 @@
 /**
- * What is plausible for the size of each fault, before anything was measured. Ranges are wide, and a small diffuse part keeps
- * strange sizes possible; typing slips come in round numbers, and a mark is seldom knocked by metres.
+ * What is plausible for the size of each fault, before anything was measured. Ranges are wide, and a small diffuse part
+ * keeps strange sizes possible; typing slips come in round numbers, and a mark is seldom knocked by metres.
  *
  * The price of an estimated size is the Occam factor of the Laplace approximation,
  *   O = -2 ln( prior density at the estimate · (2π)^(k/2) · |C|^(1/2) ), not below 0.

@@ -16,8 +16,8 @@ const ROUGH = 4;
 const SELDOM = { plan: 0.0023, height: 0.0077 } as const;
 
 /**
- * Heavy tails: a sight may be rough without any fault. Its difference from the rest is then judged with its own part of the
- * covariance C widened, which is paid for by the determinant.
+ * Heavy tails: a sight may be rough without any fault. Its difference from the rest is then judged with its own part of
+ * the covariance C widened, which is paid for by the determinant.
  */
 export function roughSights(station: Station0, withoutAny: ReadonlyMap<string, WithoutMark>): RoughSight[] {
   const widen = ROUGH ** 2 - 1;

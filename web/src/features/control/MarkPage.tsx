@@ -26,7 +26,10 @@ const LOOK = { used: 'used', leftOut: msg('common.leftOut'), proof: 'proof', rec
 const figure = (mm: number | null): string =>
   mm === null ? '–' : `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(Math.round(mm))}`;
 
-/** All that is known of one control mark: what it is, what was found on the ground, how it has fitted, where it comes from. */
+/**
+ * All that is known of one control mark: what it is, what was found on the ground, how it has fitted, where it comes
+ * from.
+ */
 export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
   const { id, state, who, now } = useSite();
   const papers = usePaper();

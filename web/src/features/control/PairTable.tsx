@@ -9,7 +9,10 @@ import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
 const SHOWN = 60;
 
-/** Distance and height difference between every two marks, as one station measured them, against the list; the misfits first. */
+/**
+ * Distance and height difference between every two marks, as one station measured them, against the list; the misfits
+ * first.
+ */
 export function PairTable({
   onChoose,
   onPairs,

@@ -6,7 +6,10 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 
-/** A reusable tag is placed, measured, valid for a part of the work, and taken away; then its old place can't be used any more. */
+/**
+ * A reusable tag is placed, measured, valid for a part of the work, and taken away; then its old place can't be used
+ * any more.
+ */
 export function TagLife({ mark }: { readonly mark: ControlMark }) {
   const { say } = useSite();
   const { body } = mark.revision;

@@ -34,7 +34,10 @@ function walkOrder<T extends PlanPoint>(start: PlanPoint, places: readonly T[]):
 /** A turn to the right for somebody who looks for a mark: whole degrees or gon. */
 const turned = (turn: number, unit: AngleUnit): string => coarseAngle(wrapTurn(turn), unit);
 
-/** The tick list of a walk round the marks: distance and direction from where one stands, found or not, in walking order. */
+/**
+ * The tick list of a walk round the marks: distance and direction from where one stands, found or not, in walking
+ * order.
+ */
 export function WalkRound({ onChoose, onOpen }: { onChoose(mark: string): void; onOpen(mark: string): void }) {
   const { state, inForce, now } = useSite();
   const units = useUnits();

@@ -4,7 +4,10 @@ import { useSite } from '../../site/SiteContext.tsx';
 
 export type VisitOutcome = keyof typeof VISIT;
 
-/** Notes a look at a mark. What is missing or disturbed is a new rating, and so a new revision: stations keep the one they used. */
+/**
+ * Notes a look at a mark. What is missing or disturbed is a new rating, and so a new revision: stations keep the one
+ * they used.
+ */
 export function useVisit(): (mark: ControlMark, outcome: VisitOutcome) => Promise<void> {
   const { say } = useSite();
   return async (mark, outcome) => {

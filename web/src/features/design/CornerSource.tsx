@@ -22,7 +22,9 @@ interface CornerSourceProps {
 const ON_POINTS: ReadonlySet<Rule> = new Set(['points', 'recoveries', 'bolts', 'rakedPiles']);
 const LAYERS_SHOWN = 12;
 
-/** Corners from the drawings of the site: outlines, grids and points that are in them, or what is picked on the plan. */
+/**
+ * Corners from the drawings of the site: outlines, grids and points that are in them, or what is picked on the plan.
+ */
 export function CornerSource({ rule, onCorners }: CornerSourceProps) {
   // A drawing of surfaces alone has heights to give, but no corners.
   const drawings = useDrawings().filter(({ state }) => state.status !== 'open' || hasCorners(state.summary));

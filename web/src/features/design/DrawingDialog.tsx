@@ -262,7 +262,8 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
       }));
       return [{ type: 'package', body: { ...next.value, items } }];
     });
-    // Whole or not at all: a drawing without the roads and packages that hang on it is neither the old design nor the new one.
+    // Whole or not at all: a drawing without the roads and packages that hang on it is neither the old design nor the
+    // new one.
     await say(kept, ...roadBodies(roads, kept).map((body): Said => ({ type: 'alignment', body })), ...packages);
     if (drawing === null && onTaken) onTaken(name.trim());
     else onClose();

@@ -37,7 +37,9 @@ type Equations = ReturnType<typeof readEquations>;
 type Profile = ReturnType<typeof readProfile>;
 type Strings = ReturnType<typeof readStrings>;
 
-/** Types a line with stations, or a new revision of one: its way, heights and strings, drawn before anything is kept. */
+/**
+ * Types a line with stations, or a new revision of one: its way, heights and strings, drawn before anything is kept.
+ */
 export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> | null; onClose(): void }) {
   const { state, say } = useSite();
   const units = useUnits();

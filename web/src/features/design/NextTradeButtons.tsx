@@ -6,7 +6,10 @@ interface NextTradeButtonsProps {
   readonly onTake: (trade: NextTrade) => void;
 }
 
-/** Who builds from the marks: fills in the use and the kind of mark that suits it, and says why. All of it can be changed after. */
+/**
+ * Who builds from the marks: fills in the use and the kind of mark that suits it, and says why. All of it can be
+ * changed after.
+ */
 export function NextTradeButtons({ use, onTake }: NextTradeButtonsProps) {
   const taken = NEXT_TRADES.find((trade) => trade.use === use.trim());
   return (

@@ -263,7 +263,10 @@ interface Part {
   readonly radius: string;
 }
 
-/** Where two lines cross, a line comes a distance from a point, or two taped distances meet: a point found again from its recoveries. */
+/**
+ * Where two lines cross, a line comes a distance from a point, or two taped distances meet: a point found again from
+ * its recoveries.
+ */
 function Crossing({
   named,
   count,

@@ -33,7 +33,10 @@ const bodyOf = (read: ReadAlignment, profile: number) => ({
   corridor: CORRIDOR,
 });
 
-/** Lines of a file: each is taken unless somebody says no; one that was taken from an older revision of it becomes its newer one. */
+/**
+ * Lines of a file: each is taken unless somebody says no; one that was taken from an older revision of it becomes its
+ * newer one.
+ */
 export function useTakenRoads(
   alignments: readonly ReadAlignment[],
   drawing: Fact<'drawing'> | null,

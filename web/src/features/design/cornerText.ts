@@ -1,7 +1,7 @@
 /**
- * Corners as lines of text, one a line: name, two coordinates in the site's order and unit, and where wanted height and arc. A line
- * that was written here stands for its corner exactly, for as long as it is as it was written: an arc near half a turn could not
- * be told from its rounded radius.
+ * Corners as lines of text, one a line: name, two coordinates in the site's order and unit, and where wanted height and
+ * arc. A line that was written here stands for its corner exactly, for as long as it is as it was written: an arc near
+ * half a turn could not be told from its rounded radius.
  */
 import { fail, ok, planDistance, type Metres, type PathCorner, type Result } from '@idle-marker/core';
 import { msg } from '@idle-marker/words';
@@ -163,7 +163,9 @@ const arcOf = ([, way, radius, long]: RegExpExecArray, units: Units): Arc => ({
   long: long !== undefined,
 });
 
-/** Radius and coordinates are written to a tenth of a millimetre: nearer to half a turn than this the text can't say it. */
+/**
+ * Radius and coordinates are written to a tenth of a millimetre: nearer to half a turn than this the text can't say it.
+ */
 const HALF_TURN: Metres = 3e-4;
 
 function bulgeOf({ left, radius, long }: Arc, chord: Metres): number | null {

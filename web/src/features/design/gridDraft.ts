@@ -48,7 +48,10 @@ export function readLabels(text: string): string[] | null {
   return labels.length === 0 || labels.length > MOST_LINES || labels.some((label) => label.length > 12) ? null : labels;
 }
 
-/** Lengths apart by commas, or by blanks where no feet and inches are written; `3 x 7.2` is three of them. Null when one is not a length. */
+/**
+ * Lengths apart by commas, or by blanks where no feet and inches are written; `3 x 7.2` is three of them. Null when one
+ * is not a length.
+ */
 export function readSpacings(text: string, units: Units): number[] | null {
   const trimmed = text.trim();
   if (trimmed === '') return [];

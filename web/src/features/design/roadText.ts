@@ -1,7 +1,7 @@
 /**
- * A road as lines of text in the site's units: its way by intersection points or element after element, where its stations
- * jump, its heights, and its strings. Each writer gives what its reader takes; the reader's sentence names the line that is
- * wrong.
+ * A road as lines of text in the site's units: its way by intersection points or element after element, where its
+ * stations jump, its heights, and its strings. Each writer gives what its reader takes; the reader's sentence names the
+ * line that is wrong.
  */
 import {
   apartByBlanks,
@@ -113,7 +113,10 @@ function readIntersections(lines: ReturnType<typeof linesOf>, ways: Ways): Resul
     : fail(roadFaultWords(elements.error, ways.style));
 }
 
-/** “start 4018, 8052, direction 97°”, then “line 92”, “spiral 30 to 80 left”, “curve 62 radius 80 left”, “spiral 30 from 80 left”. */
+/**
+ * “start 4018, 8052, direction 97°”, then “line 92”, “spiral 30 to 80 left”, “curve 62 radius 80 left”, “spiral 30 from
+ * 80 left”.
+ */
 function readElements(lines: ReturnType<typeof linesOf>, { units, style }: Ways): Result<TypedWay, string> {
   const [first, ...rest] = lines;
   const [e = '', n = '', way = ''] = first!.line
@@ -155,7 +158,10 @@ function readElements(lines: ReturnType<typeof linesOf>, { units, style }: Ways)
     : ok({ elements: elements.value, intersections: null });
 }
 
-/** “0+200 = 0+500” a line: the station as the line comes to it, and what it is from there on; “down” where they count down. */
+/**
+ * “0+200 = 0+500” a line: the station as the line comes to it, and what it is from there on; “down” where they count
+ * down.
+ */
 export function writeEquations(equations: Equations, { style }: Ways): string {
   return equations
     .map((equation, i) => {
@@ -182,7 +188,10 @@ export function readEquations(text: string, { style }: Ways): Result<Equations, 
   return ok(equations);
 }
 
-/** “0+110, 6.15, curve 70” a line: station, height, and how it is rounded: a length, two lengths, or a radius. Stations without jumps. */
+/**
+ * “0+110, 6.15, curve 70” a line: station, height, and how it is rounded: a length, two lengths, or a radius. Stations
+ * without jumps.
+ */
 export const writeProfile = (points: Profile, { units, style }: Ways): string =>
   points
     .map(({ station, z, rounding }) => {
@@ -258,8 +267,8 @@ const writePercent = (value: number): string => String(Number(value.toFixed(4)))
 const negated = (table: StationTable) => table.map(({ station, value }) => ({ station, value: -value }));
 
 /**
- * A string a line: “left edge; left 3.25; fall 2.5”, “walk; left 5.25; above left edge 0.16”, and kerbs: “left kerb; kerb on
- * left edge; face 0.02; top 0.12, 0.02 @ 0+140; back 0.15”.
+ * A string a line: “left edge; left 3.25; fall 2.5”, “walk; left 5.25; above left edge 0.16”, and kerbs: “left kerb;
+ * kerb on left edge; face 0.02; top 0.12, 0.02 @ 0+140; back 0.15”.
  */
 export function writeStrings({ strings, kerbs }: Strings, ways: Ways): string {
   const edit = (value: number) => ways.units.edit(value);

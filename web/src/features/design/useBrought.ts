@@ -4,8 +4,8 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { canBeBrought } from './Compared.tsx';
 
 /**
- * Which packages come along with a change of the design: all that can, but for those that a person has left as they are. That
- * choice holds for the package, whatever revision of it comes in meanwhile.
+ * Which packages come along with a change of the design: all that can, but for those that a person has left as they
+ * are. That choice holds for the package, whatever revision of it comes in meanwhile.
  */
 export function useBrought(
   affected: readonly AffectedPackage[],

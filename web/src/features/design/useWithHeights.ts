@@ -12,7 +12,10 @@ interface Answered {
   readonly heights: readonly ((Metres | null)[] | null)[];
 }
 
-/** Items with the heights of the surfaces that were chosen for them; null while these are being asked, or when one is not there. */
+/**
+ * Items with the heights of the surfaces that were chosen for them; null while these are being asked, or when one is
+ * not there.
+ */
 export function useWithHeights(
   items: readonly Item[] | null,
   choices: readonly (SurfaceChoice | null)[],

@@ -25,7 +25,10 @@ const VERDICT = {
   refused: 'refused',
 } as const;
 
-/** One set-up as a page of a field book: who, with what, in what weather, on which marks, how it fitted, and what came of it. */
+/**
+ * One set-up as a page of a field book: who, with what, in what weather, on which marks, how it fitted, and what came
+ * of it.
+ */
 export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }) {
   const { state, trust } = useSite();
   const units = useUnits();

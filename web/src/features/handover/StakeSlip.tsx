@@ -20,7 +20,9 @@ interface StakeSlipProps {
   readonly stop: RoundStop & { readonly mark: Fact<'mark'> };
 }
 
-/** One stake: what to write on which side, what to notice, a photo of what was really written, and how a crew reads it. */
+/**
+ * One stake: what to write on which side, what to notice, a photo of what was really written, and how a crew reads it.
+ */
 export function StakeSlip({ work, stop: { plan, mark, standing, report, outdated } }: StakeSlipProps) {
   const { id, state, who } = useSite();
   const [writing, setWriting] = useState(false);

@@ -57,7 +57,10 @@ interface Found {
   readonly assumed: string | null;
 }
 
-/** Takes a file of raw sights, or the observations of a LandXML file, in as a set-up of this site; the station is looked at and accepted as any other. */
+/**
+ * Takes a file of raw sights, or the observations of a LandXML file, in as a set-up of this site; the station is looked
+ * at and accepted as any other.
+ */
 export function TakeRawSights() {
   const { occupation, state, now: instant } = useSite();
   const input = useRef<HTMLInputElement>(null);

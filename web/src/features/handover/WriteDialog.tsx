@@ -29,7 +29,9 @@ interface WriteDialogProps {
   onClose(): void;
 }
 
-/** The stake in large letters, line after line in the order of writing; at its end a photo of what was really written. */
+/**
+ * The stake in large letters, line after line in the order of writing; at its end a photo of what was really written.
+ */
 export function WriteDialog({ name, mark, faces, convention, anew, onClose }: WriteDialogProps) {
   const lines = STAKE_SIDES.flatMap((side) => faces[side].map((line, i) => ({ ...line, side, first: i === 0 })));
   const { say } = useSite();

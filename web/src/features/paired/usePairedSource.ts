@@ -1,4 +1,7 @@
-/** Shots with both devices: a sight to the prism and what the receiver reads at the same time, kept together or not at all. */
+/**
+ * Shots with both devices: a sight to the prism and what the receiver reads at the same time, kept together or not at
+ * all.
+ */
 import type { Metres, SimulatedPlace } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { keptPlace, pairedStake, readingOf, type ShotPlace } from '@idle-marker/records';

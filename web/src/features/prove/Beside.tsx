@@ -6,7 +6,9 @@ import { useUnits } from '../../field/useUnits.ts';
 import { clockTime } from '../../ui/time.ts';
 import type { Proven } from './useProving.ts';
 
-/** The last sight beside what else is known: the first one to the same mark from here, and the drawn line next to it. */
+/**
+ * The last sight beside what else is known: the first one to the same mark from here, and the drawn line next to it.
+ */
 export function Beside({ solution, last }: { readonly solution: AcceptedSolution; readonly last: Proven }) {
   const { state } = useSite();
   const units = useUnits();

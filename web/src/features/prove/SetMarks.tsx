@@ -15,7 +15,10 @@ const SHOWN = 40;
 /** Marks that should be sighted again come first, then those that nothing vouches for yet. */
 const ORDER = ['inDoubt', 'unproven', 'open', 'notMeasured', 'held'] as const;
 
-/** Marks as set, to be sighted again: from another station it proves them, from their own it shows whether anything moved. */
+/**
+ * Marks as set, to be sighted again: from another station it proves them, from their own it shows whether anything
+ * moved.
+ */
 export function SetMarks({ busy, onResight }: SetMarksProps) {
   const { state, trust, inForce } = useSite();
   const asked = new Map(

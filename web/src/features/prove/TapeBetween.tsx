@@ -12,7 +12,9 @@ import { clockTime } from '../../ui/time.ts';
 
 const TAPES_SHOWN = 5;
 
-/** A tape between two marks knows nothing of the instrument: the distance of their measured places has to agree with it. */
+/**
+ * A tape between two marks knows nothing of the instrument: the distance of their measured places has to agree with it.
+ */
 export function TapeBetween() {
   const { state, say } = useSite();
   const units = useUnits();

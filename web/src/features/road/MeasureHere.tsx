@@ -25,7 +25,9 @@ const USUAL_CODES = ['ground', 'edge', 'kerb', 'invert', 'fence'];
 const CODES_SHOWN = 6;
 const FIRST = 'G1';
 
-/** The ground, or what stands there, kept with its station and offset: spot shots, and cross sections point by point. */
+/**
+ * The ground, or what stands there, kept with its station and offset: spot shots, and cross sections point by point.
+ */
 export function MeasureHere({ active, measuring, gradeString, onGo }: MeasureHereProps) {
   const { state, inForce } = useSite();
   const units = useUnits();

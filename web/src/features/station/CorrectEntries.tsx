@@ -42,7 +42,10 @@ const LIMITS: Readonly<Record<Exclude<What, 'station'>, readonly [Metres, Metres
   instrumentHeight: [0, 10],
 };
 
-/** Something that was entered wrongly: every mark that it concerns is shown first, computed again, and both figures are kept. */
+/**
+ * Something that was entered wrongly: every mark that it concerns is shown first, computed again, and both figures are
+ * kept.
+ */
 export function CorrectEntries({ solution, onClose }: { readonly solution: AcceptedSolution; onClose(): void }) {
   const { state, say } = useSite();
   const units = useUnits();

@@ -5,7 +5,10 @@ import { useUnits } from '../../field/useUnits.ts';
 import { useNaming } from '../../site/useNaming.ts';
 import { Card } from '../../ui/Slip.tsx';
 
-/** Collimation and index error from marks sighted in two faces; they drop out of the means, but say how the instrument is. */
+/**
+ * Collimation and index error from marks sighted in two faces; they drop out of the means, but say how the instrument
+ * is.
+ */
 export function FacesCard({
   result,
   occupation,

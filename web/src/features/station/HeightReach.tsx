@@ -83,7 +83,9 @@ export function HeightReach({ occupation, axisSd }: { occupation: FactBody<'occu
   );
 }
 
-/** Standard deviation of the height of a standing pole over the last readings; null while it walks or is not followed. */
+/**
+ * Standard deviation of the height of a standing pole over the last readings; null while it walks or is not followed.
+ */
 function useHeightNoise(): Metres | null {
   const live = useLinked((link) => link?.live ?? null);
   const walking = useLinked((link) => link?.pole.walking ?? false);

@@ -3,7 +3,10 @@ import { msg, CONTROL_KIND, FIRMNESS, firmnessOf } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { dayAndTime } from '../../ui/time.ts';
 
-/** What is known of a mark that is blamed: how firm it stands, whether it may be at an offset, whether it disagreed before. */
+/**
+ * What is known of a mark that is blamed: how firm it stands, whether it may be at an offset, whether it disagreed
+ * before.
+ */
 export function MarkHints({ marks }: { readonly marks: readonly string[] }) {
   const { state } = useSite();
   const hints = marks.flatMap((id) => {

@@ -40,7 +40,9 @@ interface OwnControlProps {
   onSwapped?(mark: string): void;
 }
 
-/** A mark of one's own, measured with care from a checked station; proven by a second one before anything hangs on it. */
+/**
+ * A mark of one's own, measured with care from a checked station; proven by a second one before anything hangs on it.
+ */
 export function OwnControl({ solution, onClose, onSwapped }: OwnControlProps) {
   const { state, say } = useSite();
   const units = useUnits();

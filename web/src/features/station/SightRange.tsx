@@ -11,7 +11,10 @@ export interface ChosenSights {
   readonly skipped: ReadonlySet<string>;
 }
 
-/** The sights from the first to the last one, without those that were left out; none when the first comes after the last. */
+/**
+ * The sights from the first to the last one, without those that were left out; none when the first comes after the
+ * last.
+ */
 export function chosenOf(
   sights: readonly Fact<'sight'>[],
   { from, to, skipped }: ChosenSights,

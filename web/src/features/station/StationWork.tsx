@@ -438,7 +438,10 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
   );
 }
 
-/** Back to where it came from when the mark was brought forward; else the longest, which turns least by what either mark is off. */
+/**
+ * Back to where it came from when the mark was brought forward; else the longest, which turns least by what either mark
+ * is off.
+ */
 function usualBacksight(
   state: SiteState,
   occupation: Fact<'occupation'>,

@@ -13,7 +13,9 @@ import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
 const LEFT = { unchecked: 'nothing', checked: 'a mistake', traceable: msg('station.whichOne') } as const;
 
-/** What people find out by toggling, at once: the station without each of its marks, and what would then still check it. */
+/**
+ * What people find out by toggling, at once: the station without each of its marks, and what would then still check it.
+ */
 export function WithoutTable({
   input,
   result,

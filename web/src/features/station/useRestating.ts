@@ -8,8 +8,8 @@ import type { Draft } from '../../pole/useDraft.ts';
 type Sight = FactBody<'sight'>;
 
 /**
- * Puts right what was entered with sights of the station in work: each is withdrawn with the reason, and the same reading is
- * kept again with what is right. Nothing is changed, the book shows both.
+ * Puts right what was entered with sights of the station in work: each is withdrawn with the reason, and the same
+ * reading is kept again with what is right. Nothing is changed, the book shows both.
  */
 export function useRestating(draft: Draft): (explanation: Explanation) => Promise<void> {
   const { say } = useSite();

@@ -34,7 +34,10 @@ export interface Sighting {
 }
 
 /** Taking sights for a station; one that fits another mark better is asked about. */
-/** `readings`: so many are taken of one sight; all are kept, and their mean counts. `way`: quick ones while following, or every second one in the other face. */
+/**
+ * `readings`: so many are taken of one sight; all are kept, and their mean counts. `way`: quick ones while following,
+ * or every second one in the other face.
+ */
 export function useSighting(
   occupation: Fact<'occupation'>,
   draft: Draft,

@@ -9,7 +9,10 @@ import { dayAndTime } from '../../ui/time.ts';
 
 const MOST_NAMED = 5;
 
-/** Entries of a clock that was ahead: where they stand now, and what changed in order by it. It goes once somebody has seen it; the field book keeps the mark. */
+/**
+ * Entries of a clock that was ahead: where they stand now, and what changed in order by it. It goes once somebody has
+ * seen it; the field book keeps the mark.
+ */
 export function ClockAheadCard() {
   const { state } = useSite();
   const [seen, setSeen] = useRemembered<readonly string[]>('clocks ahead seen', []);

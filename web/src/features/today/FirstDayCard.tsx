@@ -7,7 +7,10 @@ import { LINK } from '../../ui/link.ts';
 
 const ENOUGH_MARKS = 4;
 
-/** The first day on a site: find, measure, compare, decide which control is trusted, tell the others. Gone once a station is accepted and the marks were walked. */
+/**
+ * The first day on a site: find, measure, compare, decide which control is trusted, tell the others. Gone once a
+ * station is accepted and the marks were walked.
+ */
 export function FirstDayCard() {
   const { id, state } = useSite();
   const here = state.control.filter(({ revision: { body } }) => body.condition !== 'lost');
