@@ -5,8 +5,8 @@ const WEIGHT: Readonly<Record<Weight, number>> = { regular: 400, medium: 500, bo
 const ANCHOR = { start: 'start', middle: 'middle', end: 'end' } as const;
 
 /** What XML has no place for: control characters, halves of letters, and two that are none. */
-// oxlint-disable-next-line no-control-regex
 const UNWRITABLE =
+  // oxlint-disable-next-line no-control-regex
   /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
 const escaped = (text: string): string =>
   text.replace(UNWRITABLE, '').replace(/[&<>"']/g, (letter) => `&#${letter.charCodeAt(0)};`);

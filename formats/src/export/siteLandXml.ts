@@ -27,8 +27,8 @@ export interface SurveySight {
 
 const ESCAPES: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
 /** Without what XML has no place for. */
-// oxlint-disable-next-line no-control-regex
 const UNWRITABLE =
+  // oxlint-disable-next-line no-control-regex
   /[\u0000-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
 export const xmlText = (text: string): string =>
   text.replace(UNWRITABLE, ' ').replace(/[&<>"]/g, (letter) => ESCAPES[letter]!);

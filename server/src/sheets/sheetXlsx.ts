@@ -23,8 +23,8 @@ type Cell =
 
 const MOST_LETTERS = 32_000;
 /** Letters that XML 1.0 has no place for would make the whole workbook unreadable. */
-// oxlint-disable-next-line no-control-regex
 const UNWRITABLE =
+  // oxlint-disable-next-line no-control-regex
   /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
 const plain = (text: string): string => text.replace(UNWRITABLE, '').slice(0, MOST_LETTERS);
 const words = (text: string): Cell => ({ value: plain(text), type: String });

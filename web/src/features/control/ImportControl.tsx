@@ -1,24 +1,12 @@
-import { useMemo, useRef, useState } from 'react';
-import type { LengthUnit } from '@idle-marker/core';
-import { LARGEST_UPLOAD_BYTES } from '@idle-marker/contract';
-import { compareControl } from '@idle-marker/formats';
-import { msg, controlFileWords, controlRowWords, listRemarkWords, UNIT_NAME } from '@idle-marker/words';
-import { now } from '../../data/clock.ts';
-import { tryNow, untilSent } from '../../data/ledger.ts';
-import { ask, troubleOf, type IsAnswer } from '../../data/server.ts';
-import { newId } from '../../data/uuid.ts';
-import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../field/useUnits.ts';
+import { msg, controlFileWords, listRemarkWords, UNIT_NAME } from '@idle-marker/words';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { LENGTH_CHOICES } from '../../field/lengthChoices.ts';
 import { toggled } from '../../ui/toggled.ts';
 import { ReadingOn } from '../../ui/ReadingOn.tsx';
-import { useControlList, type PickedFile } from './useControlList.ts';
-import { PreviewTable, type PreviewRow } from './PreviewTable.tsx';
-
-const isWritten: IsAnswer<object> = (document) => (typeof document['written'] === 'number' ? document : null);
+import { PreviewTable } from './PreviewTable.tsx';
+import { useImportControl } from './useImportControl.ts';
 
 /** A control list from a file: everything that is wrong or odd is said before anything is written. */
 export function ImportControl({
@@ -34,125 +22,37 @@ export function ImportControl({
   onWritten(marks: number): void;
   /** Single marks of another site instead of a list. */ onOtherSite(): void;
 }) {
-  const { id, state, who } = useSite();
-  const units = useUnits();
-  const [picked, setPicked] = useState<PickedFile | null>(null);
-  const [unit, setUnit] = useState<LengthUnit>(state.settings.lengthUnit);
-  const [xIsNorth, setXIsNorth] = useState(false);
-  const [skipped, setSkipped] = useState<ReadonlySet<number>>(new Set());
-  const [turned, setTurned] = useState<ReadonlySet<number>>(new Set());
-  const [sdH, setSdH] = useState('2');
-  const [sdZ, setSdZ] = useState('2');
-  const [problem, setProblem] = useState<string | null>(null);
-  const [saving, setSaving] = useState(false);
-  const input = useRef<HTMLInputElement>(null);
-  const [importId] = useState(newId);
-
-  const { read, isReading, hasFailed, again } = useControlList(picked, unit, xIsNorth);
-  const list = read?.ok ? read.value : null;
-  const listed = useMemo(
-    () =>
-      state.control.map((mark) => ({
-        name: mark.revision.body.name,
-        e: mark.revision.body.e,
-        n: mark.revision.body.n,
-      })),
-    [state.control],
-  );
-  const remarks = useMemo(
-    () =>
-      list
-        ? compareControl(
-            list.rows.map((row) => (turned.has(row.row) ? { ...row, e: row.n, n: row.e } : row)),
-            listed,
-          )
-        : [],
-    [list, listed, turned],
-  );
-  const rows = useMemo((): PreviewRow[] => {
-    const byRow = new Map<number, typeof remarks>();
-    for (const remark of remarks)
-      if ('row' in remark) byRow.set(remark.row, [...(byRow.get(remark.row) ?? []), remark]);
-    return (
-      list?.rows.map((row) => {
-        const own = byRow.get(row.row) ?? [];
-        return {
-          row: turned.has(row.row) ? { ...row, e: row.n, n: row.e } : row,
-          faults: [
-            ...row.issues.map(controlRowWords),
-            ...own
-              .filter((remark) => remark.code === 'DUPLICATE_NAME')
-              .map((remark) => listRemarkWords(remark, units.lengthUnit)),
-          ],
-          questions: own
-            .filter((remark) => remark.code === 'PROBABLY_SWAPPED' || remark.code === 'PROBABLY_TWICE')
-            .map((remark) => listRemarkWords(remark, units.lengthUnit)),
-          notes: own
-            .filter((remark) => remark.code === 'NEW_REVISION')
-            .map((remark) => listRemarkWords(remark, units.lengthUnit)),
-          swap: own.some((remark) => remark.code === 'PROBABLY_SWAPPED') || turned.has(row.row),
-        };
-      }) ?? []
-    );
-  }, [list, remarks, turned, units.lengthUnit]);
-  const taken = rows.filter((row) => !skipped.has(row.row.row));
-  const faulty = taken.filter((row) => row.faults.length > 0);
-  const mixed = remarks.find((remark) => remark.code === 'FEET_MIXED');
-
-  const pick = async (file: File | undefined) => {
-    setProblem(null);
-    setSkipped(new Set());
-    setTurned(new Set());
-    setPicked(null);
-    if (!file) return;
-    if (file.size > LARGEST_UPLOAD_BYTES) {
-      setProblem(
-        msg('control.isOverMbSplitIt', { name: file.name, largestUploadBytes: LARGEST_UPLOAD_BYTES / 1024 / 1024 }),
-      );
-      return;
-    }
-    setPicked({ key: newId(), name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) });
-  };
-  const cancel = () => {
-    setPicked(null);
-    // The same file can be chosen again.
-    if (input.current) input.current.value = '';
-  };
-  const save = async () => {
-    if (!picked) return;
-    setSaving(true);
-    setProblem(null);
-    const options = {
-      at: now().toISOString(),
-      by: who,
-      fileName: picked.name.slice(0, 120),
-      unit,
-      xIsNorth,
-      sdHMm: Number(sdH) || 0,
-      sdZMm: Number(sdZ) || 0,
-      skipRows: [...skipped],
-      swapRows: [...turned],
-    };
-    try {
-      // The site itself may still be on its way.
-      await untilSent();
-      await ask(
-        `/api/v1/sites/${id}/control-lists/${importId}?options=${encodeURIComponent(JSON.stringify(options))}`,
-        isWritten,
-        {
-          method: 'PUT',
-          headers: { 'Content-Type': 'text/csv' },
-          body: picked.bytes as Uint8Array<ArrayBuffer>,
-        },
-      );
-      tryNow();
-      onWritten(taken.length);
-    } catch (error) {
-      setProblem(troubleOf(error, msg('control.nothingWasWrittenTheListIsStill')));
-    } finally {
-      setSaving(false);
-    }
-  };
+  const {
+    units,
+    picked,
+    unit,
+    setUnit,
+    xIsNorth,
+    setXIsNorth,
+    skipped,
+    setSkipped,
+    turned,
+    setTurned,
+    sdH,
+    setSdH,
+    sdZ,
+    setSdZ,
+    problem,
+    saving,
+    input,
+    read,
+    isReading,
+    hasFailed,
+    again,
+    list,
+    rows,
+    taken,
+    faulty,
+    mixed,
+    pick,
+    cancel,
+    save,
+  } = useImportControl({ onWritten });
   return (
     <Dialog
       open

@@ -1,19 +1,7 @@
-import { useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
-import type { Fact } from '@idle-marker/contract';
-import { gridOf, markKey } from '@idle-marker/records';
 import { msg, AREA_KIND } from '@idle-marker/words';
-import { useDrawings, useUnderlay } from '../../drawings/useDrawings.ts';
 import { sourceBytes } from '../../data/beside.ts';
 import { Board } from '../../board/LazyBoard.tsx';
-import { areaScene } from '../../board/areaScene.ts';
-import { gridScene } from '../../board/gridScene.ts';
-import { roadScene } from '../../board/roadScene.ts';
-import { joinScenes } from '../../board/scene.ts';
-import { controlScene, marksScene, outlineScene } from '../../board/siteScene.ts';
-import { useSite } from '../../site/SiteContext.tsx';
-import { useRoads, useStationStyle, roadAt, TOUCH, workAlong } from '../../site/useRoads.ts';
-import { useUnits } from '../../field/useUnits.ts';
+import { roadAt, TOUCH, workAlong } from '../../site/useRoads.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Card, Empty } from '../../ui/Slip.tsx';
 import { DrawingDialog } from './DrawingDialog.tsx';
@@ -27,63 +15,39 @@ import { PackageArticle } from './PackageArticle.tsx';
 import { ReturnPackage } from '../../packages/ReturnPackage.tsx';
 import { RoadPackage } from '../../packages/RoadPackage.tsx';
 import { RoadRow } from './RoadRow.tsx';
-
-/** Rows of marks that are drawn by themselves; of more the packages are opened one by one. */
-const MOST_ROWS = 400;
+import { useDesignPlace } from './useDesignPlace.ts';
 
 /** What is to be marked, for whom, and how good it has to be. */
 export function Place() {
-  const { id, state, trust } = useSite();
-  const navigate = useNavigate();
-  const roots = state.packageRoots;
-  const units = useUnits();
-  const [editing, setEditing] = useState<Fact<'package'> | 'new' | null>(null);
-  const [area, setArea] = useState<Fact<'area'> | 'new' | null>(null);
-  const [clearing, setClearing] = useState<Fact<'package'> | null>(null);
-  const [grid, setGrid] = useState<Fact<'grid'> | 'new' | null>(null);
-  const [drawing, setDrawing] = useState<{
-    readonly of: Fact<'drawing'> | null;
-    readonly sameFile: boolean;
-    readonly file?: File;
-  } | null>(null);
-  const [taken, setTaken] = useState<string | null>(null);
-  const [editedRoad, setRoad] = useState<Fact<'alignment'> | 'new' | null>(null);
-  const roads = useRoads();
-  const style = useStationStyle();
-  /** The road that the package to be changed was made along. */
-  const along =
-    editing === null || editing === 'new' ? undefined : editing.body.items.find(({ road }) => road !== undefined)?.road;
-  const roadUnder = (along && roads.find((each) => each.id === along.line)) ?? null;
-  const drawings = useDrawings();
-  const underlay = useUnderlay();
-  const standings = useMemo(() => new Map(trust.marks.map((mark) => [mark.id, mark])), [trust]);
-  const scene = useMemo(
-    () =>
-      joinScenes(
-        ...state.grids.map((each) => {
-          const grid = gridOf(each.body);
-          return grid.ok ? gridScene(grid.value) : {};
-        }),
-        ...roads.map(({ road }) => roadScene(road, style, 'other')),
-        areaScene(state.areas.map((each) => each.body)),
-        outlineScene(state.packages),
-        controlScene(state.control, null),
-        marksScene(state, state.packages, standings, null),
-      ),
-    [state, standings, roads, style],
-  );
-  const isShort = state.packages.reduce((sum, work) => sum + work.body.plans.length, 0) <= MOST_ROWS;
-  const marked = useMemo(
-    () => state.packages.flatMap((work) => work.body.plans.map((plan) => plan.place)),
-    [state.packages],
-  );
-  const goTo = (key: string) => {
-    const found = state.packages.flatMap((work) => {
-      const plan = work.body.plans.find((each) => markKey(roots.get(work.id)!, each.key) === key);
-      return plan ? [{ work, plan }] : [];
-    })[0];
-    if (found) void navigate(`/sites/${id}/mark?package=${found.work.id}&mark=${encodeURIComponent(found.plan.key)}`);
-  };
+  const {
+    id,
+    state,
+    navigate,
+    units,
+    editing,
+    setEditing,
+    area,
+    setArea,
+    clearing,
+    setClearing,
+    grid,
+    setGrid,
+    drawing,
+    setDrawing,
+    taken,
+    setTaken,
+    editedRoad,
+    setRoad,
+    roads,
+    along,
+    roadUnder,
+    drawings,
+    underlay,
+    scene,
+    isShort,
+    marked,
+    goTo,
+  } = useDesignPlace();
   return (
     <div
       className="flex h-full min-h-0 flex-col lg:flex-row"

@@ -1,122 +1,43 @@
-import { useMemo, useState } from 'react';
 import { planDistance, type ColumnGrid } from '@idle-marker/core';
-import type { Fact, FactBody } from '@idle-marker/contract';
-import { affectedByGrid, alikeName, gridGeometry, gridOf, sameAsBefore } from '@idle-marker/records';
-import { msg, designFaultWords } from '@idle-marker/words';
-import type { Said } from '../../data/ledger.ts';
-import { newId } from '../../data/uuid.ts';
+import type { Fact } from '@idle-marker/contract';
+import { gridGeometry } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { Board } from '../../board/LazyBoard.tsx';
-import { gridScene } from '../../board/gridScene.ts';
-import { joinScenes } from '../../board/scene.ts';
-import { controlScene, outlineScene } from '../../board/siteScene.ts';
-import { DraftField } from '../../field/DraftField.tsx';
 import { typed } from '../../field/draft.ts';
-import { useSite } from '../../site/SiteContext.tsx';
 import { AngleField } from '../../field/AngleField.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
-import { AffectedPackages, canBeBrought } from './Compared.tsx';
-import { useBrought } from './useBrought.ts';
+import { AffectedPackages } from './Compared.tsx';
 import { DrawnGrids } from './DrawnGrids.tsx';
-import { gridDraft, readGrid, readPlace, type DraftFault, type FamilyDraft, type GridDraft } from './gridDraft.ts';
+import { gridDraft, readPlace, type GridDraft } from './gridDraft.ts';
+import { useEditGrid } from './useEditGrid.tsx';
 
 /** Draws a grid, or a new revision of one; what is typed is on the plan before anything is kept. */
 export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose(): void }) {
-  const { state, say } = useSite();
-  const units = useUnits();
-  const [draft, setDraft] = useState(() => gridDraft(grid?.body ?? null, units));
-  const [source, setSource] = useState(grid?.body.source ?? 'typed');
-  const [tried, setTried] = useState(false);
-  const change = (next: Partial<GridDraft>) => {
-    setDraft({ ...draft, ...next });
-    if (!('name' in next)) setSource('typed');
-  };
-  const read = useMemo(() => readGrid(draft, units), [draft, units]);
-  const drawn = useMemo(() => (read.ok ? gridOf(read.value) : null), [read]);
-  const lines = drawn?.ok ? drawn.value : null;
-  const affected = useMemo(
-    () =>
-      grid && read.ok
-        ? affectedByGrid(state, { ...read.value, grid: grid.body.grid }, grid.id).filter(
-            (each) => canBeBrought(each) || each.lost.length > 0,
-          )
-        : [],
-    [state, grid, read],
-  );
-  const [bring, setBring] = useBrought(affected);
-  const alike = alikeName(
-    draft.name,
-    state.grids.filter((each) => each.body.grid !== grid?.body.grid).map((each) => each.body.name),
-  );
-  const nameError =
-    draft.name.trim() === ''
-      ? msg('design.giveTheGridAName')
-      : alike === null
-        ? null
-        : msg('design.thereIsAGridAlreadyTwoNames', { alike });
-  const error = (field: DraftFault['field']) =>
-    tried && !read.ok && read.error.field === field ? read.error.text : null;
-  const whole = drawn && !drawn.ok ? designFaultWords(drawn.error) : null;
-  const keep = async (retired: boolean) => {
-    setTried(true);
-    if (!read.ok || !lines || nameError !== null) return;
-    const body: FactBody<'grid'> = {
-      grid: grid?.body.grid ?? newId(),
-      name: draft.name.trim(),
-      ...read.value,
-      source,
-      retired,
-      supersedes: grid?.id ?? null,
-    };
-    // Whole or not at all: a grid without the packages that hang on it is neither the old design nor the new one.
-    const id = sameAsBefore(state, { type: 'grid', body })?.id ?? newId();
-    const packages = (retired ? [] : affected).flatMap(({ work, next }): Said[] => {
-      if (!bring.has(work.id) || !next.ok) return [];
-      const items = next.value.items.map((item) => (item.grid === grid!.id ? { ...item, grid: id } : item));
-      return [{ type: 'package', body: { ...next.value, items } }];
-    });
-    await say({ type: 'grid', body, id }, ...packages);
-    onClose();
-  };
-  const scene = useMemo(
-    () => joinScenes(outlineScene(state.packages), lines ? gridScene(lines) : {}, controlScene(state.control, null)),
-    [state, lines],
-  );
-  const first = (family: FamilyDraft, other: string) => family.labels.trim().split(/[\s,;-]/)[0] || other;
-  const [a, one] = [first(draft.letters, 'A'), first(draft.numbers, '1')];
-  const coordinate = units.axes.map((axis) => (axis === 'e' ? msg('common.east') : msg('common.north')));
-  const place = (of: 'origin' | 'second', index: 0 | 1, label: string) => (
-    <DraftField
-      label={`${coordinate[index]!} ${label}`}
-      unit={units.unit}
-      draft={draft[of][index]}
-      onDraft={(next) => change({ [of]: index === 0 ? [next, draft[of][1]] : [draft[of][0], next] })}
-      error={error(of === 'origin' ? 'origin' : 'direction')}
-    />
-  );
-  const family = (of: 'letters' | 'numbers', what: string) => (
-    <>
-      <Field
-        label={msg('design.lines2', { what })}
-        value={draft[of].labels}
-        onChange={(event) => change({ [of]: { ...draft[of], labels: event.target.value } })}
-        error={error(`${of}Labels`)}
-      />
-      <DraftField
-        label={msg('design.spacingsOfTheLines', { what: what.toLowerCase() })}
-        unit={units.unit}
-        inputMode="text"
-        draft={draft[of].spacings}
-        placeholder={
-          of === 'letters' ? `3 x ${units.edit(7.2)}` : `${units.edit(6)}, ${units.edit(6)}, ${units.edit(7.5)}`
-        }
-        onDraft={(spacings) => change({ [of]: { ...draft[of], spacings } })}
-        error={error(`${of}Spacings`)}
-      />
-    </>
-  );
+  const {
+    units,
+    draft,
+    setDraft,
+    setSource,
+    tried,
+    change,
+    read,
+    lines,
+    affected,
+    bring,
+    setBring,
+    nameError,
+    error,
+    whole,
+    keep,
+    scene,
+    a,
+    one,
+    place,
+    family,
+  } = useEditGrid({ grid, onClose });
   return (
     <Dialog
       open
@@ -234,6 +155,7 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
 
 /** Nearer than this to a crossing, a second place was meant to be that crossing. */
 const MEANT = 0.5;
+
 const AGREES = 0.002;
 
 /** A second place that is nearly a crossing tells how well the typed spacings agree with the coordinates. */

@@ -1,24 +1,15 @@
-import { useMemo, useState } from 'react';
 import { Tabs } from 'radix-ui';
 import { Link } from 'react-router';
-import { RADIANS_PER_DEGREE } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { claimOf, markInForce, type ControlMark } from '@idle-marker/records';
+import { markInForce } from '@idle-marker/records';
 import { msg, PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict, unprovenShort } from '@idle-marker/words';
-import { useProofAge } from '../../site/railFacts.ts';
-import { useFacing } from '../../link/linkStore.ts';
 import { MisnamedCard } from '../../pole/MisnamedCard.tsx';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { Board } from '../../board/LazyBoard.tsx';
-import { joinScenes } from '../../board/scene.ts';
-import { controlScene, marksScene, outlineScene } from '../../board/siteScene.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { LiftProvision } from '../../evidence/LiftProvision.tsx';
-import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Card, Slip, Workspace } from '../../ui/Slip.tsx';
-import { useKey } from '../../ui/useKey.ts';
 import { FoundMovedDialog } from '../../evidence/FoundMovedDialog.tsx';
 import { Beside } from './Beside.tsx';
 import { CandidateTable } from './CandidateTable.tsx';
@@ -32,8 +23,8 @@ import { HappenedRow } from './HappenedRow.tsx';
 import { ProofTable } from './ProofTable.tsx';
 import { SetMarks } from './SetMarks.tsx';
 import { TapeBetween } from './TapeBetween.tsx';
-import { useProving } from './useProving.ts';
 import { LINK } from '../../ui/link.ts';
+import { useProvePlace } from './useProvePlace.ts';
 
 const WAYS = [
   ['known', msg('prove.aKnownMark')],
@@ -44,33 +35,27 @@ const WAYS = [
 
 /** Is it still true? A sight to a known mark that the station did not use. */
 export function Place() {
-  const { id, state, trust, inForce, occupation } = useSite();
-  const units = useUnits();
-  const facing = useFacing(inForce && inForce.fact.body.result.orientationDeg * RADIANS_PER_DEGREE);
-  const proving = useProving();
-  const { shooting, target, last, fault, prove } = proving;
-  const chosen = target?.id ?? null;
-  const age = useProofAge();
-  const claim = useMemo(() => inForce && claimOf(state, trust, inForce), [state, trust, inForce]);
-  const [moved, setMoved] = useState<ControlMark | null>(null);
-  const standings = useMemo(() => new Map(trust.marks.map((mark) => [mark.id, mark])), [trust]);
-  const scene = useMemo(() => {
-    if (!inForce) return joinScenes(outlineScene(state.packages), controlScene(state.control, null));
-    const { result, name } = inForce.fact.body;
-    const at = { e: result.e, n: result.n };
-    return joinScenes(
-      outlineScene(state.packages),
-      marksScene(state, state.packages, standings, null),
-      { instruments: [{ at, label: name, facing }] },
-      controlScene(state.control, chosen),
-    );
-  }, [state, inForce, facing, chosen, standings]);
-  const solution = inForce?.fact.id;
-  const proofs = useMemo(
-    () => state.proofs.filter((proof) => proof.body.solution === solution),
-    [state.proofs, solution],
-  );
-  useKey('a', target && !shooting.doing ? () => void prove(target) : null);
+  const {
+    id,
+    state,
+    trust,
+    inForce,
+    occupation,
+    units,
+    proving,
+    shooting,
+    target,
+    last,
+    fault,
+    prove,
+    chosen,
+    age,
+    claim,
+    moved,
+    setMoved,
+    scene,
+    proofs,
+  } = useProvePlace();
 
   if (!inForce && occupation?.body.method === 'heightOnly') {
     return (

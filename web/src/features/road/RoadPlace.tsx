@@ -1,6 +1,5 @@
-import { useMemo, useState } from 'react';
-import { displayedStation, type Metres, type SitePoint } from '@idle-marker/core';
-import { againstRoad, measuredAlong, measuredAt, placeOnRoad } from '@idle-marker/records';
+import { displayedStation, type Metres } from '@idle-marker/core';
+import { measuredAt, placeOnRoad } from '@idle-marker/records';
 import {
   msg,
   ALIGNMENT_KIND,
@@ -11,95 +10,78 @@ import {
   stationText,
   gradeWords,
 } from '@idle-marker/words';
-import { useUnderlay } from '../../drawings/useDrawings.ts';
-import { useSurfaces } from '../../drawings/useSurfaces.ts';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { Board } from '../../board/LazyBoard.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
-import { useSite } from '../../site/SiteContext.tsx';
-import { useActiveRoad, useRoads, useStationStyle, useStationWord, roadAt, TOUCH } from '../../site/useRoads.ts';
-import { useRemembered } from '../../site/useRemembered.ts';
-import { useUnits } from '../../field/useUnits.ts';
+import { roadAt, TOUCH } from '../../site/useRoads.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { Card, Slip } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { PolePad } from '../../pole/PolePad.tsx';
 import { MOTION_NOISE } from '../../pole/useLiveStake.ts';
-import { usePolePlace } from '../../pole/usePolePlace.ts';
 import { MarkWays } from '../../pole/MarkWays.tsx';
-import { useMeasuring } from '../../pole/useMeasuring.ts';
 import { ProfileChart } from './LazyProfileChart.tsx';
 import { SectionDrawing } from '../../board/SectionDrawing.tsx';
 import { SlopeCard } from './SlopeCard.tsx';
 import { StationGoal } from './StationGoal.tsx';
-import { useStationGoal, withUnit } from './useStationGoal.ts';
+import { withUnit } from './useStationGoal.ts';
 import { ReturnPackage } from '../../packages/ReturnPackage.tsx';
 import { RoadPackage } from '../../packages/RoadPackage.tsx';
 import { StationTable } from './StationTable.tsx';
-import { useGround, useGroundAlong } from './useGround.ts';
-import { ROAD_FIELDS, useRoadFields } from './useRoadFields.ts';
-import { useRoadBoard } from './useRoadBoard.ts';
+import { ROAD_FIELDS } from './useRoadFields.ts';
 import { BySections, OnSurface, Remarks, Where } from './Where.tsx';
 import { MeasureHere } from './MeasureHere.tsx';
 import { ShiftBadge } from './ShiftBadge.tsx';
+import { useRoadPlace, VIEWS, POLE, INSTRUMENT, TYPED, NO_SURFACE } from './useRoadPlace.ts';
 
-const VIEWS = [
-  ['plan', msg('common.plan')],
-  ['section', msg('road.section')],
-  ['profile', msg('road.profile')],
-] as const;
-type View = (typeof VIEWS)[number][0];
-
-const POLE = 'pole';
-const INSTRUMENT = 'instrument';
-const TYPED = 'typed';
-const NO_SURFACE = 'none';
 /** What was measured so far from a station still belongs to its section. */
 const SAME_SECTION: Metres = 1;
 
 /** Where along the road is this, how far off, and how high should it be there? */
 export function Place() {
-  const { state, inForce, occupation } = useSite();
-  const units = useUnits();
-  const style = useStationStyle();
-  const word = useStationWord();
-  const roads = useRoads();
-  const [active, setActive] = useActiveRoad();
-  const surfaces = useSurfaces();
-  const underlay = useUnderlay();
-  const withPole = inForce !== null || occupation?.body.method === 'heightOnly';
-  const [subject, setSubject] = useState<string>(withPole ? POLE : TYPED);
-  const [typed, setTyped] = useRemembered('road place', { first: '', second: '', z: '' });
-  const [view, setView] = useRemembered<View>('road view', 'plan');
-  const [surfaceChoice, setSurface] = useRemembered('road surface', NO_SURFACE);
-  const { place: pole, stale } = usePolePlace();
-  const measuring = useMeasuring();
-  const { shooting } = measuring;
-  const measured = useMemo(() => (active ? measuredAlong(state, active.id) : []), [state, active]);
-  const [fields, showField] = useRoadFields();
-  const [marking, setMarking] = useState(false);
-  const [returning, setReturning] = useState(false);
-  const goal = useStationGoal(active);
-  const at = useMemo((): SitePoint | null => {
-    if (subject === POLE) return pole;
-    if (subject === INSTRUMENT) return inForce && inForce.fact.body.result;
-    if (subject !== TYPED) return controlAt(state.control, subject);
-    const [e, n] = (units.axes[0] === 'e' ? [typed.first, typed.second] : [typed.second, typed.first]).map((text) =>
-      units.readLength(text),
-    );
-    return e === null || e === undefined || n === null || n === undefined
-      ? null
-      : { e, n, z: units.readLength(typed.z) };
-  }, [subject, pole, inForce, state.control, units, typed]);
-  const road = active?.road ?? null;
-  const against = useMemo(() => (road && at ? againstRoad(road, at) : null), [road, at]);
-  const station = against && 'station' in against.nearest ? against.nearest.station : null;
-  const surface = surfaces.find(({ id }) => id === surfaceChoice) ?? null;
-  const shownStation = station ?? goal.station ?? road?.alignment.startStation ?? 0;
-  const ground = useGround(view === 'section' ? surface : null, road, shownStation);
-  const groundAlong = useGroundAlong(view === 'profile' ? surface : null, road);
-  const scene = useRoadBoard(roads, active?.id ?? null, style, at, subject === POLE && stale, goal.place);
+  const {
+    state,
+    inForce,
+    units,
+    style,
+    word,
+    roads,
+    active,
+    setActive,
+    surfaces,
+    underlay,
+    withPole,
+    subject,
+    setSubject,
+    typed,
+    setTyped,
+    view,
+    setView,
+    surfaceChoice,
+    setSurface,
+    pole,
+    stale,
+    measuring,
+    shooting,
+    measured,
+    fields,
+    showField,
+    marking,
+    setMarking,
+    returning,
+    setReturning,
+    goal,
+    at,
+    road,
+    against,
+    station,
+    surface,
+    shownStation,
+    ground,
+    groundAlong,
+    scene,
+  } = useRoadPlace();
   if (roads.length === 0)
     return (
       <EmptyTo
@@ -426,9 +408,4 @@ export function Place() {
       {subject === POLE && <TypedReading title={msg('road.readingAlong', { name: road.name })} />}
     </>
   );
-}
-
-function controlAt(control: ReturnType<typeof useSite>['state']['control'], name: string): SitePoint | null {
-  const body = control.find(({ revision }) => revision.body.name === name)?.revision.body;
-  return body && body.e !== null && body.n !== null ? { e: body.e, n: body.n, z: body.z } : null;
 }

@@ -1,35 +1,17 @@
-import { useMemo, useState } from 'react';
-import type { PlanPoint } from '@idle-marker/core';
-import {
-  boltGroups,
-  compareNames,
-  designDifferences,
-  nextName,
-  nextNumbered,
-  reservedFor,
-  usedCodes,
-} from '@idle-marker/records';
+import { usedCodes } from '@idle-marker/records';
 import { msg, NUMBERED_NAME, overSurfaceWords } from '@idle-marker/words';
-import { heightsOf, useHeightUnder, useSurfaces } from '../../drawings/useSurfaces.ts';
-import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { now } from '../../data/clock.ts';
 import { TypedReading } from '../../pole/TypedReading.tsx';
-import { currentLink, useLinkKind } from '../../link/linkStore.ts';
+import { currentLink } from '../../link/linkStore.ts';
 import { searchWindow } from '../../link/searchWindow.ts';
 import { Board } from '../../board/LazyBoard.tsx';
-import { joinScenes, type SceneSymbol } from '../../board/scene.ts';
-import { outlineScene } from '../../board/siteScene.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
-import { useRemembered } from '../../site/useRemembered.ts';
 import { CodeField } from '../../pole/CodeField.tsx';
-import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { Slip, Workspace } from '../../ui/Slip.tsx';
 import { LINK } from '../../ui/link.ts';
 import { TIME_ZONE } from '../../ui/time.ts';
-import { useKey } from '../../ui/useKey.ts';
-import { useLivePlace } from '../../pole/useLiveStake.ts';
 import { BetweenBuilt } from './BetweenBuilt.tsx';
 import { BoltGroupCard } from './BoltGroupCard.tsx';
 import { BuiltTable } from './BuiltTable.tsx';
@@ -37,143 +19,55 @@ import { BuiltChart } from './LazyBuiltChart.tsx';
 import { MarkWays } from '../../pole/MarkWays.tsx';
 import { MeasuringNotice } from '../../pole/MeasuringNotice.tsx';
 import { ShotsChoice } from '../../pole/ShotsChoice.tsx';
-import { useMeasuring, type Shots } from '../../pole/useMeasuring.ts';
-
-/** No code of anybody’s: codes are trimmed. */
-const NO_CODE = ' ';
-const FREE = 'free';
-/** Offered before the site has codes of its own. */
-const USUAL_CODES = ['bolt', 'corner', 'edge', 'kerb', 'invert', 'cover'];
-const CODES_SHOWN = 8;
-/** Differences are drawn this many times as large. */
-const EXAGGERATION = 100;
+import { useAsBuiltPlace, NO_CODE, FREE, EXAGGERATION } from './useAsBuiltPlace.ts';
 
 /** Does it stand where it was designed? Anything measured, with a code, against the design or by itself. */
 export function Place() {
-  const { id, state, inForce, who } = useSite();
-  const underlay = useUnderlay();
-  const simulated = useLinkKind() === 'simulator';
-  const [workId, setWork] = useState<string>(
-    state.packages.find(({ body }) => body.items.some(({ rule }) => rule === 'bolts'))?.id ?? FREE,
-  );
-  const work = state.packages.find((each) => each.id === workId) ?? null;
-  const differences = useMemo(() => designDifferences(state), [state]);
-  const groups = useMemo(() => boltGroups(state), [state]);
-  /** What can be compared: the things themselves, not the hubs beside them. */
-  const surfaces = useSurfaces();
-  const surface = surfaces.find(({ id: each }) => each === workId) ?? null;
-  const { place: live, stale } = useLivePlace(inForce);
-  const under = useHeightUnder(surface, live);
-  const plans = work ? work.body.plans.filter((plan) => plan.offset === 0) : [];
-  const [key, setKey] = useState<string | null>(null);
-  const measured = (planKey: string) =>
-    differences.find((each) => each.work.id === work?.id && each.plan.key === planKey);
-  const plan = plans.find((each) => each.key === key) ?? plans.find((each) => !measured(each.key)) ?? plans[0] ?? null;
-  const [name, setName] = useState(() => nextNumbered(state, 'asBuilt'));
-  const [code, setCode] = useState('');
-  const [note, setNote] = useState('');
-  const [shots, setShots] = useRemembered<Shots>('as built shots', '1');
-  const [filter, setFilter] = useState('');
-  const measuring = useMeasuring();
-  const { shooting } = measuring;
-  const busy = shooting.doing !== null;
-  const codes = [...new Set([...usedCodes(state), ...USUAL_CODES])].slice(0, CODES_SHOWN);
-  const free = work === null || plan === null;
-  const freeName = name.trim();
-  const reserved = reservedFor(state, freeName);
-  const isTaken = state.asBuilt.some(({ body }) => body.name === freeName);
-  const take = async () => {
-    if (!inForce) return;
-    if (free) {
-      if (freeName === '' || isTaken) return;
-      const against =
-        surface &&
-        (async (at: PlanPoint) => {
-          const heights = await heightsOf(surface, [at]);
-          return (
-            heights && {
-              kind: 'surface' as const,
-              drawing: surface.revision,
-              name: surface.name,
-              z: heights[0] ?? null,
-            }
-          );
-        });
-      const made = await measuring.take({
-        name: freeName,
-        code: code.trim(),
-        against,
-        note: note.trim(),
-        supersedes: null,
-        shots,
-        onto: null,
-      });
-      if (!made) return;
-      setName(nextName(state, freeName));
-      setNote('');
-      return;
-    }
-    const before = measured(plan.key);
-    const made = await measuring.take({
-      name: plan.corner,
-      code: code.trim(),
-      against: { kind: 'plan', package: work.id, key: plan.key },
-      note: note.trim(),
-      supersedes: before?.fact.id ?? null,
-      shots,
-      onto: simulated
-        ? {
-            name: msg('structure.built', { corner: plan.corner }),
-            hub: { e: plan.design.e, n: plan.design.n, z: plan.designZ ?? null },
-          }
-        : null,
-    });
-    if (!made) return;
-    setNote('');
-    const at = plans.indexOf(plan);
-    setKey([...plans.slice(at + 1), ...plans.slice(0, at)].find((each) => !measured(each.key))?.key ?? plan.key);
-  };
-  const ready = !busy && (free ? freeName !== '' && !isTaken : true);
-  useKey(' ', ready ? () => void take() : null);
-  const shown = state.asBuilt
-    .filter(({ body }) => filter === '' || (filter === NO_CODE ? body.code === '' : body.code === filter))
-    .slice()
-    .sort((a, b) => compareNames(a.body.name, b.body.name));
-  const byFact = new Map(differences.map((each) => [each.fact.id, each]));
-  const scene = useMemo(
-    () =>
-      joinScenes(outlineScene(state.packages), {
-        symbols: [
-          ...plans.map((each): SceneSymbol => ({
-            id: `plan ${each.key}`,
-            at: each.design,
-            symbol: 'toSet',
-            label: each.corner,
-            ink: 'pencil',
-            chosen: each === plan,
-          })),
-          // What is compared has its arrow; its stake and name would hide it.
-          ...state.asBuilt
-            .filter(({ body }) => body.against?.kind !== 'plan')
-            .map(({ id: fact, body }): SceneSymbol => ({
-              id: fact,
-              at: body.place,
-              symbol: 'set',
-              label: body.name,
-              ink: 'ink',
-              pickable: false,
-            })),
-        ],
-        arrows: differences.map(({ plan: { design }, dE, dN, within }) => ({
-          from: design,
-          to: { e: design.e + dE * EXAGGERATION, n: design.n + dN * EXAGGERATION },
-          ink: within ? ('ink' as const) : ('brick' as const),
-        })),
-        instruments: inForce ? [{ at: inForce.fact.body.result, label: inForce.fact.body.name, facing: null }] : [],
-      }),
-    // oxlint-disable-next-line react/exhaustive-deps
-    [state, work, plan, differences, inForce],
-  );
+  const {
+    id,
+    state,
+    inForce,
+    who,
+    underlay,
+    simulated,
+    workId,
+    setWork,
+    work,
+    differences,
+    groups,
+    surfaces,
+    surface,
+    live,
+    stale,
+    under,
+    plans,
+    setKey,
+    measured,
+    plan,
+    name,
+    setName,
+    code,
+    setCode,
+    note,
+    setNote,
+    shots,
+    setShots,
+    filter,
+    setFilter,
+    measuring,
+    shooting,
+    busy,
+    codes,
+    free,
+    freeName,
+    reserved,
+    isTaken,
+    take,
+    ready,
+    shown,
+    byFact,
+    scene,
+  } = useAsBuiltPlace();
   if (!inForce)
     return (
       <EmptyTo
@@ -221,7 +115,7 @@ export function Place() {
               <>
                 {busy ? <Button onClick={shooting.cancel}>{msg('common.cancel')}</Button> : <span />}
                 <Button look="primary" hint={msg('common.space')} disabled={!ready} onClick={() => void take()}>
-                  {msg('structure.measure', { free: free ? freeName || 'it' : plan.corner })}
+                  {msg('structure.measure', { free: free ? freeName || 'it' : plan!.corner })}
                 </Button>
               </>
             }
@@ -349,7 +243,7 @@ export function Place() {
           </Slip>
         }
       />
-      <TypedReading title={msg('structure.readingAt', { free: free ? freeName : plan.corner })} />
+      <TypedReading title={msg('structure.readingAt', { free: free ? freeName : plan!.corner })} />
     </>
   );
 }

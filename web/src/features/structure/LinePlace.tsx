@@ -1,179 +1,78 @@
-import { useMemo, useState } from 'react';
-import {
-  bulgeOf,
-  compassWord,
-  measuredAgainstSide,
-  moveGrade,
-  planDistance,
-  type ReferenceSide,
-} from '@idle-marker/core';
-import { gridOf, lineDifferences, nextNumbered, spreadOf } from '@idle-marker/records';
+import { compassWord, moveGrade, planDistance } from '@idle-marker/core';
+import { lineDifferences, spreadOf } from '@idle-marker/records';
 import { msg, ALONG_HEAD, alongWords, GRADE_WORD, heightOffWords, offLineParts, smallLength } from '@idle-marker/words';
-import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { Board } from '../../board/LazyBoard.tsx';
-import { gridScene } from '../../board/gridScene.ts';
-import { joinScenes } from '../../board/scene.ts';
-import { outlineScene } from '../../board/siteScene.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
-import { useSite } from '../../site/SiteContext.tsx';
-import { useRemembered } from '../../site/useRemembered.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { Slip } from '../../ui/Slip.tsx';
 import { Steady } from '../../ui/Steady.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
-import { useKey } from '../../ui/useKey.ts';
 import { PolePad } from '../../pole/PolePad.tsx';
-import { MOTION_NOISE, useLivePlace } from '../../pole/useLiveStake.ts';
-import { useSpokenMove } from '../../pole/useSpokenMove.ts';
-import { lineAt, lineBetween, lineChoices, type ChosenLine } from './lineChoices.ts';
+import { lineAt, type ChosenLine } from './lineChoices.ts';
 import { MarkWays } from '../../pole/MarkWays.tsx';
 import { MeasuringNotice } from '../../pole/MeasuringNotice.tsx';
 import { TakeBack } from '../../pole/TakeBack.tsx';
 import { ShotsChoice } from '../../pole/ShotsChoice.tsx';
-import { useMeasuring, type Shots } from '../../pole/useMeasuring.ts';
+import { useLinePlace, POINTS, NONE, isArc, kindOf } from './useLinePlace.ts';
 
-const POINTS = 'points';
-const NONE = 'none';
 /** A touch this near to a line means it, pixels. */
 const TOUCH_PX = 20;
 
-const isArc = ({ side }: ChosenLine): boolean => side.bulge !== 0;
-const kindOf = (line: ChosenLine): 'line' | 'arc' => (isArc(line) ? 'arc' : 'line');
-
 /** How far along and off a line is what the pole touches? One line, or two at once. */
 export function Place() {
-  const { state, inForce } = useSite();
-  const units = useUnits();
-  const underlay = useUnderlay();
-  const lines = useMemo(() => lineChoices(state), [state]);
-  const points = useMemo(
-    () => [
-      ...state.control.flatMap(({ revision: { body } }) =>
-        body.e === null || body.n === null ? [] : [{ name: body.name, e: body.e, n: body.n, z: body.z }],
-      ),
-      ...[...state.marks.values()]
-        .filter(({ body }) => body.state !== 'rough')
-        .map(({ body }) => ({ name: body.name, ...body.place })),
-      ...state.asBuilt.map(({ body }) => ({ name: body.name, ...body.place })),
-    ],
-    [state],
-  );
-  const [kept, setFirst] = useRemembered<string>('line', lines[0]?.id ?? POINTS);
-  // A line that is gone is no line to come back to.
-  const firstId = kept === POINTS || lines.some(({ id }) => id === kept) ? kept : (lines[0]?.id ?? POINTS);
-  const [secondId, setSecond] = useRemembered<string>('second line', NONE);
-  const [from, setFrom] = useRemembered('line from', '0');
-  const [to, setTo] = useRemembered('line to', '1');
-  const [bend, setBend] = useRemembered<'straight' | 'left' | 'right'>('line bend', 'straight');
-  const [radius, setRadius] = useRemembered('line radius', '');
-  const [heights, setHeights] = useRemembered<readonly [string, string]>('line heights', ['', '']);
-  const [wanted, setWanted] = useRemembered<{
-    readonly along: string;
-    readonly off: string;
-    readonly side: 'right' | 'left';
-  }>('line wanted', {
-    along: '',
-    off: '',
-    side: 'right',
-  });
-  const [name, setName] = useState('');
-  const [shots, setShots] = useRemembered<Shots>('line shots', '1');
-  const measuring = useMeasuring();
-  const { shooting } = measuring;
-  const { place, stale } = useLivePlace(inForce);
-  const [start, end] = [points[Number(from)], points[Number(to)]];
-  const radiusRead = units.readLength(radius);
-  const bulge =
-    bend === 'straight' ? 0 : start && end && radiusRead !== null ? bulgeOf(start, end, radiusRead, bend) : null;
-  const between = start && end && start !== end && bulge !== null ? lineBetween(start, end, bulge) : null;
-  const line = firstId === POINTS ? between : (lines.find(({ id }) => id === firstId) ?? null);
-  const second = lines.find(({ id }) => id === secondId) ?? null;
-  const [startZ, endZ] = heights.map((text) => units.readLength(text)) as [number | null, number | null];
-  const [alongWanted, offSize] = [units.readLength(wanted.along), units.readLength(wanted.off)];
-  const offWanted = offSize === null ? null : wanted.side === 'right' ? offSize : -offSize;
-  const reference: ReferenceSide | null = line && {
-    from: { ...line.side.from, z: startZ ?? line.side.from.z },
-    to: { ...line.side.to, z: endZ ?? startZ ?? line.side.to.z },
-    bulge: line.side.bulge,
-  };
-  const live = place && reference ? measuredAgainstSide(reference, place) : null;
-  const toSecond = place && second ? measuredAgainstSide(second.side, place) : null;
-  const noise = place ? Math.hypot(Math.sqrt((place.plan.ee + place.plan.nn) / 2), MOTION_NOISE) : 0;
-  const busy = shooting.doing !== null;
-  const along = state.settings.alongWord ?? 'along';
-  const usual = name.trim() || nextNumbered(state, 'lines');
-  const keep = async () => {
-    if (!reference || !line) return;
-    const made = await measuring.take({
-      name: usual,
-      code: '',
-      against: {
-        kind: 'line',
-        from: reference.from,
-        to: reference.to,
-        name: `${kindOf(line)} ${line.name}`,
-        ...(isArc(line) ? { bulge: line.side.bulge } : {}),
-      },
-      supersedes: null,
-      shots,
-      onto: null,
-    });
-    if (made) setName('');
-  };
-  useKey(' ', busy || !line ? null : () => void keep());
-  const scene = useMemo(
-    () =>
-      joinScenes(
-        ...state.grids.map((each) => {
-          const grid = gridOf(each.body);
-          return grid.ok ? gridScene(grid.value) : {};
-        }),
-        outlineScene(state.packages),
-        {
-          lines: [line, second].flatMap((each, i) =>
-            each
-              ? [{ points: [...each.places], ink: i === 0 ? ('spruce' as const) : ('ochre' as const), width: 3 }]
-              : [],
-          ),
-          symbols: [
-            ...(firstId === POINTS ? [start, end] : []).flatMap((each) =>
-              each
-                ? [
-                    {
-                      id: `end ${each.name}`,
-                      at: each,
-                      symbol: 'set' as const,
-                      label: each.name,
-                      ink: 'ink2' as const,
-                      pickable: false,
-                    },
-                  ]
-                : [],
-            ),
-            ...(place
-              ? [
-                  {
-                    id: 'pole',
-                    at: place,
-                    symbol: 'pole' as const,
-                    label: stale ? msg('common.poleOld') : 'pole',
-                    ink: 'spruce' as const,
-                    pickable: false,
-                  },
-                ]
-              : []),
-          ],
-          instruments: inForce ? [{ at: inForce.fact.body.result, label: inForce.fact.body.name, facing: null }] : [],
-        },
-      ),
-    [state, line, second, firstId, start, end, place, stale, inForce],
-  );
-  const offParts =
-    live && line ? offLineParts(live.offset, live.azimuth, line.name, units.lengthUnit, kindOf(line)) : null;
-  const spoken = useSpokenMove(offParts && !stale ? `${offParts.figure} ${offParts.way}` : null, false);
+  const {
+    state,
+    inForce,
+    units,
+    underlay,
+    lines,
+    points,
+    setFirst,
+    firstId,
+    secondId,
+    setSecond,
+    from,
+    setFrom,
+    to,
+    setTo,
+    bend,
+    setBend,
+    radius,
+    setRadius,
+    heights,
+    setHeights,
+    wanted,
+    setWanted,
+    name,
+    setName,
+    shots,
+    setShots,
+    measuring,
+    shooting,
+    place,
+    stale,
+    start,
+    end,
+    bulge,
+    line,
+    second,
+    startZ,
+    alongWanted,
+    offWanted,
+    live,
+    toSecond,
+    noise,
+    busy,
+    along,
+    usual,
+    keep,
+    scene,
+    offParts,
+    spoken,
+  } = useLinePlace();
   if (!inForce)
     return (
       <EmptyTo

@@ -1,0 +1,123 @@
+import { useMemo, useState } from 'react';
+import { type SitePoint } from '@idle-marker/core';
+import { againstRoad, measuredAlong } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
+import { useUnderlay } from '../../drawings/useDrawings.ts';
+import { useSurfaces } from '../../drawings/useSurfaces.ts';
+import { useSite } from '../../site/SiteContext.tsx';
+import { useActiveRoad, useRoads, useStationStyle, useStationWord } from '../../site/useRoads.ts';
+import { useRemembered } from '../../site/useRemembered.ts';
+import { useUnits } from '../../field/useUnits.ts';
+import { usePolePlace } from '../../pole/usePolePlace.ts';
+import { useMeasuring } from '../../pole/useMeasuring.ts';
+import { useStationGoal } from './useStationGoal.ts';
+import { useGround, useGroundAlong } from './useGround.ts';
+import { useRoadFields } from './useRoadFields.ts';
+import { useRoadBoard } from './useRoadBoard.ts';
+
+export const VIEWS = [
+  ['plan', msg('common.plan')],
+  ['section', msg('road.section')],
+  ['profile', msg('road.profile')],
+] as const;
+
+type View = (typeof VIEWS)[number][0];
+
+export const POLE = 'pole';
+
+export const INSTRUMENT = 'instrument';
+
+export const TYPED = 'typed';
+
+export const NO_SURFACE = 'none';
+
+function controlAt(control: ReturnType<typeof useSite>['state']['control'], name: string): SitePoint | null {
+  const body = control.find(({ revision }) => revision.body.name === name)?.revision.body;
+  return body && body.e !== null && body.n !== null ? { e: body.e, n: body.n, z: body.z } : null;
+}
+
+/** What RoadPlace shows, and what its buttons do. */
+export function useRoadPlace() {
+  const { state, inForce, occupation } = useSite();
+  const units = useUnits();
+  const style = useStationStyle();
+  const word = useStationWord();
+  const roads = useRoads();
+  const [active, setActive] = useActiveRoad();
+  const surfaces = useSurfaces();
+  const underlay = useUnderlay();
+  const withPole = inForce !== null || occupation?.body.method === 'heightOnly';
+  const [subject, setSubject] = useState<string>(withPole ? POLE : TYPED);
+  const [typed, setTyped] = useRemembered('road place', { first: '', second: '', z: '' });
+  const [view, setView] = useRemembered<View>('road view', 'plan');
+  const [surfaceChoice, setSurface] = useRemembered('road surface', NO_SURFACE);
+  const { place: pole, stale } = usePolePlace();
+  const measuring = useMeasuring();
+  const { shooting } = measuring;
+  const measured = useMemo(() => (active ? measuredAlong(state, active.id) : []), [state, active]);
+  const [fields, showField] = useRoadFields();
+  const [marking, setMarking] = useState(false);
+  const [returning, setReturning] = useState(false);
+  const goal = useStationGoal(active);
+  const at = useMemo((): SitePoint | null => {
+    if (subject === POLE) return pole;
+    if (subject === INSTRUMENT) return inForce && inForce.fact.body.result;
+    if (subject !== TYPED) return controlAt(state.control, subject);
+    const [e, n] = (units.axes[0] === 'e' ? [typed.first, typed.second] : [typed.second, typed.first]).map((text) =>
+      units.readLength(text),
+    );
+    return e === null || e === undefined || n === null || n === undefined
+      ? null
+      : { e, n, z: units.readLength(typed.z) };
+  }, [subject, pole, inForce, state.control, units, typed]);
+  const road = active?.road ?? null;
+  const against = useMemo(() => (road && at ? againstRoad(road, at) : null), [road, at]);
+  const station = against && 'station' in against.nearest ? against.nearest.station : null;
+  const surface = surfaces.find(({ id }) => id === surfaceChoice) ?? null;
+  const shownStation = station ?? goal.station ?? road?.alignment.startStation ?? 0;
+  const ground = useGround(view === 'section' ? surface : null, road, shownStation);
+  const groundAlong = useGroundAlong(view === 'profile' ? surface : null, road);
+  const scene = useRoadBoard(roads, active?.id ?? null, style, at, subject === POLE && stale, goal.place);
+  return {
+    state,
+    inForce,
+    units,
+    style,
+    word,
+    roads,
+    active,
+    setActive,
+    surfaces,
+    underlay,
+    withPole,
+    subject,
+    setSubject,
+    typed,
+    setTyped,
+    view,
+    setView,
+    surfaceChoice,
+    setSurface,
+    pole,
+    stale,
+    measuring,
+    shooting,
+    measured,
+    fields,
+    showField,
+    marking,
+    setMarking,
+    returning,
+    setReturning,
+    goal,
+    at,
+    road,
+    against,
+    station,
+    surface,
+    shownStation,
+    ground,
+    groundAlong,
+    scene,
+  };
+}
