@@ -9,6 +9,7 @@ import { Choice, Field, Tick } from '../ui/Field.tsx';
 import { dayAndTime } from '../ui/time.ts';
 import { NameTaken, type GivenPlace } from './NameTaken.tsx';
 import { useControlForm, type Body, type ControlFormProps } from './useControlForm.ts';
+import { ControlDetails } from './ControlDetails.tsx';
 
 const KINDS: readonly (readonly [Body['kind'], string])[] = [
   ['pin', msg('common.pinInConcrete')],
@@ -31,7 +32,7 @@ const CONDITIONS: readonly (readonly [Body['condition'], string])[] = [
 ];
 
 /** What has to be said of the spot, where it is not plain. */
-const SPOT_HINT: Partial<Record<Body['kind'], string>> = {
+export const SPOT_HINT: Partial<Record<Body['kind'], string>> = {
   cross: msg('evidence.onThePointOrAtWhatOffset'),
   target: msg('evidence.howItIsFastenedSquareToThe'),
   benchmark: msg('evidence.topOfTheNutNailHeadWritten'),
@@ -55,6 +56,7 @@ export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClo
 }
 
 function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps) {
+  const model = useControlForm({ mark, place: typed, onClose });
   const {
     units,
     before,
@@ -76,28 +78,8 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
     setUseHeight,
     forProof,
     setForProof,
-    note,
-    setNote,
-    spot,
-    setSpot,
     source,
     setSource,
-    heightSource,
-    setHeightSource,
-    setBy,
-    setSetBy,
-    setOn,
-    setSetOn,
-    useBefore,
-    setUseBefore,
-    validFor,
-    setValidFor,
-    rating,
-    setRating,
-    ratingReason,
-    setRatingReason,
-    retired,
-    setRetired,
     place,
     others,
     twin,
@@ -106,7 +88,7 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
     shown,
     save,
     axis,
-  } = useControlForm({ mark, place: typed, onClose });
+  } = model;
   return (
     <Dialog
       open
@@ -188,88 +170,7 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
         <Tick label={msg('evidence.usableInPlan')} checked={usePlan} onChange={setUsePlan} />
         <Tick label={msg('evidence.usableInHeight')} checked={useHeight} onChange={setUseHeight} />
         <Tick label={msg('common.keptForProofs')} checked={forProof} onChange={setForProof} />
-        <details
-          className="sm:col-span-3"
-          open={mark !== null && Boolean(spot || setBy || useBefore || validFor || retired)}
-        >
-          <summary className="min-h-11 cursor-pointer py-2 font-semibold">{msg('evidence.moreAboutTheMark')}</summary>
-          <div className="grid gap-3 sm:grid-cols-3">
-            <Field
-              label={msg('common.whichSpotIsThePoint')}
-              value={spot}
-              maxLength={200}
-              placeholder={SPOT_HINT[kind] ?? msg('evidence.centreOfTheNailHead')}
-              onChange={(event) => setSpot(event.target.value)}
-            />
-            <Field
-              label={msg('evidence.heightFromIfElsewhere')}
-              value={heightSource}
-              maxLength={200}
-              placeholder={msg('evidence.labelOnTheKerb')}
-              onChange={(event) => setHeightSource(event.target.value)}
-            />
-            <Field
-              label={msg('common.setBy')}
-              value={setBy}
-              maxLength={120}
-              onChange={(event) => setSetBy(event.target.value)}
-            />
-            <Field
-              label={msg('evidence.setOn')}
-              type="date"
-              value={setOn}
-              onChange={(event) => setSetOn(event.target.value)}
-            />
-            <Choice
-              label={msg('common.firmness')}
-              value={rating}
-              options={[
-                ['kind', msg('evidence.asItsKind')],
-                ['firm', msg('common.firm')],
-                ['fair', msg('evidence.fair')],
-                ['soft', msg('evidence.soft')],
-              ]}
-              onChange={setRating}
-            />
-            {rating !== 'kind' && (
-              <Field
-                label={msg('evidence.whyNeeded')}
-                value={ratingReason}
-                maxLength={500}
-                onChange={(event) => setRatingReason(event.target.value)}
-                error={shown(errors.rating, false)}
-              />
-            )}
-            <Field
-              label={msg('evidence.useBeforeIfItWillNotLast')}
-              type="date"
-              value={useBefore}
-              onChange={(event) => setUseBefore(event.target.value)}
-            />
-            {kind === 'tag' && (
-              <Field
-                label={msg('evidence.validForWhichPart')}
-                value={validFor}
-                maxLength={200}
-                onChange={(event) => setValidFor(event.target.value)}
-              />
-            )}
-            <Field
-              label={kind === 'tag' ? msg('evidence.takenAwayWhenWhereTo') : msg('evidence.retiredBecause')}
-              value={retired}
-              maxLength={500}
-              onChange={(event) => setRetired(event.target.value)}
-              help={retired.trim() === '' ? undefined : msg('evidence.itStaysInTheBookAndIn')}
-            />
-            <Field
-              className="sm:col-span-3"
-              label={msg('common.note')}
-              value={note}
-              maxLength={2000}
-              onChange={(event) => setNote(event.target.value)}
-            />
-          </div>
-        </details>
+        <ControlDetails model={model} mark={mark} />
       </form>
       {known && (
         <NameTaken

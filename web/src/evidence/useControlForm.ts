@@ -201,3 +201,5 @@ export function useControlForm({ mark, place: typed, onClose }: Pick<ControlForm
     axis,
   };
 }
+
+export type ControlFormModel = ReturnType<typeof useControlForm>;

@@ -1,62 +1,20 @@
-import { msg, angleWords, gradeWords, smallLength, stationText } from '@idle-marker/words';
-import { DraftField } from '../field/DraftField.tsx';
+import { msg, stationText } from '@idle-marker/words';
 import { typed } from '../field/draft.ts';
-import { ClassChoice, PackageFoot, PackageHeadFields } from './PackageHead.tsx';
-import { PackageWritingFields } from './PackageWriting.tsx';
+import { PackageFoot } from './PackageHead.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
-import { Choice, Tick } from '../ui/Field.tsx';
-import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../ui/table.ts';
 import { RuleFields } from './RuleFields.tsx';
-import { useRoadPackage, NONE, STRINGS, BY_SECTION, type RoadPackageProps } from './useRoadPackage.ts';
+import { useRoadPackage, type RoadPackageProps } from './useRoadPackage.ts';
+import { RoadPackageFields } from './RoadPackageFields.tsx';
+import { RoadHeightSource } from './RoadHeightSource.tsx';
+import { RoadPackageMarks } from './RoadPackageMarks.tsx';
 
 /** Rows of the preview. */
-const SHOWN = 40;
+export const SHOWN = 40;
 
 /** Stations of a road as a work package: which string, how far off, on which side, and what heights lead to. */
 export function RoadPackage({ active, work, string: looked, onClose }: RoadPackageProps) {
-  const {
-    units,
-    style,
-    road,
-    head,
-    classId,
-    setClassId,
-    offset,
-    setOffset,
-    side,
-    setSide,
-    string,
-    setString,
-    gradeString,
-    setGradeString,
-    alsoString,
-    setAlsoString,
-    writing,
-    draft,
-    setDraft,
-    own,
-    setOwn,
-    surfaces,
-    heightsFrom,
-    setHeightsFrom,
-    under,
-    tried,
-    made,
-    lines,
-    surface,
-    useSurface,
-    setUseSurface,
-    atHub,
-    setAtHub,
-    plans,
-    allowed,
-    differing,
-    errors,
-    save,
-    strings,
-    grades,
-    rows,
-  } = useRoadPackage({ active, work, string: looked, onClose });
+  const model = useRoadPackage({ active, work, string: looked, onClose });
+  const { units, style, road, draft, setDraft, own, setOwn, surface, plans, errors, save, rows } = model;
   return (
     <Dialog
       open
@@ -74,78 +32,8 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
         />
       }
     >
-      <div className="grid gap-3 sm:grid-cols-3">
-        <PackageHeadFields head={head} tried={tried} />
-        <Choice label={msg('packages.offsetIsMeasuredTo')} value={string} options={strings} onChange={setString} />
-        <DraftField
-          label={msg('packages.hubsOffItBy')}
-          unit={units.unit}
-          draft={offset}
-          onDraft={setOffset}
-          error={errors.offset}
-        />
-        <Choice
-          label={msg('packages.onIts')}
-          value={side}
-          options={[
-            ['right', msg('packages.rightLookingUpTheStations')],
-            ['left', msg('packages.leftLookingUpTheStations')],
-            ['on', msg('packages.ownLineNoOffset')],
-          ]}
-          onChange={setSide}
-        />
-        <Choice label={msg('common.cutAndFillTo')} value={gradeString} options={grades} onChange={setGradeString} />
-        <Choice
-          label={msg('packages.andAlsoTo')}
-          value={alsoString}
-          options={[[NONE, msg('common.nothingElse')], ...grades.filter(([each]) => each !== gradeString)]}
-          onChange={setAlsoString}
-        />
-        <ClassChoice value={classId} onChange={setClassId} />
-        <PackageWritingFields writing={writing} />
-        {surfaces.length + lines.length > 0 && (
-          <Choice
-            label={msg('packages.heightsCheckedAgainst')}
-            value={heightsFrom}
-            options={[
-              [STRINGS, msg('packages.nothingStringsAndProfileAlone')],
-              ...surfaces.map(({ id, label }) => [id, label] as const),
-              ...lines.map((line) => [`${BY_SECTION}${line}`, msg('packages.itsCrossSections', { line })] as const),
-            ]}
-            onChange={setHeightsFrom}
-          />
-        )}
-      </div>
-      {surface && (
-        <div className="mt-2">
-          <Tick
-            label={msg('packages.heightsComeFromNotFromTheStrings', { name: surface.name })}
-            checked={useSurface}
-            onChange={setUseSurface}
-          />
-          {useSurface && <Tick label={msg('packages.atThePlaceOfEachHubNot')} checked={atHub} onChange={setAtHub} />}
-          {differing.length > 0 && !atHub && (
-            <p className="font-medium text-ochre">
-              {msg('packages.atOfStationsStringsAndSurfaceDiffer', {
-                differing: differing.length,
-                corners: made?.corners.length,
-                smallLength: smallLength(allowed, units.lengthUnit),
-                name: differing[0]!.name,
-                length: units.length(differing[0]!.fromRoad),
-                length2: units.length(differing[0]!.fromSurface),
-                unit: units.unit,
-              })}
-            </p>
-          )}
-          {under && differing.length === 0 && !atHub && (
-            <p className="text-[14px] text-ink2">
-              {msg('packages.stringsAndSurfaceAgreeWithinWherever', {
-                smallLength: smallLength(allowed, units.lengthUnit),
-              })}
-            </p>
-          )}
-        </div>
-      )}
+      <RoadPackageFields model={model} />
+      {surface && <RoadHeightSource model={model} />}
       <RuleFields draft={draft} onChange={setDraft} road={road} />
       <label className="mt-3 flex flex-col gap-1">
         <span className="text-[13px] text-ink2">{msg('packages.offsetsOfTheirOwnOneALine')}</span>
@@ -161,34 +49,7 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
       </label>
       {errors.list && <p className="mt-3 font-medium text-brick">{errors.list}</p>}
       {errors.plans && <p className="mt-3 font-medium text-brick">{errors.plans}</p>}
-      {rows.length > 0 && (
-        <table className={`${TABLE} mt-3`}>
-          <thead>
-            <tr>
-              <th className={TH_WORD}>{msg('common.mark')}</th>
-              <th className={TH}>{msg('common.off2')}</th>
-              <th className={TH}>{gradeWords(gradeString)}</th>
-              {alsoString !== NONE && <th className={TH}>{gradeWords(alsoString)}</th>}
-              <th className={TH_WORD}>{msg('packages.there')}</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.slice(0, SHOWN).map((plan) => (
-              <tr key={plan.key}>
-                <td className={`${TD_WORD} font-semibold`}>{plan.name}</td>
-                <td className={TD}>{units.length(plan.offset)}</td>
-                <td className={TD}>{plan.designZ === null ? msg('packages.noHeight') : units.length(plan.designZ)}</td>
-                {alsoString !== NONE && <td className={TD}>{units.length(plan.road?.also?.z ?? null)}</td>}
-                <td className={TD_WORD}>
-                  {[plan.road?.why, plan.road?.angle && angleWords(plan.road.angle, units.lengthUnit)]
-                    .filter((each) => each)
-                    .join('; ')}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
+      {rows.length > 0 && <RoadPackageMarks model={model} />}
       {rows.length > SHOWN && (
         <p className="mt-1 text-[14px] text-ink2">{msg('packages.andMore', { rows: rows.length - SHOWN })}</p>
       )}

@@ -230,3 +230,5 @@ export function useReturnPackage({
     fields,
   };
 }
+
+export type ReturnPackageModel = ReturnType<typeof useReturnPackage>;

@@ -281,3 +281,5 @@ export function useRoadPackage({
     rows,
   };
 }
+
+export type RoadPackageModel = ReturnType<typeof useRoadPackage>;

@@ -1,12 +1,11 @@
-import { msg, controlFileWords, listRemarkWords, UNIT_NAME } from '@idle-marker/words';
+import { msg, controlFileWords, listRemarkWords } from '@idle-marker/words';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
-import { Choice, Field } from '../../ui/Field.tsx';
-import { LENGTH_CHOICES } from '../../field/lengthChoices.ts';
 import { toggled } from '../../ui/toggled.ts';
 import { ReadingOn } from '../../ui/ReadingOn.tsx';
 import { PreviewTable } from './PreviewTable.tsx';
 import { useImportControl } from './useImportControl.ts';
+import { ControlColumns } from './ControlColumns.tsx';
 
 /** A control list from a file: everything that is wrong or odd is said before anything is written. */
 export function ImportControl({
@@ -22,21 +21,14 @@ export function ImportControl({
   onWritten(marks: number): void;
   /** Single marks of another site instead of a list. */ onOtherSite(): void;
 }) {
+  const model = useImportControl({ onWritten });
   const {
     units,
     picked,
-    unit,
-    setUnit,
-    xIsNorth,
-    setXIsNorth,
     skipped,
     setSkipped,
     turned,
     setTurned,
-    sdH,
-    setSdH,
-    sdZ,
-    setSdZ,
     problem,
     saving,
     input,
@@ -52,7 +44,7 @@ export function ImportControl({
     pick,
     cancel,
     save,
-  } = useImportControl({ onWritten });
+  } = model;
   return (
     <Dialog
       open
@@ -122,43 +114,7 @@ export function ImportControl({
       )}
       {list && (
         <>
-          <div className="mt-3 grid gap-3 sm:grid-cols-3">
-            {list.unitFromFile ? (
-              <p className="self-end">{msg('control.theHeaderSays', { unitName: UNIT_NAME[list.unit] })}</p>
-            ) : (
-              <Choice
-                label={msg('control.unitOfTheCoordinates')}
-                value={unit}
-                options={LENGTH_CHOICES}
-                onChange={setUnit}
-              />
-            )}
-            <Field
-              label={msg('control.standardDeviationInPlanWhereNoneIs')}
-              unit="mm"
-              value={sdH}
-              onChange={(event) => setSdH(event.target.value)}
-              inputMode="decimal"
-            />
-            <Field
-              label={msg('control.standardDeviationInHeightWhereNoneIs')}
-              unit="mm"
-              value={sdZ}
-              onChange={(event) => setSdZ(event.target.value)}
-              inputMode="decimal"
-            />
-            {list.usesXY && (
-              <Choice
-                label={msg('control.theHeaderSaysXAndY')}
-                value={xIsNorth ? 'n' : 'e'}
-                options={[
-                  ['e', msg('control.xIsTheEasting')],
-                  ['n', msg('control.xIsTheNorthing')],
-                ]}
-                onChange={(value) => setXIsNorth(value === 'n')}
-              />
-            )}
-          </div>
+          <ControlColumns model={model} />
           {list.ignoredColumns.length > 0 && (
             <p className="mt-2 text-ink2">
               {msg('control.leftAsideNotUnderstood', { ignoredColumns: list.ignoredColumns.join(', ') })}

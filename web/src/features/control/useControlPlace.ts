@@ -140,3 +140,5 @@ export function useControlPlace() {
     name,
   };
 }
+
+export type ControlPlaceModel = ReturnType<typeof useControlPlace>;

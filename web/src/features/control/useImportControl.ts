@@ -179,3 +179,5 @@ export function useImportControl({
     save,
   };
 }
+
+export type ImportControlModel = ReturnType<typeof useImportControl>;

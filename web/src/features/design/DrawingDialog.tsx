@@ -1,57 +1,40 @@
 import type { Fact } from '@idle-marker/contract';
-import { msg, farOffWords, crossingWords, landXmlWarningWords, leftOutWords } from '@idle-marker/words';
+import { msg } from '@idle-marker/words';
 import { Board } from '../../board/LazyBoard.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
-import { Field, Tick } from '../../ui/Field.tsx';
+import { Tick } from '../../ui/Field.tsx';
 import { AskUnit, ChooseFile, ReadingFile } from './FileInput.tsx';
 import { Compared } from './Compared.tsx';
-import { PlacePairs } from './PlacePairs.tsx';
-import { TakenRoads } from './TakenRoads.tsx';
 import { useLayers } from './useLayers.ts';
 import { useDrawingDialog, type DrawingDialogProps } from './useDrawingDialog.ts';
+import { DrawingFields } from './DrawingFields.tsx';
 
 /** Takes a drawing, or a newer revision of one: unit, place, layers, and what it changes, before anything is kept. */
 export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: DrawingDialogProps) {
+  const model = useDrawingDialog({ drawing, sameFile, file, onClose, onTaken });
   const {
-    units,
     take,
     read,
     setRead,
     setUnitSaid,
-    name,
-    setName,
     hidden,
-    setHidden,
-    ownPlace,
-    setOwnPlace,
-    pairs,
-    setPairs,
-    heldScale,
-    setHeldScale,
     tiles,
     compared,
-    tried,
-    fit,
-    before,
     needsUnit,
     usedUnit,
-    doubt,
     choose,
     older,
     placed,
     affected,
     bring,
     setBring,
-    roads,
-    nameError,
     isReady,
     keep,
     retire,
-    layers,
     scene,
     fitTo,
-  } = useDrawingDialog({ drawing, sameFile, file, onClose, onTaken });
+  } = model;
   return (
     <Dialog
       open
@@ -91,83 +74,7 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
       )}
       {(sameFile || (read && !needsUnit)) && (
         <div className="mt-3 grid gap-4 md:grid-cols-2">
-          <div>
-            <Field
-              label={msg('common.name')}
-              value={name}
-              maxLength={80}
-              onChange={(event) => setName(event.target.value)}
-              error={tried || sameFile ? nameError : null}
-            />
-            {read && (read.summary.elements > 0 || read.summary.leftOut.length > 0) && (
-              <p className="mt-2 text-[14px]">
-                {msg('design.elementsOnIn', {
-                  elements: read.summary.elements,
-                  layers: layers.length,
-                  name: read.summary.unit.name,
-                  value: read.summary.unitFromFile === null && msg('design.asSaidHere'),
-                  length:
-                    read.summary.extent &&
-                    msg('design.by3', {
-                      length: units.length(read.summary.extent[2] - read.summary.extent[0], 1),
-                      length2: units.length(read.summary.extent[3] - read.summary.extent[1], 1),
-                      unit: units.unit,
-                    }),
-                })}
-                {read.summary.leftOut.length > 0 && (
-                  <span className="text-ochre">
-                    {' '}
-                    {msg('design.notTaken2', { leftOut: leftOutWords(read.summary.leftOut) })}
-                  </span>
-                )}
-              </p>
-            )}
-            {read && read.summary.warnings.length > 0 && (
-              <ul
-                className="mt-2 max-h-40 list-disc overflow-auto pl-5 text-[14px] font-medium text-ochre"
-                tabIndex={0}
-                aria-label={msg('design.toBeAskedAbout')}
-              >
-                {read.summary.warnings.map((warning, i) => (
-                  <li key={i}>{landXmlWarningWords(warning)}</li>
-                ))}
-              </ul>
-            )}
-            {doubt && <p className="mt-2 text-[14px] font-medium text-ochre">{farOffWords(doubt, units.lengthUnit)}</p>}
-            {read?.summary.surfaces.map(
-              ({ name: surface, crossing }) =>
-                crossing && (
-                  <p key={surface} className="mt-2 text-[14px] font-medium text-ochre">
-                    {crossingWords(surface, crossing, units.axes, units.lengthUnit)}
-                  </p>
-                ),
-            )}
-            <TakenRoads roads={roads} />
-            {!sameFile && (
-              <>
-                <Tick label={msg('design.itHasCoordinatesOfItsOwnBring')} checked={ownPlace} onChange={setOwnPlace} />
-                {ownPlace && read && (
-                  <PlacePairs
-                    read={read}
-                    pairs={pairs}
-                    onPairs={setPairs}
-                    fit={fit}
-                    heldScale={heldScale}
-                    onHeldScale={setHeldScale}
-                  />
-                )}
-                {ownPlace && !fit && before && (
-                  <p className="text-[13px] text-ink2">{msg('design.untilPairsAreGivenItIsPlaced')}</p>
-                )}
-              </>
-            )}
-            <Layers
-              layers={sameFile ? [] : layers}
-              drawing={sameFile ? drawing : null}
-              hidden={hidden}
-              onHidden={setHidden}
-            />
-          </div>
+          <DrawingFields model={model} drawing={drawing} sameFile={sameFile} />
           {!sameFile && (
             <div className="relative min-h-[260px] border border-ink2 max-md:h-[300px]">
               <Board
@@ -209,7 +116,7 @@ interface LayersProps {
 }
 
 /** Layers, listed and switched. */
-function Layers({ layers, drawing, hidden, onHidden }: LayersProps) {
+export function Layers({ layers, drawing, hidden, onHidden }: LayersProps) {
   const found = useLayers(drawing);
   const listed = layers.length > 0 ? layers : found;
   if (listed.length === 0) return null;

@@ -13,6 +13,7 @@ import { PackageWritingFields } from '../../packages/PackageWriting.tsx';
 import { PackagePreview } from './PackagePreview.tsx';
 import { EMPTY_ITEM, stepsOf } from './itemDraft.ts';
 import { useEditPackage } from './useEditPackage.ts';
+import { AlsoFields } from './AlsoFields.tsx';
 
 const entries = <K extends string>(names: Readonly<Record<K, string>>) => Object.entries(names) as [K, string][];
 
@@ -21,6 +22,7 @@ const REFERENCES = entries(HEIGHT_REFERENCE).filter(([key]) => key !== 'string')
 
 /** Makes a package, or a new revision of one: marks that are set keep standing, since their keys stay. */
 export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; onClose(): void }) {
+  const model = useEditPackage({ work, onClose });
   const {
     state,
     units,
@@ -40,10 +42,6 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
     setUse,
     also,
     setAlso,
-    above,
-    setAbove,
-    isBelow,
-    setIsBelow,
     ground,
     setGround,
     groundOn,
@@ -60,7 +58,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
     save,
     change,
     unclear,
-  } = useEditPackage({ work, onClose });
+  } = model;
   return (
     <Dialog
       open
@@ -133,26 +131,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           options={[['none', msg('common.nothingElse')], ...REFERENCES.filter(([key]) => key !== heightReference)]}
           onChange={setAlso}
         />
-        {also !== 'none' && (
-          <>
-            <DraftField
-              label={msg('design.whichLies')}
-              unit={units.unit}
-              draft={above}
-              onDraft={setAbove}
-              error={shown(errors.also)}
-            />
-            <Choice
-              label={msg('design.ofTheDesignHeight')}
-              value={isBelow ? 'below' : 'above'}
-              options={[
-                ['below', 'below'],
-                ['above', 'above'],
-              ]}
-              onChange={(way) => setIsBelow(way === 'below')}
-            />
-          </>
-        )}
+        {also !== 'none' && <AlsoFields model={model} />}
         <Choice
           label={msg('design.whatItDoesToTheGroundThere')}
           value={ground}

@@ -1,15 +1,17 @@
 import type { Fact } from '@idle-marker/contract';
-import { draggedOffset, offsetStep } from '@idle-marker/records';
+import { draggedOffset } from '@idle-marker/records';
 import { msg, hindranceWords } from '@idle-marker/words';
 import { Board } from '../../board/LazyBoard.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
-import { Choice, Field, Tick } from '../../ui/Field.tsx';
-import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { Field, Tick } from '../../ui/Field.tsx';
 import { useOffsetsDialog } from './useOffsetsDialog.ts';
+import { MovedOffsets } from './MovedOffsets.tsx';
+import { OwnOffsets } from './OwnOffsets.tsx';
 
 /** Where a package's hubs outlive the work: what stays, what moves and why, before anything is changed. */
 export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClose(): void }) {
+  const model = useOffsetsDialog({ work, onClose });
   const {
     state,
     inForce,
@@ -22,7 +24,6 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
     isGood,
     lost,
     own,
-    setOwn,
     setHandKey,
     changed,
     moved,
@@ -32,11 +33,10 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
     use,
     byHand,
     hand,
-    placeNow,
     moveTo,
     bad,
     lengths,
-  } = useOffsetsDialog({ work, onClose });
+  } = model;
   return (
     <Dialog
       open
@@ -90,70 +90,9 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
           {changed.length === 0 ? (
             <p className="mt-3">{msg('design.everyMarkThatIsStillToSet')}</p>
           ) : (
-            <table className={`${TABLE} mt-2`}>
-              <thead>
-                <tr>
-                  <th className={TH_WORD}>{msg('common.mark')}</th>
-                  <th className={TH}>{msg('common.asked')}</th>
-                  <th className={TH}>{msg('design.now')}</th>
-                  <th className={TH_WORD}>{msg('common.why')}</th>
-                </tr>
-              </thead>
-              <tbody>
-                {changed.map(({ key, offset, hindrances }) => (
-                  <tr key={key}>
-                    <td className={`${TD_WORD} font-semibold`}>{planOf(key).name}</td>
-                    <td className={TD}>{units.length(planOf(key).offset, 2)}</td>
-                    <td className={`${TD} font-semibold ${offset === null ? 'text-brick' : 'text-pencil'}`}>
-                      {offset === null ? 'none' : units.length(offset, 2)}
-                    </td>
-                    <td className={TD_WORD}>{hindrances.map(hindranceWords).join('; ')}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+            <MovedOffsets model={model} />
           )}
-          {hand && (
-            <fieldset className="mt-3 border-t border-rule pt-2">
-              <legend className="pr-2 text-[15px]">{msg('design.byHandHereOrByDraggingOn')}</legend>
-              <div className="flex flex-wrap items-end gap-2">
-                <Choice
-                  label={msg('common.mark')}
-                  value={hand.key}
-                  options={byHand.map((plan) => [plan.key, plan.name] as const)}
-                  onChange={setHandKey}
-                />
-                <Button
-                  aria-label={msg('design.nearer', { name: hand.name })}
-                  onClick={() => moveTo(hand.key, placeNow(hand) - offsetStep(units.lengthUnit))}
-                >
-                  −
-                </Button>
-                <span className="figures min-h-11 content-center font-semibold">
-                  {units.length(placeNow(hand), 2)} {units.unit}
-                </span>
-                <Button
-                  aria-label={msg('design.farther', { name: hand.name })}
-                  onClick={() => moveTo(hand.key, placeNow(hand) + offsetStep(units.lengthUnit))}
-                >
-                  +
-                </Button>
-                {own.size > 0 && (
-                  <Button look="quiet" onClick={() => setOwn(new Map())}>
-                    {msg('design.undoAllByHand')}
-                  </Button>
-                )}
-              </div>
-              {bad.map(([key, { hindrances }]) => (
-                <p key={key} className="text-[14px] font-medium text-brick">
-                  {msg('design.cantStandThere', {
-                    name: planOf(key).name,
-                    hindrances: hindrances.map(hindranceWords).join('; '),
-                  })}
-                </p>
-              ))}
-            </fieldset>
-          )}
+          {hand && <OwnOffsets model={model} />}
           {lost.length > 0 && (
             <div className="mt-3 border-l-4 border-ochre pl-3">
               <p className="font-medium text-ochre">{msg('design.setAlreadyAndInTheWay')}</p>

@@ -98,3 +98,5 @@ export function useDesignPlace() {
     goTo,
   };
 }
+
+export type DesignPlaceModel = ReturnType<typeof useDesignPlace>;

@@ -338,3 +338,5 @@ export function useDrawingDialog({
     fitTo,
   };
 }
+
+export type DrawingDialogModel = ReturnType<typeof useDrawingDialog>;

@@ -153,3 +153,5 @@ export function useEditPackage({
     unclear,
   };
 }
+
+export type EditPackageModel = ReturnType<typeof useEditPackage>;

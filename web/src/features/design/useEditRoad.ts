@@ -196,3 +196,5 @@ export function useEditRoad({
     shown,
   };
 }
+
+export type EditRoadModel = ReturnType<typeof useEditRoad>;

@@ -130,3 +130,5 @@ export function useOffsetsDialog({
     lengths,
   };
 }
+
+export type OffsetsDialogModel = ReturnType<typeof useOffsetsDialog>;

@@ -1,37 +1,25 @@
-import { moveFor, moveGrade } from '@idle-marker/core';
-import { pairedDue, placeAtGround, roundRows } from '@idle-marker/records';
-import {
-  msg,
-  hubPlaceWords,
-  moveWords,
-  PAIRED_DUE,
-  pairFaultWords,
-  smallLength,
-  TWO_HEIGHTS,
-} from '@idle-marker/words';
+import { moveFor } from '@idle-marker/core';
+import { roundRows } from '@idle-marker/records';
+import { msg, hubPlaceWords, moveWords, smallLength, TWO_HEIGHTS } from '@idle-marker/words';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
 import { Card, Slip } from '../../ui/Slip.tsx';
-import { GuidanceBoard } from '../../pole/GuidanceBoard.tsx';
 import { HangsOn } from '../../pole/HangsOn.tsx';
 import { DUE_LABEL } from '../../pole/MarkSlip.tsx';
 import { MarkHeights } from '../../pole/MarkHeights.tsx';
-import { MoveHead } from '../../pole/MoveHead.tsx';
-import { PolePad } from '../../pole/PolePad.tsx';
 import { RoundTable } from '../../pole/RoundTable.tsx';
-import { WayBoard } from '../../pole/WayBoard.tsx';
-import { MOTION_NOISE } from '../../pole/useLiveStake.ts';
 import { MarkWays } from '../../pole/MarkWays.tsx';
 import { KnownMarks } from './KnownMarks.tsx';
 import { PairDialog } from './PairDialog.tsx';
 import { PlanFrom } from './PlanFrom.tsx';
 import { ReceiverSwitches } from './ReceiverSwitches.tsx';
-import { Sources } from './Sources.tsx';
 import { StartSteps } from './StartSteps.tsx';
 import { usePairedSet, type PairedSet } from '../../pole/usePaired.ts';
-import { usePairedWork, VIEWPOINTS, moveInput } from './usePairedWork.ts';
+import { usePairedWork, moveInput } from './usePairedWork.ts';
+import { PairedGuidance } from './PairedGuidance.tsx';
+import { PairedNotices } from './PairedNotices.tsx';
 
 /** Marks set with the plan from a receiver and the height from the instrument. */
 export function Place() {
@@ -51,6 +39,7 @@ export function Place() {
 }
 
 function PairedWork({ set }: { readonly set: PairedSet }) {
+  const model = usePairedWork({ set });
   const {
     state,
     units,
@@ -64,82 +53,23 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
     now,
     pairing,
     setPairing,
-    onPlan,
-    setOnPlan,
-    setViewpoint,
     viewpoint,
     accepted,
     shooting,
     lineAzimuth,
-    live,
-    move,
-    distance,
     groundZ,
     busy,
     due,
     stands,
-    faults,
     ready,
     blocked,
     promise,
-    trouble,
-    noise,
     pole,
-  } = usePairedWork({ set });
+  } = model;
   return (
     <>
       <div className="flex h-full min-h-0 flex-col max-md:overflow-y-auto lg:flex-row">
-        <section
-          className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1"
-          aria-label={msg('common.guidance')}
-        >
-          {now && <Sources now={now} />}
-          {stop && plan ? (
-            <>
-              <MoveHead
-                name={plan.name}
-                due={due}
-                way="follow"
-                doing={shooting.doing ?? proving.shooting.doing}
-                move={move}
-                distance={distance}
-                grade={distance === null ? null : moveGrade(distance, tolerance)}
-                tolerance={tolerance}
-                noise={live ? Math.hypot(noise, MOTION_NOISE) : noise}
-                stale={now?.place.plan === null}
-                viewpoint={viewpoint}
-                viewpoints={VIEWPOINTS}
-                onViewpoint={setViewpoint}
-                onPlan={onPlan}
-                onView={setOnPlan}
-              />
-              <div className="min-h-0 flex-1 p-3 max-lg:h-[210px] max-md:h-[170px] max-lg:flex-none max-lg:p-1">
-                {onPlan ? (
-                  <WayBoard round={round} stop={stop} instrument={null} pole={pole} stale={now?.place.plan === null} />
-                ) : (
-                  <GuidanceBoard
-                    move={move}
-                    trail={[]}
-                    viewpoint={viewpoint}
-                    tolerance={tolerance}
-                    toleranceWords={msg('common.within', { smallLength: smallLength(tolerance, units.lengthUnit) })}
-                    ahead={null}
-                    stale={now?.place.plan === null}
-                  />
-                )}
-              </div>
-              <PolePad
-                distance={distance}
-                busy={busy}
-                onWalk={() => void shooting.walk(placeAtGround(plan, groundZ), true)}
-              />
-            </>
-          ) : (
-            <EmptyTo title={msg('common.nothingToMarkYet')} place="design" label={msg('common.makeAWorkPackage')}>
-              {msg('paired.knownMarksCanBeProvedAlreadyWhat')}
-            </EmptyTo>
-          )}
-        </section>
+        <PairedGuidance model={model} />
         <Slip
           long
           topic={`${plan?.key ?? ''} ${stop?.mark?.id ?? ''} ${staking.shot?.sight.id ?? ''} ${accepted?.solution.id ?? ''}`}
@@ -193,53 +123,7 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
             )
           }
         >
-          <div aria-live="polite">
-            {(trouble ?? staking.fault) && (
-              <Card
-                tone="brick"
-                title={staking.fault?.title ?? msg('common.nothingWasStored')}
-                actions={
-                  <Button
-                    onClick={() => {
-                      staking.clear();
-                      shooting.clear();
-                      proving.shooting.clear();
-                    }}
-                  >
-                    {msg('common.close')}
-                  </Button>
-                }
-              >
-                {staking.fault?.text ?? trouble}
-              </Card>
-            )}
-            {accepted &&
-              faults.slice(0, 2).map((fault) => {
-                const { title, text } = pairFaultWords(fault, units);
-                return (
-                  <Card
-                    key={fault.code}
-                    tone="brick"
-                    title={title}
-                    actions={
-                      fault.code === 'POLE_CHANGED' && (
-                        <Button onClick={() => setPairing(true)}>{msg('paired.enterBothAgain')}</Button>
-                      )
-                    }
-                  >
-                    {text}
-                  </Card>
-                );
-              })}
-            {accepted &&
-              pairedDue(state, accepted)
-                .slice(0, 2)
-                .map((each) => (
-                  <Card key={each} tone={each.endsWith('FAILED') ? 'brick' : 'ochre'} title={PAIRED_DUE[each].title}>
-                    {PAIRED_DUE[each].text}
-                  </Card>
-                ))}
-          </div>
+          <PairedNotices model={model} />
           {accepted && promise && (
             <Card tone="ochre" title={promise.title}>
               {promise.text}

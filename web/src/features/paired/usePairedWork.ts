@@ -104,3 +104,5 @@ export function usePairedWork({ set }: Pick<{ readonly set: PairedSet }, 'set'>)
     pole,
   };
 }
+
+export type PairedWorkModel = ReturnType<typeof usePairedWork>;

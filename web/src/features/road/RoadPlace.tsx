@@ -15,7 +15,7 @@ import { Board } from '../../board/LazyBoard.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { roadAt, TOUCH } from '../../site/useRoads.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Choice, Field, Tick } from '../../ui/Field.tsx';
+import { Tick } from '../../ui/Field.tsx';
 import { Card, Slip } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { PolePad } from '../../pole/PolePad.tsx';
@@ -33,15 +33,16 @@ import { ROAD_FIELDS } from './useRoadFields.ts';
 import { BySections, OnSurface, Remarks, Where } from './Where.tsx';
 import { MeasureHere } from './MeasureHere.tsx';
 import { ShiftBadge } from './ShiftBadge.tsx';
-import { useRoadPlace, VIEWS, POLE, INSTRUMENT, TYPED, NO_SURFACE } from './useRoadPlace.ts';
+import { useRoadPlace, VIEWS, POLE, INSTRUMENT, TYPED } from './useRoadPlace.ts';
+import { RoadSource } from './RoadSource.tsx';
 
 /** What was measured so far from a station still belongs to its section. */
 const SAME_SECTION: Metres = 1;
 
 /** Where along the road is this, how far off, and how high should it be there? */
 export function Place() {
+  const model = useRoadPlace();
   const {
-    state,
     inForce,
     units,
     style,
@@ -51,15 +52,11 @@ export function Place() {
     setActive,
     surfaces,
     underlay,
-    withPole,
     subject,
     setSubject,
-    typed,
     setTyped,
     view,
     setView,
-    surfaceChoice,
-    setSurface,
     pole,
     stale,
     measuring,
@@ -81,7 +78,7 @@ export function Place() {
     ground,
     groundAlong,
     scene,
-  } = useRoadPlace();
+  } = model;
   if (roads.length === 0)
     return (
       <EmptyTo
@@ -289,69 +286,7 @@ export function Place() {
               {shooting.trouble}
             </Card>
           )}
-          <div className="grid grid-cols-2 gap-3">
-            <Choice
-              label={msg('common.along')}
-              value={active.id}
-              options={roads.map((each) => [each.id, each.road.name] as const)}
-              onChange={setActive}
-            />
-            <Choice
-              label={msg('road.whereIs')}
-              value={subject}
-              options={[
-                ...(withPole ? [[POLE, msg('road.thePoleLive')] as const] : []),
-                ...(inForce
-                  ? [[INSTRUMENT, msg('road.theInstrument', { name: inForce.fact.body.name })] as const]
-                  : []),
-                [TYPED, msg('road.aPlaceTypedOrTouchedOnThe')],
-                ...state.control
-                  .filter(({ revision }) => revision.body.e !== null)
-                  .map(({ revision }) => [revision.body.name, msg('road.mark', { name: revision.body.name })] as const),
-              ]}
-              onChange={setSubject}
-            />
-            {subject === TYPED && (
-              <>
-                <Field
-                  label={units.axes[0] === 'e' ? msg('common.east') : msg('common.north')}
-                  unit={units.unit}
-                  value={typed.first}
-                  inputMode="decimal"
-                  onChange={(event) => setTyped({ ...typed, first: event.target.value })}
-                  error={
-                    typed.first !== '' && units.readLength(typed.first) === null ? msg('road.thisIsNoLength') : null
-                  }
-                />
-                <Field
-                  label={units.axes[0] === 'e' ? msg('common.north') : msg('common.east')}
-                  unit={units.unit}
-                  value={typed.second}
-                  inputMode="decimal"
-                  onChange={(event) => setTyped({ ...typed, second: event.target.value })}
-                  error={
-                    typed.second !== '' && units.readLength(typed.second) === null ? msg('road.thisIsNoLength') : null
-                  }
-                />
-                <Field
-                  label={msg('common.height')}
-                  unit={units.unit}
-                  value={typed.z}
-                  inputMode="decimal"
-                  onChange={(event) => setTyped({ ...typed, z: event.target.value })}
-                  help={msg('road.emptyPlanOnly')}
-                />
-              </>
-            )}
-            {surfaces.length > 0 && (
-              <Choice
-                label={msg('road.groundDrawnWithIt')}
-                value={surfaceChoice}
-                options={[[NO_SURFACE, 'none'], ...surfaces.map(({ id, label }) => [id, label] as const)]}
-                onChange={setSurface}
-              />
-            )}
-          </div>
+          <RoadSource model={model} />
           {against && against.feet.length > 1 && (
             <div className="mt-3">
               <p className="font-medium text-ochre">

@@ -121,3 +121,5 @@ export function useRoadPlace() {
     scene,
   };
 }
+
+export type RoadPlaceModel = ReturnType<typeof useRoadPlace>;

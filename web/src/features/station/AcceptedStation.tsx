@@ -1,20 +1,8 @@
 import type { FactBody } from '@idle-marker/contract';
-import { goodToOf, isUnsteady, type AcceptedSolution, figuresOf } from '@idle-marker/records';
-import {
-  msg,
-  CHECKABILITY_WORDS,
-  EVENT_KINDS,
-  EVENT_WORDS,
-  smallLength,
-  goodToWords,
-  thenWords,
-  unnoticedSubject,
-  unnoticedWords,
-} from '@idle-marker/words';
+import { goodToOf, type AcceptedSolution } from '@idle-marker/records';
+import { msg, goodToWords } from '@idle-marker/words';
 import { Board } from '../../board/LazyBoard.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { Dialog } from '../../ui/Dialog.tsx';
-import { Choice, Field } from '../../ui/Field.tsx';
 import { Card, Figures, PlanOnlyBadge, Slip, Workspace } from '../../ui/Slip.tsx';
 import { clockTime } from '../../ui/time.ts';
 import { LiftProvision } from '../../evidence/LiftProvision.tsx';
@@ -24,6 +12,9 @@ import { CorrectEntries } from './CorrectEntries.tsx';
 import { OwnControl } from './OwnControl.tsx';
 import { Promise95 } from './Promise95.tsx';
 import { useAcceptedStation } from './useAcceptedStation.ts';
+import { StationFacts } from './StationFacts.tsx';
+import { EventDialog } from './EventDialog.tsx';
+import { CloseStationDialog } from './CloseStationDialog.tsx';
 
 /** What is promised over what the class allows. */
 const SHADES = [
@@ -32,7 +23,7 @@ const SHADES = [
   ['bg-brick', msg('station.notPromised')],
 ] as const;
 
-const METHOD_SAID: Readonly<Record<FactBody<'solution'>['method'], (over: string, marks: number) => string>> = {
+export const METHOD_SAID: Readonly<Record<FactBody<'solution'>['method'], (over: string, marks: number) => string>> = {
   resection: (_, marks) => msg('station.freeStationMarksInPlan', { marks }),
   overMark: (over, marks) => msg('station.over', { over, backsights: marks - 1 }),
   carried: (over) => msg('station.overCarriedForwardFromTheStationBefore', { over }),
@@ -51,17 +42,13 @@ export function AcceptedStation({
   onSightMore(): void;
   onNew(over: string | null): void;
 }) {
+  const model = useAcceptedStation({ solution });
   const {
     id,
     units,
-    naming,
     proof,
     navigate,
-    event,
     setEvent,
-    note,
-    setNote,
-    closing,
     setClosing,
     carrying,
     setCarrying,
@@ -71,12 +58,9 @@ export function AcceptedStation({
     setCorrecting,
     result,
     name,
-    missing,
     provisional,
     shades,
     scene,
-    out,
-    check,
     said,
     fallen,
     older,
@@ -85,11 +69,7 @@ export function AcceptedStation({
     keepGround,
     rivals,
     stoodOver,
-    heightFrom,
-    marks,
-    record,
-    close,
-  } = useAcceptedStation({ solution });
+  } = model;
   return (
     <>
       <Workspace
@@ -172,44 +152,7 @@ export function AcceptedStation({
                 {msg('station.marksSetSinceTheLastGoodProof')}
               </Card>
             )}
-            <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
-              <dt className="text-ink2">{msg('common.station')}</dt>
-              <dd>{METHOD_SAID[solution.fact.body.method](stoodOver ?? '?', marks)}</dd>
-              <dt className="text-ink2">{msg('station.orientation')}</dt>
-              <dd className="figures">
-                {msg('station.atCircleZero', { angle: units.angle(figuresOf(solution.fact).orientation) })}
-              </dd>
-              <dt className="text-ink2">{msg('common.height')}</dt>
-              <dd>
-                {figuresOf(solution.fact).sdAxis === null
-                  ? msg('station.nonePlanOnly')
-                  : msg('station.tiltingAxisGoodTo95', {
-                      smallLength: smallLength(1.96 * (figuresOf(solution.fact).sdAxis ?? 0), units.lengthUnit),
-                      heightFrom,
-                    })}
-              </dd>
-              {check && (
-                <>
-                  <dt className="text-ink2">{msg('common.checked')}</dt>
-                  <dd>
-                    {CHECKABILITY_WORDS[check.now].title}. {CHECKABILITY_WORDS[check.now].text}{' '}
-                    {check.byRulesOfThen && !fallen && thenWords(check.then, check.now)}
-                    {check.worst && !fallen && (
-                      <span className="block text-[13px] text-ink2">
-                        {unnoticedSubject(check.worst, naming)}: {unnoticedWords(check.worst, naming)}
-                      </span>
-                    )}
-                  </dd>
-                </>
-              )}
-              <dt className="text-ink2">{msg('common.leftOut2')}</dt>
-              <dd>{out.length === 0 ? 'nothing' : out.join(', ')}</dd>
-              <dt className="text-ink2">{msg('station.ground')}</dt>
-              <dd>
-                {solution.occupation.body.ground}
-                {isUnsteady(solution.occupation.body) && msg('station.aProofLasts30MinutesAtMost')}
-              </dd>
-            </dl>
+            <StationFacts model={model} solution={solution} />
             <Promise95 solution={solution} />
             {correctedSince && (
               <Card
@@ -255,52 +198,8 @@ export function AcceptedStation({
         />
       )}
       {carrying && <OwnControl solution={solution} onClose={() => setCarrying(false)} />}
-      <Dialog
-        open={event !== null}
-        onClose={() => setEvent(null)}
-        title={msg('station.whatHappenedAtTheInstrument')}
-        foot={
-          <Button look="primary" onClick={() => void record()}>
-            {msg('common.noteIt')}
-          </Button>
-        }
-      >
-        <div className="flex flex-col gap-3">
-          <Choice
-            label={msg('station.event')}
-            value={event ?? 'bump'}
-            options={EVENT_KINDS.map((kind) => [kind, EVENT_WORDS[kind].said] as const)}
-            onChange={setEvent}
-          />
-          <Field
-            label={msg('common.note')}
-            value={note}
-            maxLength={500}
-            onChange={(change) => setNote(change.target.value)}
-          />
-          <p className="text-ink2">{msg('station.aProofIsDueAtOnceAfter')}</p>
-        </div>
-      </Dialog>
-      <Dialog
-        open={closing}
-        onClose={() => setClosing(false)}
-        title={msg('station.closeStation', { name })}
-        foot={
-          <>
-            <Button onClick={() => void navigate(`/sites/${id}/prove`)}>{msg('station.proveFirst')}</Button>
-            <Button look="danger" onClick={() => void close()}>
-              {msg('station.closeIt')}
-            </Button>
-          </>
-        }
-      >
-        {missing.map(({ title, text }) => (
-          <p key={title} className="mb-2">
-            <strong>{title}.</strong> {text}
-          </p>
-        ))}
-        {missing.length === 0 && <p>{msg('station.nothingThatWasSetOrMeasuredFrom')}</p>}
-      </Dialog>
+      <EventDialog model={model} />
+      <CloseStationDialog model={model} />
     </>
   );
 }

@@ -5,45 +5,39 @@ import { msg, heightCheckWords, smallLength, stationErrorSentence } from '@idle-
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { Board } from '../../board/LazyBoard.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { Field } from '../../ui/Field.tsx';
 import { Card, Figures, Slip, Workspace } from '../../ui/Slip.tsx';
-import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { LINK } from '../../ui/link.ts';
 import { HeightReach } from './HeightReach.tsx';
 import { EditControl } from '../../evidence/EditControl.tsx';
 import { useHeightWork } from './useHeightWork.ts';
+import { HeightSpots } from './HeightSpots.tsx';
+import { HeightBenchmarks } from './HeightBenchmarks.tsx';
 
 /** A placing for heights alone: benchmarks give the tilting axis, and then every spot that is sighted has a height. */
 export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'occupation'>; onNew(): void }) {
+  const model = useHeightWork({ occupation });
   const {
     id,
-    state,
-    say,
     units,
     shooting,
-    out,
     adding,
     setAdding,
     spot,
-    setSpot,
     reading,
     draft,
     result,
     scene,
-    small,
     benchmarks,
     sighted,
     off,
     poor,
     isChecked,
-    formatOff,
     naming,
     nameOf,
     busy,
     sight,
     readSpot,
-    toggle,
-  } = useHeightWork({ occupation });
+  } = model;
   return (
     <>
       <Workspace
@@ -138,99 +132,8 @@ export function HeightWork({ occupation, onNew }: { readonly occupation: Fact<'o
                       : msg('station.aWrongSpotOrAWrongFigure')}
               </Card>
             )}
-            {result && (
-              <section className="mt-4" aria-label={msg('station.heightsReadFromHere')}>
-                <h2 className="text-[15px]">{msg('station.heightsFromHere')}</h2>
-                <Field
-                  label={msg('station.whichSpot')}
-                  value={spot}
-                  maxLength={80}
-                  placeholder={msg('station.topOfTheFootingNorthEast')}
-                  onChange={(event) => setSpot(event.target.value)}
-                  help={msg('station.thenReadItEachOneIsKept')}
-                />
-                {draft.spots.length > 0 && (
-                  <table className={TABLE}>
-                    <thead>
-                      <tr>
-                        <th className={TH_WORD}>{msg('station.spot')}</th>
-                        <th className={TH}>{msg('common.height2', { unit: units.unit })}</th>
-                        {state.settings.siteZero !== null && <th className={TH}>{msg('common.againstZero')}</th>}
-                        <th className={TH}>95 %</th>
-                        <th className={TH}>
-                          <span className="sr-only">{msg('common.takeBack')}</span>
-                        </th>
-                      </tr>
-                    </thead>
-                    <tbody>
-                      {draft.spots.map((each) => (
-                        <tr key={each.sight.id}>
-                          <td className={TD_WORD}>{each.name}</td>
-                          <td className={TD}>{units.length(each.z)}</td>
-                          {state.settings.siteZero !== null && (
-                            <td className={TD}>{units.length(each.z - state.settings.siteZero)}</td>
-                          )}
-                          <td className={TD}>{smallLength(NORMAL_95_FACTOR * each.sd, units.lengthUnit)}</td>
-                          <td className={TD}>
-                            <Button
-                              look="quiet"
-                              aria-label={msg('common.takeBack2', { name: each.name })}
-                              onClick={() =>
-                                void say({
-                                  type: 'withdrawal',
-                                  body: {
-                                    record: each.sight.id,
-                                    occupation: null,
-                                    reason: msg('station.theHeightOfWasTakenBack', { name: each.name }),
-                                  },
-                                })
-                              }
-                            >
-                              {msg('common.takeBack')}
-                            </Button>
-                          </td>
-                        </tr>
-                      ))}
-                    </tbody>
-                  </table>
-                )}
-              </section>
-            )}
-            {result && (
-              <table className={TABLE}>
-                <thead>
-                  <tr>
-                    <th className={TH_WORD}>{msg('common.benchmark')}</th>
-                    <th className={TH}>{msg('common.off', { name: small.name })}</th>
-                    <th className={TH}>{msg('station.target')}</th>
-                    <th className={TH}>{msg('common.use')}</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {draft.groups.map((group) => {
-                    const point = result.points.find((each) => each.name === group.mark);
-                    return (
-                      <tr
-                        key={group.sights[0]!.id}
-                        className={point?.leaveOneOutHeight?.exceeds ? 'bg-brick-tint text-brick' : ''}
-                      >
-                        <td className={TD_WORD}>
-                          {nameOf(group.mark)}
-                          {group.sights.length > 1 && <span className="text-ink2"> ×{group.sights.length}</span>}
-                        </td>
-                        <td className={TD}>{formatOff(point?.dZ ?? null)}</td>
-                        <td className={TD}>{units.length(group.observation.targetHeight)}</td>
-                        <td className={TD}>
-                          <Button look="quiet" aria-pressed={!out.has(group.mark)} onClick={() => toggle(group.mark)}>
-                            {out.has(group.mark) ? msg('common.leftOut') : 'used'}
-                          </Button>
-                        </td>
-                      </tr>
-                    );
-                  })}
-                </tbody>
-              </table>
-            )}
+            {result && <HeightSpots model={model} />}
+            {result && <HeightBenchmarks model={model} />}
             <Card
               tone="ink"
               title={msg('station.aReceiverOnTheSamePole')}

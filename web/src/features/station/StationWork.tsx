@@ -4,7 +4,7 @@ import { MisnamedCard } from '../../pole/MisnamedCard.tsx';
 import { Board } from '../../board/LazyBoard.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Tick } from '../../ui/Field.tsx';
-import { Card, Figures, PlanOnlyBadge, Slip, Workspace } from '../../ui/Slip.tsx';
+import { Card, Slip, Workspace } from '../../ui/Slip.tsx';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { AcceptDialog } from './AcceptDialog.tsx';
 import { ArithmeticButton } from './ArithmeticDialog.tsx';
@@ -20,10 +20,13 @@ import { EXAGGERATION } from './stationScene.ts';
 import { Unseen } from './Unseen.tsx';
 import { WithoutTable } from './WithoutTable.tsx';
 import { InstrumentSuspect } from './InstrumentSuspect.tsx';
-import { goodToWords, smallLength } from '@idle-marker/words';
+import { smallLength } from '@idle-marker/words';
 import { useStationWork, type StationWorkProps } from './useStationWork.ts';
+import { StationWorkHead } from './StationWorkHead.tsx';
+import { StationWorkActions } from './StationWorkActions.tsx';
 
 export function StationWork({ occupation, onDone, onNew, reopened }: StationWorkProps) {
+  const model = useStationWork({ occupation });
   const {
     id,
     state,
@@ -53,7 +56,6 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
     rename,
     unsteady,
     obstacles,
-    isReady,
     overMark,
     over,
     judgement,
@@ -65,7 +67,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
     target,
     leaveOut,
     sights,
-  } = useStationWork({ occupation });
+  } = model;
   return (
     <>
       <Workspace
@@ -90,77 +92,8 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
         slip={
           <Slip
             topic={`${sights} ${shooting.trouble ?? ''}`}
-            head={
-              <>
-                <h1 className="text-xl">
-                  {msg('station.station', { name: occupation.body.name })}{' '}
-                  <span className="ml-1 text-[15px] font-normal text-ink2">
-                    {reopened
-                      ? msg('station.sightedAgainOnTheSpot')
-                      : sights === 0
-                        ? msg('station.noSightYet')
-                        : msg('station.from2', {
-                            over: over
-                              ? msg('station.over2', { name: over.body.name })
-                              : onLines
-                                ? msg('station.onLines')
-                                : msg('station.freeStation'),
-                            sights,
-                          })}
-                  </span>
-                  {draft.planOnly && <PlanOnlyBadge />}
-                </h1>
-                {solved && (
-                  <Figures
-                    items={[
-                      ...units.axes.map(
-                        (axis) =>
-                          [
-                            axis === 'e' ? msg('common.east') : msg('common.north'),
-                            units.length(solved.result[axis]),
-                          ] as const,
-                      ),
-                      ...(draft.planOnly
-                        ? []
-                        : [[msg('common.height'), units.length(solved.result.height?.z ?? null)] as const]),
-                      [
-                        msg('common.goodTo95'),
-                        goodToWords(solved.judgement.goodTo, units.lengthUnit),
-                        isReady ? 'text-good' : 'text-ochre',
-                      ],
-                    ]}
-                  />
-                )}
-              </>
-            }
-            foot={
-              <>
-                {shooting.doing ? (
-                  <Button onClick={shooting.cancel}>{msg('common.cancel')}</Button>
-                ) : (
-                  <Button
-                    look={isReady ? 'plain' : 'primary'}
-                    hint="A"
-                    disabled={!target}
-                    onClick={() => target && void sight(target.id)}
-                  >
-                    {target
-                      ? msg('common.sight2', { name: target.revision.body.name })
-                      : onLines
-                        ? msg('station.chooseALine')
-                        : msg('common.chooseAMark')}
-                  </Button>
-                )}
-                <Button
-                  look={isReady ? 'primary' : 'plain'}
-                  hint={msg('common.enter')}
-                  disabled={!solved || shooting.doing !== null}
-                  onClick={() => setAccepting(true)}
-                >
-                  {solved && !isReady ? msg('station.acceptOrRefuse') : msg('station.acceptStation')}
-                </Button>
-              </>
-            }
+            head={<StationWorkHead model={model} occupation={occupation} reopened={reopened} />}
+            foot={<StationWorkActions model={model} />}
           >
             <div aria-live="polite">
               {shooting.doing && <p className="mb-2 font-medium">{shooting.doing}</p>}

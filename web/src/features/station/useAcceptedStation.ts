@@ -169,3 +169,5 @@ export function useAcceptedStation({
     close,
   };
 }
+
+export type AcceptedStationModel = ReturnType<typeof useAcceptedStation>;

@@ -187,3 +187,5 @@ export function useCorrectEntries({
     ownHeights,
   };
 }
+
+export type CorrectEntriesModel = ReturnType<typeof useCorrectEntries>;

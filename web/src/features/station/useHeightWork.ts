@@ -89,3 +89,5 @@ export function useHeightWork({
     toggle,
   };
 }
+
+export type HeightWorkModel = ReturnType<typeof useHeightWork>;

@@ -175,3 +175,5 @@ export function useStationWork({ occupation }: Pick<StationWorkProps, 'occupatio
     sights,
   };
 }
+
+export type StationWorkModel = ReturnType<typeof useStationWork>;

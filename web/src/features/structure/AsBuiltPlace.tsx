@@ -1,14 +1,13 @@
 import { usedCodes } from '@idle-marker/records';
-import { msg, NUMBERED_NAME, overSurfaceWords } from '@idle-marker/words';
+import { msg, overSurfaceWords } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { currentLink } from '../../link/linkStore.ts';
 import { searchWindow } from '../../link/searchWindow.ts';
 import { Board } from '../../board/LazyBoard.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
-import { CodeField } from '../../pole/CodeField.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { Choice, Field } from '../../ui/Field.tsx';
+import { Choice } from '../../ui/Field.tsx';
 import { Slip, Workspace } from '../../ui/Slip.tsx';
 import { LINK } from '../../ui/link.ts';
 import { TIME_ZONE } from '../../ui/time.ts';
@@ -18,11 +17,12 @@ import { BuiltTable } from './BuiltTable.tsx';
 import { BuiltChart } from './LazyBuiltChart.tsx';
 import { MarkWays } from '../../pole/MarkWays.tsx';
 import { MeasuringNotice } from '../../pole/MeasuringNotice.tsx';
-import { ShotsChoice } from '../../pole/ShotsChoice.tsx';
-import { useAsBuiltPlace, NO_CODE, FREE, EXAGGERATION } from './useAsBuiltPlace.ts';
+import { useAsBuiltPlace, NO_CODE, EXAGGERATION } from './useAsBuiltPlace.ts';
+import { BuiltChoices } from './BuiltChoices.tsx';
 
 /** Does it stand where it was designed? Anything measured, with a code, against the design or by itself. */
 export function Place() {
+  const model = useAsBuiltPlace();
   const {
     id,
     state,
@@ -31,27 +31,18 @@ export function Place() {
     underlay,
     simulated,
     workId,
-    setWork,
     work,
     differences,
     groups,
-    surfaces,
     surface,
     live,
     stale,
     under,
     plans,
     setKey,
-    measured,
     plan,
-    name,
-    setName,
     code,
     setCode,
-    note,
-    setNote,
-    shots,
-    setShots,
     filter,
     setFilter,
     measuring,
@@ -60,14 +51,12 @@ export function Place() {
     codes,
     free,
     freeName,
-    reserved,
-    isTaken,
     take,
     ready,
     shown,
     byFact,
     scene,
-  } = useAsBuiltPlace();
+  } = model;
   if (!inForce)
     return (
       <EmptyTo
@@ -147,52 +136,7 @@ export function Place() {
                 )}
               </div>
             )}
-            <div className="grid grid-cols-2 gap-3">
-              <Choice
-                label={msg('structure.comparedWith')}
-                value={work?.id ?? surface?.id ?? FREE}
-                options={[
-                  [FREE, msg('structure.nothingAnyPoint')],
-                  ...state.packages.map((each) => [each.id, each.body.name] as const),
-                  ...surfaces.map((each) => [each.id, `surface ${each.label}`] as const),
-                ]}
-                onChange={(next) => {
-                  setWork(next);
-                  setKey(null);
-                }}
-              />
-              {work && plan ? (
-                <Choice
-                  label={msg('structure.which')}
-                  value={plan.key}
-                  options={plans.map((each) => [each.key, `${each.corner}${measured(each.key) ? ' ✓' : ''}`] as const)}
-                  onChange={setKey}
-                />
-              ) : (
-                <Field
-                  label={msg('common.name')}
-                  value={name}
-                  maxLength={80}
-                  onChange={(event) => setName(event.target.value)}
-                  error={isTaken ? msg('structure.thisNameIsMeasuredAlreadyBothWould') : null}
-                  help={
-                    reserved !== null && reserved !== 'asBuilt'
-                      ? msg('structure.numbersFromThereAreFor', { numberedName: NUMBERED_NAME[reserved] })
-                      : undefined
-                  }
-                />
-              )}
-              <CodeField value={code} codes={codes} onChange={setCode} />
-              <ShotsChoice shots={shots} onShots={setShots} />
-              <Field
-                className="col-span-2"
-                label={msg('structure.whatTheInstrumentCantTakeTapedFigures')}
-                value={note}
-                maxLength={500}
-                placeholder={msg('structure.coverToInvert142Fence0')}
-                onChange={(event) => setNote(event.target.value)}
-              />
-            </div>
+            <BuiltChoices model={model} />
             {work && plans.length === 0 && (
               <p className="mt-2 text-[14px] text-ochre">
                 {msg('structure.onlyHasHubsBesideTheWorkMeasure', { name: work.body.name })}

@@ -1,4 +1,4 @@
-import { compassWord, moveGrade, planDistance } from '@idle-marker/core';
+import { compassWord, moveGrade } from '@idle-marker/core';
 import { lineDifferences, spreadOf } from '@idle-marker/records';
 import { msg, ALONG_HEAD, alongWords, GRADE_WORD, heightOffWords, offLineParts, smallLength } from '@idle-marker/words';
 import { TypedReading } from '../../pole/TypedReading.tsx';
@@ -6,7 +6,6 @@ import { Board } from '../../board/LazyBoard.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Choice, Field } from '../../ui/Field.tsx';
 import { Slip } from '../../ui/Slip.tsx';
 import { Steady } from '../../ui/Steady.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
@@ -15,51 +14,28 @@ import { lineAt, type ChosenLine } from './lineChoices.ts';
 import { MarkWays } from '../../pole/MarkWays.tsx';
 import { MeasuringNotice } from '../../pole/MeasuringNotice.tsx';
 import { TakeBack } from '../../pole/TakeBack.tsx';
-import { ShotsChoice } from '../../pole/ShotsChoice.tsx';
-import { useLinePlace, POINTS, NONE, isArc, kindOf } from './useLinePlace.ts';
+import { useLinePlace, isArc, kindOf } from './useLinePlace.ts';
+import { LineSource } from './LineSource.tsx';
 
 /** A touch this near to a line means it, pixels. */
 const TOUCH_PX = 20;
 
 /** How far along and off a line is what the pole touches? One line, or two at once. */
 export function Place() {
+  const model = useLinePlace();
   const {
     state,
     inForce,
     units,
     underlay,
     lines,
-    points,
     setFirst,
-    firstId,
-    secondId,
-    setSecond,
-    from,
-    setFrom,
-    to,
-    setTo,
-    bend,
-    setBend,
-    radius,
-    setRadius,
-    heights,
-    setHeights,
-    wanted,
-    setWanted,
-    name,
-    setName,
-    shots,
-    setShots,
     measuring,
     shooting,
     place,
     stale,
-    start,
-    end,
-    bulge,
     line,
     second,
-    startZ,
     alongWanted,
     offWanted,
     live,
@@ -72,7 +48,7 @@ export function Place() {
     scene,
     offParts,
     spoken,
-  } = useLinePlace();
+  } = model;
   if (!inForce)
     return (
       <EmptyTo
@@ -210,137 +186,7 @@ export function Place() {
           <div aria-live="polite">
             <MeasuringNotice measuring={measuring} />
           </div>
-          <div className="grid grid-cols-2 gap-3">
-            <Choice
-              label={msg('common.line')}
-              value={firstId}
-              options={[
-                ...lines.map(({ id, name: each }) => [id, each] as const),
-                [POINTS, msg('structure.betweenTwoPoints')],
-              ]}
-              onChange={setFirst}
-            />
-            <Choice
-              label={msg('structure.andAtTheSameTime')}
-              value={secondId}
-              options={[
-                [NONE, msg('structure.noOtherLine')],
-                ...lines.filter(({ id }) => id !== firstId).map(({ id, name: each }) => [id, each] as const),
-              ]}
-              onChange={setSecond}
-            />
-            {firstId === POINTS && (
-              <>
-                <Choice
-                  label={msg('common.from')}
-                  value={from}
-                  options={points.map((point, i) => [String(i), point.name] as const)}
-                  onChange={setFrom}
-                />
-                <Choice
-                  label={msg('common.to2')}
-                  value={to}
-                  options={points.map((point, i) => [String(i), point.name] as const)}
-                  onChange={setTo}
-                />
-              </>
-            )}
-            {firstId === POINTS && (
-              <>
-                <Choice
-                  label={msg('structure.itRuns')}
-                  value={bend}
-                  options={[
-                    ['straight', 'straight'],
-                    ['left', msg('structure.inAnArcTurningLeft')],
-                    ['right', msg('structure.inAnArcTurningRight')],
-                  ]}
-                  onChange={setBend}
-                />
-                {bend === 'straight' ? (
-                  <span />
-                ) : (
-                  <Field
-                    label={msg('common.radius')}
-                    unit={units.unit}
-                    value={radius}
-                    inputMode="decimal"
-                    onChange={(event) => setRadius(event.target.value)}
-                    error={
-                      radius !== '' && bulge === null && start && end && start !== end
-                        ? msg('structure.tooSmallThePointsLieApartAn', {
-                            length: units.length(planDistance(start, end)),
-                            unit: units.unit,
-                          })
-                        : null
-                    }
-                  />
-                )}
-              </>
-            )}
-            {firstId === POINTS && start === end && (
-              <p className="col-span-2 text-[13px] font-medium text-brick">
-                {msg('structure.aLineRunsBetweenTwoDifferentPoints')}
-              </p>
-            )}
-            <Field
-              label={msg('structure.heightWhereItStarts')}
-              unit={units.unit}
-              value={heights[0]}
-              inputMode="decimal"
-              onChange={(event) => setHeights([event.target.value, heights[1]])}
-              help={
-                line && line.side.from.z !== null
-                  ? msg('structure.emptyAsDrawn', { length: units.length(line.side.from.z) })
-                  : msg('structure.emptyNoHeights')
-              }
-            />
-            <Field
-              label={msg('structure.heightWhereItEnds')}
-              unit={units.unit}
-              value={heights[1]}
-              inputMode="decimal"
-              onChange={(event) => setHeights([heights[0], event.target.value])}
-              help={
-                line && line.side.to.z !== null && startZ === null
-                  ? msg('structure.emptyAsDrawn', { length: units.length(line.side.to.z) })
-                  : msg('structure.emptyLevel')
-              }
-            />
-            <Field
-              label={msg('structure.wantedAlong')}
-              unit={units.unit}
-              value={wanted.along}
-              inputMode="decimal"
-              onChange={(event) => setWanted({ ...wanted, along: event.target.value })}
-            />
-            <div className="grid grid-cols-2 gap-2">
-              <Field
-                label={msg('structure.andOff')}
-                unit={units.unit}
-                value={wanted.off}
-                inputMode="decimal"
-                onChange={(event) => setWanted({ ...wanted, off: event.target.value })}
-              />
-              <Choice
-                label={msg('common.toThe')}
-                value={wanted.side}
-                options={[
-                  ['right', 'right'],
-                  ['left', 'left'],
-                ]}
-                onChange={(side) => setWanted({ ...wanted, side })}
-              />
-            </div>
-            <Field
-              label={msg('common.name')}
-              value={name}
-              placeholder={usual}
-              maxLength={80}
-              onChange={(event) => setName(event.target.value)}
-            />
-            <ShotsChoice shots={shots} onShots={setShots} />
-          </div>
+          <LineSource model={model} />
           {line && (
             <p className="mt-2 text-[13px] text-ink2">
               {isArc(line) ? (

@@ -206,3 +206,5 @@ export function useAsBuiltPlace() {
     scene,
   };
 }
+
+export type AsBuiltPlaceModel = ReturnType<typeof useAsBuiltPlace>;

@@ -205,3 +205,5 @@ export function useLinePlace() {
     spoken,
   };
 }
+
+export type LinePlaceModel = ReturnType<typeof useLinePlace>;

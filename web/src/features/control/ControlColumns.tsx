@@ -1,0 +1,44 @@
+import { msg, UNIT_NAME } from '@idle-marker/words';
+import { Choice, Field } from '../../ui/Field.tsx';
+import { LENGTH_CHOICES } from '../../field/lengthChoices.ts';
+
+import type { ImportControlModel } from './useImportControl.ts';
+
+export function ControlColumns({ model }: { readonly model: ImportControlModel }) {
+  const { unit, setUnit, xIsNorth, setXIsNorth, sdH, setSdH, sdZ, setSdZ, list } = model;
+  if (!list) return null;
+  return (
+    <div className="mt-3 grid gap-3 sm:grid-cols-3">
+      {list.unitFromFile ? (
+        <p className="self-end">{msg('control.theHeaderSays', { unitName: UNIT_NAME[list.unit] })}</p>
+      ) : (
+        <Choice label={msg('control.unitOfTheCoordinates')} value={unit} options={LENGTH_CHOICES} onChange={setUnit} />
+      )}
+      <Field
+        label={msg('control.standardDeviationInPlanWhereNoneIs')}
+        unit="mm"
+        value={sdH}
+        onChange={(event) => setSdH(event.target.value)}
+        inputMode="decimal"
+      />
+      <Field
+        label={msg('control.standardDeviationInHeightWhereNoneIs')}
+        unit="mm"
+        value={sdZ}
+        onChange={(event) => setSdZ(event.target.value)}
+        inputMode="decimal"
+      />
+      {list.usesXY && (
+        <Choice
+          label={msg('control.theHeaderSaysXAndY')}
+          value={xIsNorth ? 'n' : 'e'}
+          options={[
+            ['e', msg('control.xIsTheEasting')],
+            ['n', msg('control.xIsTheNorthing')],
+          ]}
+          onChange={(value) => setXIsNorth(value === 'n')}
+        />
+      )}
+    </div>
+  );
+}
