@@ -58,7 +58,7 @@ beforeAll(async () => {
     if (status === 201) issued++;
   }
   archive = await out(from);
-}, 60_000);
+}, 240_000);
 afterAll(async () => {
   await from.stop();
   await to.stop();
@@ -241,7 +241,7 @@ describe('an archive', () => {
       expect(body.detail).toMatch(/Nothing was written\.$/);
       expect(await sites(to)).toEqual([]);
     }
-  }, 60_000);
+  }, 240_000);
 
   it('comes in whole, is the same to the byte when it is written again, and may be sent twice', async () => {
     const { body } = await into(archive).expect(201);
@@ -252,7 +252,7 @@ describe('an archive', () => {
     expect((await into(archive).expect(201)).body).toMatchObject({ facts: 0, files: 0 });
     expect((await request(to.app).get(`/api/v1/sites/${SITE}/sheets`)).body.sheets).toHaveLength(issued);
     expect(issued).toBeGreaterThan(2);
-  }, 60_000);
+  }, 240_000);
 
   it('gives its connection back when whoever fetches it goes away in the middle', async () => {
     const site = id();
@@ -328,7 +328,7 @@ describe('an archive', () => {
       ).toMatch(/line 4: .*orderedAt/);
     await running.stop();
     await elsewhere.stop();
-  }, 60_000);
+  }, 240_000);
 
   it('carries facts that were kept before a rule held for them, and lists them', async () => {
     const running = await startHarness('archive_poisoned');
@@ -395,7 +395,7 @@ describe('an archive', () => {
     expect((await into(shapeless).expect(422)).body.detail).toMatch(/line 3: kind/);
     await running.stop();
     await elsewhere.stop();
-  }, 60_000);
+  }, 240_000);
 
   it('carries facts whose reference was not held to when they were kept, lists them, and the database has the others', async () => {
     const running = await startHarness('archive_loose');
@@ -470,7 +470,7 @@ describe('an archive', () => {
     expect(await listed(elsewhere)).toMatchObject([{ id: loose.id }]);
     await running.stop();
     await elsewhere.stop();
-  }, 60_000);
+  }, 240_000);
 
   it('keeps no key of a crew’s page', async () => {
     const { body } = await request(from.app)

@@ -17,7 +17,7 @@ let harness: Harness;
 beforeAll(async () => {
   harness = await startHarness('crew');
   await loadDemo(harness.orm, DEMO, NOW, silent);
-}, 60_000);
+}, 240_000);
 afterAll(() => harness.stop());
 
 const facts = async (): Promise<AnyFact[]> =>
@@ -153,7 +153,7 @@ describe('a report', () => {
     for (let i = 0; i < 62; i++) statuses.push((await report(token, mark!.id, { text: String(i) })).status);
     expect(statuses.slice(0, 60).every((status) => status === 201)).toBe(true);
     expect(statuses.slice(60)).toEqual([429, 429]);
-  }, 60_000);
+  }, 240_000);
 });
 
 describe('what the network is served', () => {
@@ -198,7 +198,7 @@ describe('what the network is served', () => {
     for (let i = 0; i < 22; i++)
       told.push((await request(third).put(`/api/v1/crew/${token}/reports/${id()}`).send({})).status);
     expect([told.slice(0, 20).every((status) => status === 422), told.slice(20)]).toEqual([true, [429, 429]]);
-  }, 60_000);
+  }, 240_000);
   it('shows what has changed since it was asked for', async () => {
     const { token } = await make();
     const [mark] = (await view(token)).marks;

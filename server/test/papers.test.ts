@@ -40,7 +40,7 @@ beforeAll(async () => {
       .put(`/api/v1/sites/${SITE}/crew-links/${linkId}`)
       .send({ label: 'Formwork', who: 'Mara', roots: null, days: 30 })
   ).body as typeof link;
-}, 60_000);
+}, 240_000);
 afterAll(() => harness.stop());
 
 const ask = (kind: string, options: object) =>
@@ -110,7 +110,7 @@ describe('labels', () => {
     expect([...steps].sort((a, b) => a - b)).toEqual(steps);
     expect(await textOf(bytes)).toContain('M-499');
     expect(bytes.toString('latin1')).toContain('/FontFile');
-  }, 60_000);
+  }, 240_000);
 });
 
 /** Draws the dark squares of the first page on a grid and lets a reader of another maker look at it. */
@@ -525,7 +525,7 @@ describe('a sheet', () => {
     for (const name of ['M-0', 'M-250', 'M-499']) expect(text).toContain(name);
     const last = await document.getPage(document.numPages);
     expect(last.view[2]).toBeGreaterThan(last.view[3] as number);
-  }, 60_000);
+  }, 240_000);
 });
 
 describe('letters', () => {

@@ -32,7 +32,7 @@ beforeAll(async () => {
   mkdirSync(join(folder, 'assets'));
   writeFileSync(join(folder, 'index.html'), '<!doctype html><title>Idle Marker</title>');
   writeFileSync(join(folder, 'assets/app-1.js'), 'export {};');
-}, 60_000);
+}, 240_000);
 afterAll(async () => {
   rmSync(folder, { recursive: true });
   await harness.stop();

@@ -16,7 +16,7 @@ beforeAll(async () => {
   harness = await startHarness('sheets');
   await loadDemo(harness.orm, DEMO, NOW, pino({ level: 'silent' }));
   facts = (await request(harness.app).get(`/api/v1/sites/${SITE}/facts`)).body.facts;
-}, 60_000);
+}, 240_000);
 afterAll(() => harness.stop());
 
 describe('the demo', () => {
@@ -58,7 +58,7 @@ describe('the demo', () => {
     } finally {
       await other.stop();
     }
-  }, 60_000);
+  }, 240_000);
 
   it('holds no true coordinate: the ground truth stays out of the database', async () => {
     const truth = JSON.parse((await import('node:fs')).readFileSync(join(DEMO, 'truth.json'), 'utf8')) as {

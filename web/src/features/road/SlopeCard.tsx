@@ -12,7 +12,7 @@ import {
   type RoadSlope,
 } from '@idle-marker/records';
 import { msg, catchMoveWords, slopeStakeWords, stationText, stringWords } from '@idle-marker/words';
-import { rich } from '../../ui/rich.tsx';
+import { rich } from '../../ui/rich.ts';
 import { heightsOf, type OpenSurface } from '../../drawings/useSurfaces.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle, type SiteRoad } from '../../site/useRoads.ts';

@@ -10,7 +10,7 @@ import {
 } from '@idle-marker/core';
 import { isProvenControl, type ControlMark } from '@idle-marker/records';
 import { msg, aboutLength, ADDS, smallLength } from '@idle-marker/words';
-import { rich } from '../../ui/rich.tsx';
+import { rich } from '../../ui/rich.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { CONTROL_PACE, controlTime, stationSights } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
-import { rich } from '../../ui/rich.tsx';
+import { rich } from '../../ui/rich.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { LINK } from '../../ui/link.ts';
 

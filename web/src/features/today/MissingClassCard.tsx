@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { missingClasses } from '@idle-marker/records';
 import { msg, missingClassWords } from '@idle-marker/words';
-import { rich } from '../../ui/rich.tsx';
+import { rich } from '../../ui/rich.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { LINK } from '../../ui/link.ts';
 import { Card } from '../../ui/Slip.tsx';
