@@ -91,6 +91,23 @@ const webLayers = WEB_LAYERS.flatMap((layer, level) =>
   }),
 );
 
+/** Statements to the database stand in one folder of the server, with typed rows. */
+const STATEMENTS = {
+  files: ['server/src/**/*.ts'],
+  excludeFiles: ['server/src/database/**'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          ...roomPatterns('server'),
+          { regex: '/database/query', message: 'A statement stands in server/src/database: see ARCHITECTURE.md.' },
+        ],
+      },
+    ],
+  },
+};
+
 const coreLayers = CORE_LAYERS.flatMap((layer, level) =>
   layer.map((folder) => {
     const allowed = [folder, ...CORE_LAYERS.slice(0, level).flat(), ...(CORE_SIBLINGS[folder] ?? [])];
@@ -205,6 +222,7 @@ export default {
     ...webLayers,
     // Tests of papers and of the interface tell their sites with the story of the records' tests.
     { files: ['web/test/**', 'paper/test/**', 'core/test/**'], rules: { 'no-restricted-imports': 'off' } },
+    STATEMENTS,
     ...coreLayers,
     {
       files: ['core/src/**/*.test.ts'],

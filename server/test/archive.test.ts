@@ -15,7 +15,7 @@ import type { AnyFact, Fact, StoredFact } from '@idle-marker/contract';
 import { ArchiveQueue, threadReader } from '../src/archive/archiveQueue.ts';
 import { query } from '../src/database/query.ts';
 import { appendFacts, orderedOnArrival, type KeptBefore } from '../src/facts/ledger.ts';
-import { insertLaterReferences } from '../src/facts/laterReferences.ts';
+import { insertLaterReferences } from '../src/database/laterReferences.ts';
 import { loadDemo } from '../src/demo/loadDemo.ts';
 import { device, id, SITE_BODY, startHarness, type Harness } from './harness.ts';
 

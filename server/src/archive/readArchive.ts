@@ -15,8 +15,10 @@ import {
   type Invalid,
 } from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';
-import { query } from '../database/query.ts';
-import { insertLaterReferences } from '../facts/laterReferences.ts';
+import { insertLaterReferencesOf } from '../database/facts.ts';
+import { keepFile } from '../database/files.ts';
+import { insertSheet, isHandedOver, isSheetSame } from '../database/sheets.ts';
+
 import { appendFacts } from '../facts/ledger.ts';
 import { isUnwritable, ProblemError } from '../http/problems.ts';
 import { isTimeZone } from '../http/timeZone.ts';
@@ -178,7 +180,7 @@ class Facts implements Taker {
     if (!this.saysSite) throw refused(msg('answers.doesNotSayWhatSiteItIs', { facts: FACTS }));
     await this.write();
     // What was kept before its reference was held to may have arrived before what it names.
-    await query(this.em, insertLaterReferences('fact.site_id = ?'), [this.site]);
+    await insertLaterReferencesOf(this.em, this.site);
   }
 
   private async line(text: string, line: number): Promise<void> {
@@ -278,25 +280,14 @@ async function takeSheet(em: EntityManager, site: string, text: string, line: nu
   const { id, number, revision, content, issuedAt } = document as SheetLine;
   if (!isTimeZone(content.timeZone))
     throw refused(msg('answers.lineIsNoSheetIsNoTime', { sheets: SHEETS, line, timeZone: content.timeZone }));
-  const [known] = await query<{ same: boolean }>(
-    em,
-    'select (site_id = ? and number = ? and revision = ? and content = ?::jsonb) as same from sheet where id = ?',
-    [site, number, revision, JSON.stringify(content), id],
-  );
-  if (known && !known.same)
+  const sheet = { id, number, revision, content };
+  const same = await isSheetSame(em, site, sheet);
+  if (same === false)
     throw new ProblemError('CONFLICT', msg('answers.cutSheetRevisionIsKeptHereWith', { number, revision }));
-  if (known) return;
-  const [handover] = await query(
-    em,
-    `select id from fact where site_id = ? and type = 'handover' and body->>'sheet' = ? and body->>'number' = ? and body->>'revision' = ?`,
-    [site, id, String(number), String(revision)],
-  );
-  if (!handover) throw refused(msg('answers.lineNoEntrySaysThatCutSheet', { sheets: SHEETS, line, number, revision }));
-  await query(
-    em,
-    'insert into sheet (id, site_id, number, revision, content, issued_at) values (?, ?, ?, ?, ?::jsonb, ?)',
-    [id, site, number, revision, JSON.stringify(content), issuedAt],
-  );
+  if (same) return;
+  if (!(await isHandedOver(em, site, sheet)))
+    throw refused(msg('answers.lineNoEntrySaysThatCutSheet', { sheets: SHEETS, line, number, revision }));
+  await insertSheet(em, site, sheet, issuedAt);
 }
 
 /** A photo or a drawing; gives how many were written. */
@@ -309,33 +300,17 @@ async function takeBeside(
 ): Promise<number> {
   const [, folder, id] = BESIDE_PATH.exec(path) ?? [];
   if (!folder || !id) throw refused(msg('answers.isNothingThatBelongsInAnArchive', { path }));
-  const table = folder === 'images' ? 'image' : 'source_file';
-  const [known] = await query<{ digest: string; siteId: string }>(
-    em,
-    `select digest, site_id as "siteId" from ${table} where id = ?`,
-    [id],
-  );
-  if (known) {
-    if (known.digest !== digest || known.siteId !== site)
-      throw new ProblemError('CONFLICT', msg('answers.isKeptHereWithOtherContentNothing', { path }));
-    return 0;
-  }
-  if (table === 'image') {
-    const mediaType = imageTypeOf(bytes);
-    if (mediaType === null) throw refused(msg('answers.isNoJpegPngOrWebpPicture', { path }));
-    await query(em, 'insert into image (id, site_id, media_type, digest, bytes) values (?, ?, ?, ?, ?)', [
-      id,
-      site,
-      mediaType,
-      digest,
-      bytes,
-    ]);
-  } else
-    await query(em, 'insert into source_file (id, site_id, digest, bytes) values (?, ?, ?, ?)', [
-      id,
-      site,
-      digest,
-      bytes,
-    ]);
+  const mediaType = folder === 'images' ? imageTypeOf(bytes) : undefined;
+  if (mediaType === null) throw refused(msg('answers.isNoJpegPngOrWebpPicture', { path }));
+  const kept = await keepFile(em, folder === 'images' ? 'image' : 'source_file', {
+    site,
+    id,
+    bytes,
+    digest,
+    mediaType,
+  });
+  if (kept === 'known') return 0;
+  if (kept !== 'written')
+    throw new ProblemError('CONFLICT', msg('answers.isKeptHereWithOtherContentNothing', { path }));
   return 1;
 }

@@ -5,7 +5,8 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { canonicalJson, quarantinedAmong, type Fact, type StoredFact } from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';
-import { query } from '../database/query.ts';
+import { bytesOf, filesOf, type FileTable } from '../database/files.ts';
+import { sheetsForArchive } from '../database/sheets.ts';
 import { readAllFacts } from '../facts/ledger.ts';
 import { ProblemError } from '../http/problems.ts';
 import {
@@ -47,11 +48,7 @@ export async function writeArchive(
   const facts = await readAllFacts(em, site);
   const settings = facts.findLast((fact): fact is StoredFact & Fact<'site'> => fact.type === 'site');
   if (!settings) throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchSite'));
-  const sheets = await query<SheetRecord>(
-    em,
-    `select id, number, revision, content, to_char(issued_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as "issuedAt" from sheet where site_id = ? order by number, revision`,
-    [site],
-  );
+  const sheets = await sheetsForArchive<SheetRecord['content']>(em, site);
   const texts: Record<string, string> = {
     [FACTS]: facts.map((fact) => `${factLine(fact)}\n`).join(''),
     [SHEETS]: sheets.map((sheet) => `${canonicalJson(sheet)}\n`).join(''),
@@ -59,13 +56,9 @@ export async function writeArchive(
   const files: Record<string, string> = Object.fromEntries(
     Object.entries(texts).map(([name, text]) => [name, digestOfBytes(text)]),
   );
-  const beside: { readonly table: string; readonly id: string; readonly path: string }[] = [];
+  const beside: { readonly table: FileTable; readonly id: string; readonly path: string }[] = [];
   for (const { table, folder } of BESIDE)
-    for (const { id, digest } of await query<{ id: string; digest: string }>(
-      em,
-      `select id, digest from ${table} where site_id = ? order by id`,
-      [site],
-    )) {
+    for (const { id, digest } of await filesOf(em, table, site)) {
       beside.push({ table, id, path: `${folder}/${id}` });
       files[`${folder}/${id}`] = digest;
     }
@@ -100,11 +93,11 @@ export async function writeArchive(
   await text(MANIFEST, `${canonicalJson(manifest)}\n`);
   for (const [name, content] of Object.entries(texts)) await text(name, content);
   for (const { table, id, path } of beside) {
-    const [row] = await query<{ bytes: Buffer }>(em, `select bytes from ${table} where id = ?`, [id]);
+    const bytes = await bytesOf(em, table, id);
     const file = new ZipPassThrough(path);
     file.mtime = NO_TIME;
     zip.add(file);
-    file.push(row!.bytes, true);
+    file.push(bytes, true);
     await flush();
   }
   zip.end();

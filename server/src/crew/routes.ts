@@ -3,7 +3,9 @@ import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { closed, invalidAgainst, Name, Type, Uuid, Words, type AnyFact, type Fact } from '@idle-marker/contract';
 import { crewView, siteState, trustOf, type CrewView } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
-import { query } from '../database/query.ts';
+import { lastArrival } from '../database/facts.ts';
+import { photoOf } from '../database/files.ts';
+import { lockQueue } from '../database/sites.ts';
 import { ProblemError } from '../http/problems.ts';
 import { appendFacts, orderedOnArrival, readAllFacts } from '../facts/ledger.ts';
 import { uuidOf } from '../facts/routes.ts';
@@ -88,11 +90,7 @@ export function crewRoutes(orm: MikroORM, clock: Clock): Router {
   // A crew asks for the same page again and again: it is made anew when the site has changed, and by the minute.
   const made = new Map<string, { readonly of: string; readonly view: Promise<CrewView> }>();
   const viewNow = async (em: EntityManager, link: CrewLink): Promise<CrewView> => {
-    const [{ last }] = (await query<{ last: string | null }>(
-      em,
-      'select max(received) as last from fact where site_id = ?',
-      [link.site],
-    )) as [{ last: string | null }];
+    const last = await lastArrival(em, link.site);
     const of = `${last} ${Math.floor(clock().getTime() / MINUTE_MS)}`;
     const known = made.get(link.id);
     if (known?.of === of) return known.view;
@@ -120,7 +118,7 @@ export function crewRoutes(orm: MikroORM, clock: Clock): Router {
     const report = request.body as { mark: string; kind: 'destroyed' | 'moved'; who: string; text: string };
     const id = uuidOf(request, 'id');
     await em.transactional(async (transaction) => {
-      await query(transaction, 'select pg_advisory_xact_lock(hashtextextended(?, 2))', [link.id]);
+      await lockQueue(transaction, 'reports', link.id);
       const { facts, view } = await viewOf(transaction, link);
       if (facts.some((fact) => fact.id === id)) return;
       if (!view.marks.some((mark) => mark.id === report.mark))
@@ -141,13 +139,7 @@ export function crewRoutes(orm: MikroORM, clock: Clock): Router {
     const id = uuidOf(request, 'id');
     const view = await viewNow(em, link);
     const shown = view.marks.some((mark) => mark.photos.some((photo) => photo.image === id));
-    const [image] = shown
-      ? await query<{ mediaType: string; bytes: Buffer }>(
-          em,
-          'select media_type as "mediaType", bytes from image where id = ? and site_id = ?',
-          [id, link.site],
-        )
-      : [];
+    const image = shown ? await photoOf(em, link.site, id) : undefined;
     if (!image) throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchPhotoOnThis'));
     response.type(image.mediaType).send(image.bytes);
   });

@@ -7,7 +7,7 @@ import { digestOfBytes, type AnyFact, type FactBody } from '@idle-marker/contrac
 import type { GroundTruth, LengthUnit, PathCorner } from '@idle-marker/core';
 import { gridFromLines, namedCorners, placeDrawing, readControlCsv, readDxf, readRawDrawing, type Drawing } from '@idle-marker/formats';
 import { alignmentPart, gridGeometry, hubPlans } from '@idle-marker/records';
-import { query } from '../database/query.ts';
+import { isSite } from '../database/sites.ts';
 import { v5 } from '../control/nameUuid.ts';
 import { controlRevisions } from '../control/controlImport.ts';
 import { playMorning, type MorningStep } from './morning.ts';
@@ -56,9 +56,9 @@ export async function loadDemos(orm: MikroORM, folder: string, now: string | nul
 export async function loadDemo(orm: MikroORM, folder: string, now: string | null, log: Logger): Promise<void> {
   const demo = JSON.parse(await readFile(join(folder, 'site.json'), 'utf8')) as DemoSite;
   const em = orm.em.fork();
-  const known = await query<{ id: string }>(em, 'select id from site where id = ?', [demo.id]);
+  const isThere = await isSite(em, demo.id);
   const id = (name: string) => v5(demo.id, name);
-  if (known.length === 0) await appendDemo(em, demo, folder, now, log);
+  if (!isThere) await appendDemo(em, demo, folder, now, log);
   // Its drawings are looked after at every start: one that was cut short must not leave them out for good.
   for (const { file } of demo.drawings) await keepSource(orm, demo.id, id(`file/${file}`), await readFile(join(folder, file)));
 }

@@ -11,7 +11,16 @@ import {
   type StoredFact,
 } from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';
-import { query } from '../database/query.ts';
+import {
+  digestsOf,
+  factsAfter,
+  factsHere,
+  insertFacts,
+  insertReferences,
+  placeTaken,
+  type FactRow,
+} from '../database/facts.ts';
+import { ledgerBegan, lockQueue, makeSite } from '../database/sites.ts';
 import { ProblemError } from '../http/problems.ts';
 
 const contentOf = ({ type, at, device, seq, by, body }: AnyFact) => ({
@@ -28,13 +37,6 @@ export interface Appended {
   readonly written: number;
   readonly ids: ReadonlySet<string>;
 }
-
-/** Several rows a statement: unnest is the quickest way that needs no temporary table. */
-const INSERT = `insert into fact (id, site_id, type, at, device, seq, by_id, body, digest, ordered_at)
-  select id, ?::uuid, type, at, device, seq, by_id, body, digest, ordered_at from
-  unnest(?::uuid[], ?::text[], ?::timestamptz[], ?::text[], ?::bigint[], ?::uuid[], ?::jsonb[], ?::text[], ?::timestamptz[])
-  as t (id, type, at, device, seq, by_id, body, digest, ordered_at)`;
-const INSERT_REFERENCES = 'insert into fact_reference (from_id, to_id) select * from unnest(?::uuid[], ?::uuid[])';
 
 /** The instant to be put beside a fact's stamp, null for none. */
 export type Ordering = (fact: AnyFact) => string | null;
@@ -86,30 +88,27 @@ export async function appendFacts(
   return em.transactional(async (transaction) => {
     // One writer a site at a time, so that the order of arrival is the order of commits and no reader's cursor skips a
     // row.
-    await query(transaction, 'select pg_advisory_xact_lock(hashtextextended(?, 0))', [site]);
+    await lockQueue(transaction, 'facts', site);
     const digests = new Map(facts.map((fact) => [fact.id, digestOf(contentOf(fact))]));
     const fresh = await freshFacts(transaction, site, facts, digests);
     if (fresh.length === 0) return { written: 0, ids: new Set() };
     const nowhere = await pointingNowhere(transaction, site, fresh, keptBefore !== null);
     await refuseTaken(transaction, site, fresh);
-    await query(transaction, 'insert into site (id) values (?) on conflict do nothing', [site]);
-    await query(transaction, INSERT, [
+    await makeSite(transaction, site);
+    await insertFacts(
+      transaction,
       site,
-      fresh.map((fact) => fact.id),
-      fresh.map((fact) => fact.type),
-      fresh.map((fact) => fact.at),
-      fresh.map((fact) => fact.device),
-      fresh.map((fact) => fact.seq),
-      fresh.map((fact) => fact.by),
-      fresh.map((fact) => JSON.stringify(fact.body)),
-      fresh.map((fact) => digests.get(fact.id)!),
-      fresh.map(ordering),
-    ]);
+      fresh.map((fact) => ({
+        ...fact,
+        body: JSON.stringify(fact.body),
+        digest: digests.get(fact.id)!,
+        orderedAt: ordering(fact),
+      })),
+    );
     const references = fresh.flatMap((fact) =>
       referencesOf(fact).flatMap((to) => (nowhere.has(to) ? [] : [{ from: fact.id, to }])),
     );
-    if (references.length > 0)
-      await query(transaction, INSERT_REFERENCES, [references.map(({ from }) => from), references.map(({ to }) => to)]);
+    if (references.length > 0) await insertReferences(transaction, references);
     return { written: fresh.length, ids: new Set(fresh.map(({ id }) => id)) };
   });
 }
@@ -120,10 +119,9 @@ async function freshFacts(
   facts: readonly AnyFact[],
   digests: ReadonlyMap<string, string>,
 ): Promise<AnyFact[]> {
-  const kept = await query<{ id: string; site_id: string; digest: string }>(
+  const kept = await digestsOf(
     em,
-    'select id, site_id, digest from fact where id = any(?::uuid[])',
-    [facts.map((fact) => fact.id)],
+    facts.map((fact) => fact.id),
   );
   const byId = new Map(kept.map((row) => [row.id, row]));
   return facts.filter((fact) => {
@@ -152,11 +150,7 @@ async function pointingNowhere(
   const references = fresh.flatMap(allReferences).filter(({ to }) => !own.has(to));
   const wanted = [...new Set(references.map(({ to }) => to))];
   if (wanted.length === 0) return new Set();
-  const found = await query<{ id: string }>(em, 'select id from fact where site_id = ? and id = any(?::uuid[])', [
-    site,
-    wanted,
-  ]);
-  const have = new Set(found.map((row) => row.id));
+  const have = await factsHere(em, site, wanted);
   const missing = references.filter(({ to }) => !have.has(to));
   const first = missing.find(({ isLater }) => !(isLater && laterMay));
   if (first)
@@ -169,12 +163,7 @@ async function pointingNowhere(
 }
 
 async function refuseTaken(em: EntityManager, site: string, fresh: readonly AnyFact[]): Promise<void> {
-  const taken = await query<{ device: string; seq: string }>(
-    em,
-    'select f.device, f.seq from fact f join unnest(?::text[], ?::bigint[]) as t (device, seq) on f.device = t.device and f.seq = t.seq where f.site_id = ?',
-    [fresh.map((fact) => fact.device), fresh.map((fact) => fact.seq), site],
-  );
-  const first = taken[0];
+  const first = await placeTaken(em, site, fresh);
   if (first)
     throw new ProblemError(
       'SEQUENCE_TAKEN',
@@ -183,20 +172,7 @@ async function refuseTaken(em: EntityManager, site: string, fresh: readonly AnyF
     );
 }
 
-interface FactRecord {
-  readonly id: string;
-  readonly type: AnyFact['type'];
-  readonly at: Date;
-  readonly device: string;
-  readonly seq: string;
-  readonly by_id: string | null;
-  readonly body: object;
-  readonly received: string;
-  readonly received_at: Date;
-  readonly ordered_at: Date | null;
-}
-
-const storedOf = (row: FactRecord): StoredFact =>
+const storedOf = (row: FactRow<object>): StoredFact =>
   ({
     id: row.id,
     type: row.type,
@@ -217,37 +193,23 @@ export interface FactPage {
   readonly ledger: string | null;
 }
 
-const rowsAfter = <B>(
-  em: EntityManager,
-  site: string,
-  after: number,
-  most: number,
-  body: 'body' | 'body::text as body',
-) =>
-  query<Omit<FactRecord, 'body'> & { readonly body: B }>(
-    em,
-    `select id, type, at, device, seq, by_id, ${body}, received, received_at, ordered_at from fact where site_id = ? and received > ? order by received limit ?`,
-    [site, after, most],
-  );
-
 async function pageOf(
   em: EntityManager,
   site: string,
   after: number,
   most: number,
-  rows: readonly Pick<FactRecord, 'received'>[],
+  rows: readonly Pick<FactRow<unknown>, 'received'>[],
 ): Promise<Omit<FactPage, 'facts'>> {
-  const [ledger] = await query<{ created_at: Date }>(em, 'select created_at from site where id = ?', [site]);
   return {
     cursor: rows.length > 0 ? Number(rows.at(-1)!.received) : after,
     more: rows.length === most,
-    ledger: ledger ? new Date(ledger.created_at).toISOString() : null,
+    ledger: await ledgerBegan(em, site),
   };
 }
 
 /** Facts of a site after a cursor, in order of arrival, and the cursor to go on from. */
 export async function readFacts(em: EntityManager, site: string, after: number, most: number): Promise<FactPage> {
-  const rows = await rowsAfter<object>(em, site, after, most, 'body');
+  const rows = await factsAfter<object>(em, site, after, most, 'body');
   return { facts: rows.map(storedOf), ...(await pageOf(em, site, after, most, rows)) };
 }
 
@@ -261,7 +223,7 @@ export async function readFactsAsJson(
   after: number,
   most: number,
 ): Promise<Pick<FactPage, 'cursor' | 'more'> & { readonly json: string }> {
-  const rows = await rowsAfter<string>(em, site, after, most, 'body::text as body');
+  const rows = await factsAfter<string>(em, site, after, most, 'body::text as body');
   const facts = rows.map(({ body, ...row }) =>
     JSON.stringify(storedOf({ ...row, body: BODY })).replace(BODY_AS_JSON, () => `"body":${body}`),
   );

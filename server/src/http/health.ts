@@ -1,7 +1,7 @@
 /** Whether it can be worked with: the database answers, takes what is written, and has room. */
 import { statfs } from 'node:fs/promises';
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { query } from '../database/query.ts';
+import { dataFolder, tryWriting } from '../database/health.ts';
 import { isDatabaseAway } from './problems.ts';
 
 export interface Health {
@@ -19,15 +19,12 @@ const MIB = 1024 * 1024;
 
 export async function healthOf(em: EntityManager): Promise<Health> {
   try {
-    const [folder] = await query<{ data_directory: string }>(em, 'show data_directory');
-    const freeMb = await statfs(folder!.data_directory).then(
+    const folder = await dataFolder(em);
+    const freeMb = await statfs(folder).then(
       ({ bavail, bsize }) => Math.floor((bavail * bsize) / MIB),
       () => null,
     );
-    const writes = await query(
-      em,
-      'insert into health (id, at) values (1, now()) on conflict (id) do update set at = excluded.at',
-    ).then(
+    const writes = await tryWriting(em).then(
       () => 'taken' as const,
       (error: unknown) => {
         if (isDatabaseAway(error)) throw error;

@@ -22,7 +22,7 @@ import {
 } from '@idle-marker/records';
 import { msg, CONTROL_KIND, LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
 import { linksOf } from '../crew/links.ts';
-import { query } from '../database/query.ts';
+import { photosForPrint } from '../database/files.ts';
 import { readAllFacts } from '../facts/ledger.ts';
 import { uuidOf } from '../facts/routes.ts';
 import { ProblemError } from '../http/problems.ts';
@@ -221,11 +221,7 @@ async function printablePhotos(em: EntityManager, site: string, photos: readonly
   const found: { bytes: Buffer; caption: string }[] = [];
   for (const { body } of [...photos].reverse()) {
     if (found.length === MOST_PHOTOS) break;
-    const [image] = await query<{ bytes: Buffer }>(
-      em,
-      "select bytes from image where id = ? and site_id = ? and media_type in ('image/jpeg', 'image/png')",
-      [body.image, site],
-    );
+    const [image] = await photosForPrint(em, site, [body.image]);
     if (image && canBePrinted(image.bytes)) found.push({ bytes: image.bytes, caption: body.caption });
   }
   return found;
@@ -239,11 +235,7 @@ const MOST_BOOK_PHOTOS = 60;
 async function photosOf(em: EntityManager, site: string, books: readonly SetupBook[]): Promise<Map<string, Buffer>> {
   const wanted = books.flatMap((book) => book.photos.map(({ image }) => image)).slice(0, MOST_BOOK_PHOTOS);
   if (wanted.length === 0) return new Map();
-  const rows = await query<{ id: string; bytes: Buffer }>(
-    em,
-    "select id, bytes from image where id = any(?::uuid[]) and site_id = ? and media_type in ('image/jpeg', 'image/png')",
-    [wanted, site],
-  );
+  const rows = await photosForPrint(em, site, wanted);
   return new Map(rows.flatMap(({ id, bytes }) => (canBePrinted(bytes) ? [[id, bytes] as const] : [])));
 }
 

@@ -7,7 +7,7 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import { controlCsv } from '@idle-marker/formats';
 import { fileWord, SKETCH_OPTIONS } from '@idle-marker/paper';
 import { controlListVersion, type NumberedSheet, type SiteState } from '@idle-marker/records';
-import { query } from '../database/query.ts';
+import { photoOf } from '../database/files.ts';
 import { sketchPdf } from '../papers/sketchPdf.ts';
 import type { Progress } from '../pdf/pdfPage.ts';
 import { sheetCsv } from './sheetCsv.ts';
@@ -50,11 +50,7 @@ export async function handoverPackage(
     (state.photos.get(row.mark) ?? []).map((photo, i) => ({ photo, name: `${fileWord(row.name)}-${i + 1}` })),
   );
   for (const { photo, name: photoName } of photos.slice(0, MOST_PHOTOS)) {
-    const [image] = await query<{ mediaType: string; bytes: Buffer }>(
-      em,
-      'select media_type as "mediaType", bytes from image where id = ? and site_id = ?',
-      [photo.body.image, site],
-    );
+    const image = await photoOf(em, site, photo.body.image);
     // Pictures are compressed as they are.
     if (image) files[`photos/${photoName}.${ENDING[image.mediaType] ?? 'bin'}`] = [image.bytes, { level: 0 }];
   }

@@ -3,7 +3,8 @@ import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import type { AnyFact, Fact } from '@idle-marker/contract';
 import { cutSheet, memberName, siteState, trustOf, type CutSheet, type NumberedSheet } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
-import { query } from '../database/query.ts';
+import { insertSheet, sheetsOf, type SheetRow } from '../database/sheets.ts';
+import { lockQueue } from '../database/sites.ts';
 import { ProblemError } from '../http/problems.ts';
 import { appendFacts, orderedOnArrival, readAllFacts } from '../facts/ledger.ts';
 
@@ -22,12 +23,7 @@ export interface IssueRequest {
   readonly remarks?: string;
 }
 
-interface SheetRecord {
-  readonly id: string;
-  readonly number: number;
-  readonly revision: number;
-  readonly content: CutSheet & { readonly packageRoot: string };
-}
+type SheetRecord = SheetRow<CutSheet & { readonly packageRoot: string }>;
 
 /** Revisions of one sheet are of one package and of one part of it. */
 const isSameSheet =
@@ -35,13 +31,7 @@ const isSameSheet =
   (sheet: SheetRecord): boolean =>
     sheet.content.packageRoot === root && (sheet.content.selection ?? null) === selection;
 
-export async function readSheets(em: EntityManager, site: string): Promise<SheetRecord[]> {
-  return query<SheetRecord>(
-    em,
-    'select id, number, revision, content from sheet where site_id = ? order by number, revision',
-    [site],
-  );
-}
+export const readSheets = (em: EntityManager, site: string): Promise<SheetRecord[]> => sheetsOf(em, site);
 
 export function numbered({ number, revision, content }: SheetRecord): NumberedSheet {
   // The root is how revisions of one package find each other here; it is nothing to print.
@@ -58,7 +48,7 @@ export async function issueSheet(
   arrival: Date | null,
 ): Promise<{ sheet: NumberedSheet; fresh: boolean }> {
   return orm.em.fork().transactional(async (em) => {
-    await query(em, 'select pg_advisory_xact_lock(hashtextextended(?, 1))', [site]);
+    await lockQueue(em, 'sheets', site);
     const issued = await readSheets(em, site);
     const known = issued.find((sheet) => sheet.id === id);
     if (known) return { sheet: numbered(known), fresh: false };
@@ -67,11 +57,7 @@ export async function issueSheet(
     const earlier = issued.filter(isSameSheet(root, content));
     const number = earlier[0]?.number ?? Math.max(0, ...issued.map((sheet) => sheet.number)) + 1;
     const revision = Math.max(0, ...earlier.map((sheet) => sheet.revision)) + 1;
-    await query(
-      em,
-      'insert into sheet (id, site_id, number, revision, content, issued_at) values (?, ?, ?, ?, ?::jsonb, ?)',
-      [id, site, number, revision, JSON.stringify({ ...content, packageRoot: root }), request.at],
-    );
+    await insertSheet(em, site, { id, number, revision, content: { ...content, packageRoot: root } }, request.at);
     const handover: Fact<'handover'> = {
       id: request.fact,
       type: 'handover',

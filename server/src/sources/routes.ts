@@ -2,13 +2,12 @@
  * Files that designs came in: kept whole beside the ledger, which says how each one is placed and what was taken from
  * it.
  */
-import { createHash } from 'node:crypto';
 import express, { Router } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { LARGEST_DRAWING_BYTES } from '@idle-marker/contract';
 import { drawingFormatOf } from '@idle-marker/formats';
 import { msg, drawingWords } from '@idle-marker/words';
-import { query } from '../database/query.ts';
+import { digestOfFile, keepFile, sourceFileOf } from '../database/files.ts';
 import { ProblemError } from '../http/problems.ts';
 import { uuidOf } from '../facts/routes.ts';
 
@@ -18,29 +17,11 @@ export async function keepSource(
   id: string,
   bytes: Buffer,
 ): Promise<{ readonly fresh: boolean; readonly digest: string }> {
-  const digest = createHash('sha256').update(bytes).digest('hex');
-  const fresh = await orm.em.fork().transactional(async (em) => {
-    const [known] = await query<{ digest: string; siteId: string }>(
-      em,
-      'select digest, site_id as "siteId" from source_file where id = ?',
-      [id],
-    );
-    if (known) {
-      if (known.digest !== digest || known.siteId !== site)
-        throw new ProblemError('CONFLICT', msg('answers.anotherFileIsKeptUnderThisId'));
-      return false;
-    }
-    const [owner] = await query<{ id: string }>(em, 'select id from site where id = ?', [site]);
-    if (!owner) throw new ProblemError('MISSING_REFERENCE', msg('answers.theSiteHasNotArrivedYetSend2'));
-    await query(em, 'insert into source_file (id, site_id, digest, bytes) values (?, ?, ?, ?)', [
-      id,
-      site,
-      digest,
-      bytes,
-    ]);
-    return true;
-  });
-  return { fresh, digest };
+  const digest = digestOfFile(bytes);
+  const kept = await orm.em.fork().transactional((em) => keepFile(em, 'source_file', { site, id, bytes, digest }));
+  if (kept === 'other') throw new ProblemError('CONFLICT', msg('answers.anotherFileIsKeptUnderThisId'));
+  if (kept === 'homeless') throw new ProblemError('MISSING_REFERENCE', msg('answers.theSiteHasNotArrivedYetSend2'));
+  return { fresh: kept === 'written', digest };
 }
 
 export function sourceRoutes(orm: MikroORM): Router {
@@ -66,16 +47,12 @@ export function sourceRoutes(orm: MikroORM): Router {
     },
   );
   router.get('/sites/:site/sources/:id', async (request, response) => {
-    const [file] = await query<{ bytes: Buffer }>(
-      orm.em.fork(),
-      'select bytes from source_file where id = ? and site_id = ?',
-      [uuidOf(request, 'id'), uuidOf(request, 'site')],
-    );
+    const file = await sourceFileOf(orm.em.fork(), uuidOf(request, 'site'), uuidOf(request, 'id'));
     if (!file) throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchFileOnThis'));
     // Files never change under their id; a browser is to save them, not to show them.
     response.setHeader('Cache-Control', 'private, max-age=31536000, immutable');
     response.setHeader('Content-Disposition', 'attachment');
-    response.type('application/octet-stream').send(file.bytes);
+    response.type('application/octet-stream').send(file);
   });
   return router;
 }

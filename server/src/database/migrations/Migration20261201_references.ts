@@ -1,5 +1,5 @@
 import { Migration } from '@mikro-orm/migrations';
-import { insertLaterReferences } from '../../facts/laterReferences.ts';
+import { insertLaterReferences } from '../laterReferences.ts';
 
 /** References that facts had in their bodies alone. One whose fact is not there stays without. */
 export class Migration20261201_references extends Migration {
