@@ -13,6 +13,9 @@ describe('a message', () => {
       'Bring 2 marks',
     ]);
   });
+  it('writes a count without marks between its thousands', () => {
+    expect(msg('control.bring', { taken: 20_292 })).toBe('Bring 20292 marks');
+  });
   it('leaves out what is missing or false, and keeps a zero', () => {
     expect(msg('common.of2', { index: 0, stops: null })).toBe('0 of ');
     expect(msg('common.of2', { index: false, stops: undefined })).toBe(' of ');

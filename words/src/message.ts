@@ -39,6 +39,15 @@ type ValuesOf<K extends string, V> = [Names<TextOf<K> & string>] extends [never]
 
 const formats = new Map<string, IntlMessageFormat>();
 
+const plain = { format: String } as unknown as Intl.NumberFormat;
+const english = new Intl.PluralRules('en');
+/** A count stands as it is, without marks between its thousands: figures of the job are put into words before. */
+const formatters = {
+  getNumberFormat: () => plain,
+  getDateTimeFormat: () => new Intl.DateTimeFormat('en'),
+  getPluralRules: () => english,
+};
+
 /** The text under a key. */
 function textOf(key: string): string {
   const dot = key.indexOf('.');
@@ -50,7 +59,8 @@ function textOf(key: string): string {
 
 function formatOf(key: string): IntlMessageFormat {
   let format = formats.get(key);
-  if (!format) formats.set(key, (format = new IntlMessageFormat(textOf(key), 'en', undefined, { ignoreTag: true })));
+  if (!format)
+    formats.set(key, (format = new IntlMessageFormat(textOf(key), 'en', undefined, { ignoreTag: true, formatters })));
   return format;
 }
 

@@ -2,7 +2,15 @@ import { msg } from '@idle-marker/words';
 import { Choice, Field } from '../ui/Field.tsx';
 import { type ControlFormProps } from './useControlForm.ts';
 import type { ControlFormModel } from './useControlForm.ts';
-import { SPOT_HINT } from './EditControl.tsx';
+import { type Body } from './useControlForm.ts';
+
+/** What has to be said of the spot, where it is not plain. */
+const SPOT_HINT: Partial<Record<Body['kind'], string>> = {
+  cross: msg('evidence.onThePointOrAtWhatOffset'),
+  target: msg('evidence.howItIsFastenedSquareToThe'),
+  benchmark: msg('evidence.topOfTheNutNailHeadWritten'),
+  tag: msg('evidence.whichWallWhichCorner'),
+};
 
 export function ControlDetails({ model, mark }: { readonly model: ControlFormModel } & Pick<ControlFormProps, 'mark'>) {
   const {

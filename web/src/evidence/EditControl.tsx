@@ -31,14 +31,6 @@ const CONDITIONS: readonly (readonly [Body['condition'], string])[] = [
   ['lost', msg('evidence.lost')],
 ];
 
-/** What has to be said of the spot, where it is not plain. */
-export const SPOT_HINT: Partial<Record<Body['kind'], string>> = {
-  cross: msg('evidence.onThePointOrAtWhatOffset'),
-  target: msg('evidence.howItIsFastenedSquareToThe'),
-  benchmark: msg('evidence.topOfTheNutNailHeadWritten'),
-  tag: msg('evidence.whichWallWhichCorner'),
-};
-
 /** Adds a mark, or writes a new revision of one; the older ones stay readable. */
 export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClose(): void }) {
   const [meant, setMeant] = useState<{ readonly mark: ControlMark | null; readonly place: GivenPlace | null }>({

@@ -5,7 +5,9 @@ import { PackageWritingFields } from './PackageWriting.tsx';
 import { Choice } from '../ui/Field.tsx';
 
 import type { ReturnPackageModel } from './useReturnPackage.tsx';
-import { SMALL_RADIUS } from './ReturnPackage.tsx';
+
+/** Under this radius a crew straps round the radius point. */
+const SMALL_RADIUS = 3;
 
 export function ReturnFields({ model }: { readonly model: ReturnPackageModel }) {
   const {

@@ -9,9 +9,6 @@ import { useReturnPackage } from './useReturnPackage.tsx';
 import { ReturnFields } from './ReturnFields.tsx';
 import { ReturnMarks } from './ReturnMarks.tsx';
 
-/** Under this radius a crew straps round the radius point. */
-export const SMALL_RADIUS = 3;
-
 /** A kerb return between strings of two roads: its points and its radius point as a work package. */
 export function ReturnPackage({
   active,

@@ -6,10 +6,7 @@ import { RuleFields } from './RuleFields.tsx';
 import { useRoadPackage, type RoadPackageProps } from './useRoadPackage.ts';
 import { RoadPackageFields } from './RoadPackageFields.tsx';
 import { RoadHeightSource } from './RoadHeightSource.tsx';
-import { RoadPackageMarks } from './RoadPackageMarks.tsx';
-
-/** Rows of the preview. */
-export const SHOWN = 40;
+import { RoadPackageMarks, SHOWN } from './RoadPackageMarks.tsx';
 
 /** Stations of a road as a work package: which string, how far off, on which side, and what heights lead to. */
 export function RoadPackage({ active, work, string: looked, onClose }: RoadPackageProps) {

@@ -2,7 +2,9 @@ import { msg, angleWords, gradeWords } from '@idle-marker/words';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../ui/table.ts';
 import { NONE } from './useRoadPackage.ts';
 import type { RoadPackageModel } from './useRoadPackage.ts';
-import { SHOWN } from './RoadPackage.tsx';
+
+/** Rows of the preview. */
+export const SHOWN = 40;
 
 export function RoadPackageMarks({ model }: { readonly model: RoadPackageModel }) {
   const { units, gradeString, alsoString, rows } = model;

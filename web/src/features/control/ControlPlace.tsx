@@ -19,13 +19,6 @@ import { ControlHead } from './ControlHead.tsx';
 import { PickedMarks } from './PickedMarks.tsx';
 import { ControlTable } from './ControlTable.tsx';
 
-export const TONE = {
-  secure: 'text-good',
-  usable: '',
-  doubtful: 'text-ochre',
-  lost: 'text-brick line-through',
-} as const;
-
 const VIEWS: readonly (readonly [View, string])[] = [
   ['list', msg('control.theList')],
   ['walk', msg('common.walkRound')],

@@ -3,7 +3,13 @@ import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { PAGE } from './useControlPlace.ts';
 import type { ControlPlaceModel } from './useControlPlace.ts';
-import { TONE } from './ControlPlace.tsx';
+
+const TONE = {
+  secure: 'text-good',
+  usable: '',
+  doubtful: 'text-ochre',
+  lost: 'text-brick line-through',
+} as const;
 
 export function ControlTable({ model }: { readonly model: ControlPlaceModel }) {
   const {

@@ -4,7 +4,7 @@ import { PlacePairs } from './PlacePairs.tsx';
 import { TakenRoads } from './TakenRoads.tsx';
 import { type DrawingDialogProps } from './useDrawingDialog.ts';
 import type { DrawingDialogModel } from './useDrawingDialog.ts';
-import { Layers } from './DrawingDialog.tsx';
+import { Layers } from './Layers.tsx';
 
 export function DrawingFields({
   model,

@@ -1,7 +1,6 @@
-import { useId } from 'react';
 import type { Fact } from '@idle-marker/contract';
-import { type AlignmentFactBody } from '@idle-marker/records';
-import { msg, ALIGNMENT_KIND, stationText } from '@idle-marker/words';
+
+import { msg, stationText } from '@idle-marker/words';
 import { Board } from '../../board/LazyBoard.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
@@ -9,8 +8,6 @@ import { SectionDrawing } from '../../board/SectionDrawing.tsx';
 import { useEditRoad } from './useEditRoad.ts';
 import { RoadHead } from './RoadHead.tsx';
 import { RoadLines } from './RoadLines.tsx';
-
-export const KINDS = Object.entries(ALIGNMENT_KIND) as [AlignmentFactBody['kind'], string][];
 
 /**
  * Types a line with stations, or a new revision of one: its way, heights and strings, drawn before anything is kept.
@@ -61,39 +58,5 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
       </div>
       {whole && <p className="mt-3 font-medium text-brick">{whole}</p>}
     </Dialog>
-  );
-}
-
-interface LinesProps {
-  readonly label: string;
-  readonly value: string;
-  onChange(value: string): void;
-  readonly error: string | null;
-  readonly help: string;
-  readonly rows: number;
-}
-
-/** Several lines of text, with what is wrong with them or how they are written. */
-export function Lines({ label, value, onChange, error, help, rows }: LinesProps) {
-  const id = useId();
-  return (
-    <div className="flex flex-col gap-1">
-      <label htmlFor={id} className="text-[13px] text-ink2">
-        {label}
-      </label>
-      <textarea
-        id={id}
-        rows={rows}
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-        aria-invalid={error ? true : undefined}
-        aria-describedby={`${id}-note`}
-        className={`figures w-full rounded-sm border bg-sheet p-2 ${error ? 'border-2 border-brick' : 'border-ink2'}`}
-        spellCheck={false}
-      />
-      <span id={`${id}-note`} className={`text-[13px] ${error ? 'font-medium text-brick' : 'text-ink2'}`}>
-        {error ?? help}
-      </span>
-    </div>
   );
 }

@@ -3,7 +3,10 @@ import { DraftField } from '../../field/DraftField.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 
 import type { EditRoadModel } from './useEditRoad.ts';
-import { KINDS } from './EditRoad.tsx';
+import { type AlignmentFactBody } from '@idle-marker/records';
+import { ALIGNMENT_KIND } from '@idle-marker/words';
+
+const KINDS = Object.entries(ALIGNMENT_KIND) as [AlignmentFactBody['kind'], string][];
 
 export function RoadHead({ model }: { readonly model: EditRoadModel }) {
   const {

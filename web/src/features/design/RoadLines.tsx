@@ -2,7 +2,7 @@ import { msg, stationText } from '@idle-marker/words';
 import { typed } from '../../field/draft.ts';
 
 import type { EditRoadModel } from './useEditRoad.ts';
-import { Lines } from './EditRoad.tsx';
+import { Lines } from './Lines.tsx';
 
 export function RoadLines({ model }: { readonly model: EditRoadModel }) {
   const {

@@ -1,4 +1,3 @@
-import type { FactBody } from '@idle-marker/contract';
 import { goodToOf, type AcceptedSolution } from '@idle-marker/records';
 import { msg, goodToWords } from '@idle-marker/words';
 import { Board } from '../../board/LazyBoard.tsx';
@@ -22,16 +21,6 @@ const SHADES = [
   ['bg-ochre', msg('station.justInside')],
   ['bg-brick', msg('station.notPromised')],
 ] as const;
-
-export const METHOD_SAID: Readonly<Record<FactBody<'solution'>['method'], (over: string, marks: number) => string>> = {
-  resection: (_, marks) => msg('station.freeStationMarksInPlan', { marks }),
-  overMark: (over, marks) => msg('station.over', { over, backsights: marks - 1 }),
-  carried: (over) => msg('station.overCarriedForwardFromTheStationBefore', { over }),
-  assumed: (over) => msg('station.overDirectionAssumedNothingTestsIt', { over }),
-  onLines: () => msg('station.freeStationFromPointsOnDrawnLines'),
-  heightOnly: () => msg('station.heightsAlone'),
-  paired: () => msg('station.heightsWithThePlanFromAReceiver'),
-};
 
 export function AcceptedStation({
   solution,

@@ -1,7 +1,11 @@
 import { msg } from '@idle-marker/words';
 
 import type { CorrectEntriesModel } from './useCorrectEntries.ts';
-import { SHOWN, NAMED } from './CorrectEntries.tsx';
+
+/** So many names are read in a sentence. */
+const NAMED = 6;
+
+const SHOWN = 40;
 
 export function ConcernedMarks({ model }: { readonly model: CorrectEntriesModel }) {
   const { what, chosen, rows, measured, errors } = model;

@@ -4,21 +4,9 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { SightRange } from './SightRange.tsx';
-import { useCorrectEntries, type What } from './useCorrectEntries.ts';
+import { useCorrectEntries } from './useCorrectEntries.ts';
 import { CorrectionFields } from './CorrectionFields.tsx';
 import { ConcernedMarks } from './ConcernedMarks.tsx';
-
-export const SHOWN = 40;
-
-/** So many names are read in a sentence. */
-export const NAMED = 6;
-
-export const WHAT: readonly (readonly [What, string])[] = [
-  ['targetHeight', msg('station.targetHeightOfARangeOfSights')],
-  ['prismConstant', msg('station.targetOfARangeOfSights')],
-  ['station', msg('station.stationOfARangeOfSights')],
-  ['instrumentHeight', msg('station.heightOfTheInstrument')],
-];
 
 /**
  * Something that was entered wrongly: every mark that it concerns is shown first, computed again, and both figures are

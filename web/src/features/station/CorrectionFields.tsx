@@ -4,7 +4,14 @@ import { Choice, Field } from '../../ui/Field.tsx';
 import { clockTime } from '../../ui/time.ts';
 import { OTHER } from './useCorrectEntries.ts';
 import type { CorrectEntriesModel } from './useCorrectEntries.ts';
-import { WHAT } from './CorrectEntries.tsx';
+import { type What } from './useCorrectEntries.ts';
+
+const WHAT: readonly (readonly [What, string])[] = [
+  ['targetHeight', msg('station.targetHeightOfARangeOfSights')],
+  ['prismConstant', msg('station.targetOfARangeOfSights')],
+  ['station', msg('station.stationOfARangeOfSights')],
+  ['instrumentHeight', msg('station.heightOfTheInstrument')],
+];
 
 export function CorrectionFields({ model }: { readonly model: CorrectEntriesModel }) {
   const {

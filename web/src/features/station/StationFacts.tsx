@@ -2,7 +2,17 @@ import { isUnsteady, type AcceptedSolution, figuresOf } from '@idle-marker/recor
 import { msg, CHECKABILITY_WORDS, smallLength, thenWords, unnoticedSubject, unnoticedWords } from '@idle-marker/words';
 
 import type { AcceptedStationModel } from './useAcceptedStation.ts';
-import { METHOD_SAID } from './AcceptedStation.tsx';
+import type { FactBody } from '@idle-marker/contract';
+
+const METHOD_SAID: Readonly<Record<FactBody<'solution'>['method'], (over: string, marks: number) => string>> = {
+  resection: (_, marks) => msg('station.freeStationMarksInPlan', { marks }),
+  overMark: (over, marks) => msg('station.over', { over, backsights: marks - 1 }),
+  carried: (over) => msg('station.overCarriedForwardFromTheStationBefore', { over }),
+  assumed: (over) => msg('station.overDirectionAssumedNothingTestsIt', { over }),
+  onLines: () => msg('station.freeStationFromPointsOnDrawnLines'),
+  heightOnly: () => msg('station.heightsAlone'),
+  paired: () => msg('station.heightsWithThePlanFromAReceiver'),
+};
 
 export function StationFacts({
   model,
