@@ -68,6 +68,18 @@ afterAll(async () => {
 const edited = (path: string, change: (text: string) => string, listed = false): Buffer =>
   editedOf(archive, path, change, listed);
 
+/** The archive with photos and drawings before the entries that they belong to. */
+function filesFirst(bytes: Buffer): Buffer {
+  const {
+    'manifest.json': first,
+    'facts.jsonl': facts,
+    'sheets.jsonl': sheets,
+    ...files
+  } = unzipSync(new Uint8Array(bytes));
+  const order = { 'manifest.json': first!, ...files, 'facts.jsonl': facts!, 'sheets.jsonl': sheets! };
+  return Buffer.from(zipSync(order, { level: 0 }));
+}
+
 function editedOf(bytes: Buffer, path: string, change: (text: string) => string, listed: boolean): Buffer {
   const files = unzipSync(new Uint8Array(bytes));
   files[path] = strToU8(change(strFromU8(files[path] ?? new Uint8Array())));
@@ -234,6 +246,7 @@ describe('an archive', () => {
       [archive.subarray(0, archive.length - 2000), /ends before all of it|not in it|damaged/],
       [Buffer.from('PK but not really'), /no archive of a site|no ZIP file|ends before/],
       [Buffer.from(zipSync({ 'readme.txt': strToU8('hello') })), /does not begin with its list/],
+      [filesFirst(archive), /comes before the entries of its site/],
     ];
     for (const [bytes, reason] of cases) {
       const { body, status } = await into(bytes);

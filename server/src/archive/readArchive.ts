@@ -310,7 +310,7 @@ async function takeBeside(
     mediaType,
   });
   if (kept === 'known') return 0;
-  if (kept !== 'written')
-    throw new ProblemError('CONFLICT', msg('answers.isKeptHereWithOtherContentNothing', { path }));
+  if (kept === 'homeless') throw refused(msg('answers.comesBeforeTheEntriesOfItsSite', { path }));
+  if (kept === 'other') throw new ProblemError('CONFLICT', msg('answers.isKeptHereWithOtherContentNothing', { path }));
   return 1;
 }

@@ -141,4 +141,5 @@ export const answers = {
   sendTheFileAsApplicationOctetStream: 'Send the file as application/octet-stream. Nothing was written.',
   nothingWasWritten3: '{drawing} Nothing was written.',
   thereIsNoSuchFileOnThis: 'There is no such file on this site.',
+  comesBeforeTheEntriesOfItsSite: '{path} comes before the entries of its site: in an archive they come first.',
 } as const;
