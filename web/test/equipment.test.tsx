@@ -12,7 +12,7 @@ import {
 } from '../src/features/station/stationSetup.ts';
 import { changePole, currentLink, openTyped } from '../src/link/linkStore.ts';
 import { TypedReading } from '../src/pole/TypedReading.tsx';
-import { unitsOf } from '../src/field/useUnits.ts';
+import { unitsOf, useUnits } from '../src/field/useUnits.ts';
 import { newId } from '../../records/test/story.ts';
 import { begin, said, show, SITE_ID, Story } from './page.tsx';
 
@@ -77,8 +77,9 @@ describe('the library', () => {
 
 describe('what the prism is carried on', () => {
   function Fields({ story }: { story: Story }) {
+    const units = useUnits();
     const [draft, setDraft] = useState(() =>
-      poleDraft({ targetHeight: 1.5, legs: true, target: null, item: null }, String),
+      poleDraft({ targetHeight: 1.5, legs: true, target: null, item: null }, units),
     );
     void story;
     return <PoleFields draft={draft} onChange={setDraft} />;

@@ -3,6 +3,8 @@ import { act, screen, waitFor, within } from '@testing-library/react';
 import type { Fact } from '@idle-marker/contract';
 import { heightDraft, pairedBodies } from '@idle-marker/records';
 import { LibraryDialog } from '../src/features/equipment/LibraryDialog.tsx';
+import { PairDialog } from '../src/features/paired/PairDialog.tsx';
+import { pairedSet } from '../src/pole/usePaired.ts';
 import { Place as WithReceiver } from '../src/features/paired/PairedPlace.tsx';
 import { Place as Mark } from '../src/features/mark/MarkPlace.tsx';
 import { Place as Prove } from '../src/features/prove/ProvePlace.tsx';
@@ -108,6 +110,22 @@ describe('a receiver whose readings are keyed in', () => {
   it('needs an instrument that is set up for heights alone', () => {
     show(new Story().control(), <WithReceiver />);
     expect(screen.getByText('Set the instrument up for heights alone first')).toBeTruthy();
+  });
+});
+
+describe('a pairing that is changed', () => {
+  it('keeps its offset to the last digit unless that is edited', async () => {
+    const { story, occupation } = paired();
+    const offset = 0.1234567;
+    const before = pairedSet(story.state, occupation).pairing!;
+    story.say('pairing', { ...before.body, offset, supersedes: before.id });
+    openTyped(SITE_ID);
+    const set = pairedSet(story.state, occupation);
+    const { user } = show(story, <PairDialog set={set} onClose={nothing} />);
+    await user.type(screen.getByLabelText(/^Antenna height, as entered at the receiver/), '1.623');
+    await user.click(screen.getByRole('button', { name: 'Pair them' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({ type: 'pairing', body: { offset, antennaHeight: 1.623 } });
   });
 });
 

@@ -103,6 +103,28 @@ describe('columns along a line', () => {
       });
   });
 
+  it('keep a width to its last digit when its field is only walked through', async () => {
+    const story = row();
+    const station = story.station('S2');
+    const width = 0.300043;
+    story.measure(
+      station,
+      { e: 3990.15, n: 7996.15, z: 5.5 },
+      { name: 'A-2 second low', against: { ...face('2', 'second'), width } },
+    );
+    const { user } = show(story, <Columns />);
+    await user.click(screen.getByRole('button', { name: 'A-2' }));
+    const field = screen.getByLabelText<HTMLInputElement>(/^Taped width across the line/);
+    expect(field.value).toBe('0.3');
+    await user.click(field);
+    await user.tab();
+    expect(said()).toEqual([]);
+    await user.type(field, '5');
+    await user.tab();
+    await waitFor(() => expect(said()).toHaveLength(2));
+    expect(said()[1]).toMatchObject({ body: { against: { width: 0.35 } } });
+  });
+
   it('want a grid and a station first', () => {
     const story = new Story().control();
     show(story, <Columns />).unmount();

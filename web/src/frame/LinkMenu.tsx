@@ -28,18 +28,18 @@ export const LinkMenu = memo(function LinkMenu() {
   const [searched, setSearched] = useSearchWindow();
   const [open, setOpen] = useState(false);
   const [library, setLibrary] = useState(false);
-  const [draft, setDraft] = useState(() => poleDraft(undefined, units.edit));
+  const [draft, setDraft] = useState(() => poleDraft(undefined, units));
   const [pace, setPace] = useState('5');
   const [stopsNear, setStopsNear] = useState<'near' | 'on'>('near');
   const ground = state.settings.practiceGround;
-  const { height, error } = heightOf(draft, units.readLength);
+  const { height, error } = heightOf(draft, units);
   const choose = (kind: 'simulator' | 'typed') => {
     void writeSetting(`link ${id}`, kind);
     if (kind === 'simulator' && ground !== null) void openSimulator(id, ground);
     else openTyped(id);
   };
   const openMenu = () => {
-    setDraft(poleDraft(currentLink()?.state().pole, units.edit));
+    setDraft(poleDraft(currentLink()?.state().pole, units));
     setStopsNear(simulator()?.stopsNear === false ? 'on' : 'near');
     setOpen(true);
   };

@@ -12,7 +12,9 @@ import { useLinked } from '../link/linkStore.ts';
 import { useRemembered } from '../site/useRemembered.ts';
 import { Button } from '../ui/Button.tsx';
 import { useSite } from '../site/SiteContext.tsx';
-import { useUnits } from '../field/useUnits.ts';
+import { useUnits, type Units } from '../field/useUnits.ts';
+import { DraftField } from '../field/DraftField.tsx';
+import { lengthOf, written, type Draft } from '../field/draft.ts';
 import { Choice, Field, Tick } from '../ui/Field.tsx';
 import { useHeightNotice } from './useCarried.ts';
 
@@ -20,8 +22,8 @@ export interface PoleDraft {
   readonly target: NonNullable<CarriedPole['target']> | null;
   readonly item: string | null;
   readonly legs: boolean;
-  /** As typed: what the pole shows. */
-  readonly poleMark: string;
+  /** What the pole shows, in metres. */
+  readonly poleMark: Draft<number>;
 }
 
 const NOT_LISTED = 'none';
@@ -49,7 +51,7 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
   const poles = state.equipment.flatMap(({ body: { item, what } }) =>
     what.kind === 'pole' ? [{ ...what, item }] : [],
   );
-  const { height, error } = heightOf(draft, units.readLength);
+  const { height, error } = heightOf(draft, units);
   const own = draft.target?.ownHeight ?? 0;
   const odd = height === null ? null : notice(height, draft.target);
   const isWithoutPole = fixed || isPoleless(state, draft.target);
@@ -112,11 +114,11 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
         <p className="border-l-4 border-rule pl-3 text-ink2">{fixed ? FIXED_TARGET_HELP : POLELESS_HELP}</p>
       ) : (
         <>
-          <Field
+          <DraftField
             label={own === 0 ? msg('pole.targetHeight') : msg('pole.thePoleShows')}
             unit={units.unit}
-            value={draft.poleMark}
-            onChange={(event) => onChange({ ...draft, poleMark: event.target.value })}
+            draft={draft.poleMark}
+            onDraft={(poleMark) => onChange({ ...draft, poleMark })}
             error={error === 'range' ? msg('pole.giveTheTargetHeightSuchAs', { edit: units.edit(1.5) }) : null}
             help={
               own === 0 || height === null ? (
@@ -132,7 +134,6 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
                 </span>
               )
             }
-            inputMode="decimal"
           />
           {odd && <p className="border-l-4 border-ochre pl-3">{odd}</p>}
           {poles.length > 0 && (
@@ -161,17 +162,20 @@ const HIGHEST = 10;
 /** Height that the parts give; null with what is wrong. */
 export function heightOf(
   draft: PoleDraft,
-  read: (text: string) => number | null,
+  units: Units,
 ): { readonly height: number | null; readonly error: 'range' | null } {
-  const mark = read(draft.poleMark);
+  const mark = lengthOf(draft.poleMark, units);
   const height = mark === null ? null : composedTargetHeight(mark, draft.target?.ownHeight ?? 0);
   const inside = height !== null && height >= LOWEST && height <= HIGHEST;
   return { height: inside ? height : null, error: inside ? null : 'range' };
 }
 
-export const poleDraft = (pole: CarriedPole | undefined, edit: (metres: number) => string): PoleDraft => ({
-  target: pole?.target ?? null,
-  item: pole?.item ?? null,
-  legs: pole?.legs ?? true,
-  poleMark: edit((pole?.targetHeight ?? 1.5) - (pole?.target?.ownHeight ?? 0)),
-});
+export function poleDraft(pole: CarriedPole | undefined, units: Units): PoleDraft {
+  const poleMark = (pole?.targetHeight ?? 1.5) - (pole?.target?.ownHeight ?? 0);
+  return {
+    target: pole?.target ?? null,
+    item: pole?.item ?? null,
+    legs: pole?.legs ?? true,
+    poleMark: written(poleMark, units.edit(poleMark)),
+  };
+}

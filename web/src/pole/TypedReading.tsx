@@ -26,7 +26,7 @@ export function TypedReading({ title }: { title: string }) {
   const [circle, setCircle] = useState('');
   const [zenith, setZenith] = useState('');
   const [slope, setSlope] = useState('');
-  const [pole, setPole] = useState(() => poleDraft(undefined, units.edit));
+  const [pole, setPole] = useState(() => poleDraft(undefined, units));
   const notice = useHeightNotice();
   const fixed = useLinked((link) => link?.fixed ?? null);
   const [confirmed, setConfirmed] = useState(false);
@@ -38,9 +38,7 @@ export function TypedReading({ title }: { title: string }) {
     setZenith('');
     setSlope('');
     const link = currentLink()?.state();
-    setPole(
-      poleDraft(link?.fixed ? { targetHeight: 0, legs: false, target: link.fixed.target } : link?.pole, units.edit),
-    );
+    setPole(poleDraft(link?.fixed ? { targetHeight: 0, legs: false, target: link.fixed.target } : link?.pole, units));
     setConfirmed(false);
     setTried(false);
     // Only when it opens: what was carried at the last sight is offered, but has to be confirmed.
@@ -52,9 +50,7 @@ export function TypedReading({ title }: { title: string }) {
   const z = units.readAngle(zenith);
   const s = slope.trim() === '' ? null : units.readLength(slope);
   const isWithoutPole = fixed !== null || isPoleless(state, pole.target);
-  const { height: h, error: heightError } = isWithoutPole
-    ? { height: 0, error: null }
-    : heightOf(pole, units.readLength);
+  const { height: h, error: heightError } = isWithoutPole ? { height: 0, error: null } : heightOf(pole, units);
   const inTurn = (value: number | null) =>
     value !== null && value >= 0 && angleFromRadians(value, units.angleUnit) < full;
   const beyond = (text: string) => {

@@ -4,7 +4,8 @@ import { msg, hindranceWords } from '@idle-marker/words';
 import { Board } from '../../board/LazyBoard.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
-import { Field, Tick } from '../../ui/Field.tsx';
+import { DraftField } from '../../field/DraftField.tsx';
+import { Tick } from '../../ui/Field.tsx';
 import { useOffsetsDialog } from './useOffsetsDialog.ts';
 import { MovedOffsets } from './MovedOffsets.tsx';
 import { OwnOffsets } from './OwnOffsets.tsx';
@@ -68,12 +69,11 @@ export function OffsetsDialog({ work, onClose }: { work: Fact<'package'>; onClos
       <div className="grid gap-4 md:grid-cols-2">
         <div>
           <div className="grid grid-cols-2 items-end gap-3">
-            <Field
+            <DraftField
               label={msg('design.longestOffset')}
               unit={units.unit}
-              value={longest}
-              inputMode="decimal"
-              onChange={(event) => setLongest(event.target.value)}
+              draft={longest}
+              onDraft={setLongest}
               error={isGood ? null : msg('common.giveALengthOver0')}
             />
             {inForce && (

@@ -13,6 +13,7 @@ import { areaScene } from '../../board/areaScene.ts';
 import { joinScenes, type SceneSymbol } from '../../board/scene.ts';
 import { outlineScene } from '../../board/siteScene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
+import { lengthDraft, lengthOf } from '../../field/draft.ts';
 import { useUnits } from '../../field/useUnits.ts';
 
 /** What OffsetsDialog shows, and what its buttons do. */
@@ -22,9 +23,9 @@ export function useOffsetsDialog({
 }: Pick<{ work: Fact<'package'>; onClose(): void }, 'work' | 'onClose'>) {
   const { state, say, inForce } = useSite();
   const units = useUnits();
-  const [longest, setLongest] = useState(units.edit(usualLongest(units.lengthUnit)));
+  const [longest, setLongest] = useState(() => lengthDraft(usualLongest(units.lengthUnit), units));
   const [seen, setSeen] = useState(inForce !== null);
-  const longestRead = units.readLength(longest);
+  const longestRead = lengthOf(longest, units);
   const isGood = longestRead !== null && longestRead > 0 && longestRead <= 200;
   const root = state.packageRoots.get(work.id)!;
   const instrument = seen && inForce ? inForce.fact.body.result : null;

@@ -4,6 +4,8 @@ import type { FactBody } from '@idle-marker/contract';
 import { msg, antennaMisfitWords } from '@idle-marker/words';
 import { useLinked } from '../../link/linkStore.ts';
 import { useSite } from '../../site/SiteContext.tsx';
+import { DraftField } from '../../field/DraftField.tsx';
+import { lengthDraft, lengthOf } from '../../field/draft.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
@@ -27,9 +29,9 @@ export function PairDialog({ set, onClose }: { readonly set: PairedSet; onClose(
   );
   const [item, setItem] = useState(before ? (before.item ?? OTHER) : (pairs[0]?.item ?? OTHER));
   const [receiver, setReceiver] = useState(before?.receiver ?? '');
-  const [offsetText, setOffset] = useState(before ? units.edit(before.offset) : '');
+  const [typedOffset, setOffset] = useState(() => lengthDraft(before?.offset, units));
   const listed = pairs.find((each) => each.item === item) ?? null;
-  const offset = listed ? listed.offset : units.readLength(offsetText);
+  const offset = listed ? listed.offset : lengthOf(typedOffset, units);
   const [antennaText, setAntenna] = useState('');
   const [plan, setPlan] = useState(before ? String(before.fit.sdPlanMm) : USUAL_FIT.plan);
   const [height, setHeight] = useState(before ? String(before.fit.sdHeightMm) : USUAL_FIT.height);
@@ -113,13 +115,12 @@ export function PairDialog({ set, onClose }: { readonly set: PairedSet; onClose(
               value={receiver}
               onChange={(event) => setReceiver(event.target.value)}
             />
-            <Field
+            <DraftField
               label={msg('common.prismsCentreUpToItsReferencePoint')}
               unit={units.unit}
-              inputMode="decimal"
-              value={offsetText}
-              onChange={(event) => setOffset(event.target.value)}
-              error={offsetText === '' ? null : errors.offset}
+              draft={typedOffset}
+              onDraft={setOffset}
+              error={typedOffset.text === '' ? null : errors.offset}
             />
           </div>
         )}

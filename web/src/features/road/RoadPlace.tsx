@@ -53,8 +53,7 @@ export function Place() {
     surfaces,
     underlay,
     subject,
-    setSubject,
-    setTyped,
+    pick,
     view,
     setView,
     pole,
@@ -204,13 +203,7 @@ export function Place() {
                   // Another line that is touched is worked along; anything else is a place.
                   const touched = roadAt(roads, point, TOUCH * pixel);
                   if (touched && touched.id !== active.id) return setActive(touched.id);
-                  setSubject(TYPED);
-                  const [a, b] = units.axes[0] === 'e' ? [point.e, point.n] : [point.n, point.e];
-                  setTyped({
-                    first: units.edit(Number(a.toFixed(3))),
-                    second: units.edit(Number(b.toFixed(3))),
-                    z: '',
-                  });
+                  pick(point);
                 }}
                 fitTo={road.alignment.elements.flatMap(({ start, end }) => [start, end])}
                 fitKey={active.id}

@@ -1,5 +1,7 @@
 import { msg } from '@idle-marker/words';
-import { Choice, Field } from '../../ui/Field.tsx';
+import { DraftField } from '../../field/DraftField.tsx';
+import { lengthOf } from '../../field/draft.ts';
+import { Choice } from '../../ui/Field.tsx';
 import { POLE, INSTRUMENT, TYPED, NO_SURFACE } from './useRoadPlace.ts';
 import type { RoadPlaceModel } from './useRoadPlace.ts';
 
@@ -44,28 +46,23 @@ export function RoadSource({ model }: { readonly model: RoadPlaceModel }) {
       />
       {subject === TYPED && (
         <>
-          <Field
-            label={units.axes[0] === 'e' ? msg('common.east') : msg('common.north')}
-            unit={units.unit}
-            value={typed.first}
-            inputMode="decimal"
-            onChange={(event) => setTyped({ ...typed, first: event.target.value })}
-            error={typed.first !== '' && units.readLength(typed.first) === null ? msg('road.thisIsNoLength') : null}
-          />
-          <Field
-            label={units.axes[0] === 'e' ? msg('common.north') : msg('common.east')}
-            unit={units.unit}
-            value={typed.second}
-            inputMode="decimal"
-            onChange={(event) => setTyped({ ...typed, second: event.target.value })}
-            error={typed.second !== '' && units.readLength(typed.second) === null ? msg('road.thisIsNoLength') : null}
-          />
-          <Field
+          {units.axes.map((axis) => (
+            <DraftField
+              key={axis}
+              label={axis === 'e' ? msg('common.east') : msg('common.north')}
+              unit={units.unit}
+              draft={typed[axis]}
+              onDraft={(draft) => setTyped({ ...typed, [axis]: draft })}
+              error={
+                typed[axis].text !== '' && lengthOf(typed[axis], units) === null ? msg('road.thisIsNoLength') : null
+              }
+            />
+          ))}
+          <DraftField
             label={msg('common.height')}
             unit={units.unit}
-            value={typed.z}
-            inputMode="decimal"
-            onChange={(event) => setTyped({ ...typed, z: event.target.value })}
+            draft={typed.z}
+            onDraft={(z) => setTyped({ ...typed, z })}
             help={msg('road.emptyPlanOnly')}
           />
         </>

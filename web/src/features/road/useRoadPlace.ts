@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { type SitePoint } from '@idle-marker/core';
+import { type Metres, type PlanPoint, type SitePoint } from '@idle-marker/core';
 import { againstRoad, measuredAlong } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
@@ -7,6 +7,7 @@ import { useSurfaces } from '../../drawings/useSurfaces.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useActiveRoad, useRoads, useStationStyle, useStationWord } from '../../site/useRoads.ts';
 import { useRemembered } from '../../site/useRemembered.ts';
+import { lengthDraft, lengthOf, type Draft } from '../../field/draft.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { usePolePlace } from '../../pole/usePolePlace.ts';
 import { useMeasuring } from '../../pole/useMeasuring.ts';
@@ -31,6 +32,11 @@ export const TYPED = 'typed';
 
 export const NO_SURFACE = 'none';
 
+/** Where along the road is asked, as it is typed or was touched on the plan. */
+type PlaceDraft = Readonly<Record<'e' | 'n' | 'z', Draft<Metres>>>;
+
+const NO_PLACE: PlaceDraft = { e: { text: '' }, n: { text: '' }, z: { text: '' } };
+
 function controlAt(control: ReturnType<typeof useSite>['state']['control'], name: string): SitePoint | null {
   const body = control.find(({ revision }) => revision.body.name === name)?.revision.body;
   return body && body.e !== null && body.n !== null ? { e: body.e, n: body.n, z: body.z } : null;
@@ -48,7 +54,7 @@ export function useRoadPlace() {
   const underlay = useUnderlay();
   const withPole = inForce !== null || occupation?.body.method === 'heightOnly';
   const [subject, setSubject] = useState<string>(withPole ? POLE : TYPED);
-  const [typed, setTyped] = useRemembered('road place', { first: '', second: '', z: '' });
+  const [typed, setTyped] = useRemembered<PlaceDraft>('place on the road', NO_PLACE);
   const [view, setView] = useRemembered<View>('road view', 'plan');
   const [surfaceChoice, setSurface] = useRemembered('road surface', NO_SURFACE);
   const { place: pole, stale } = usePolePlace();
@@ -63,13 +69,13 @@ export function useRoadPlace() {
     if (subject === POLE) return pole;
     if (subject === INSTRUMENT) return inForce && inForce.fact.body.result;
     if (subject !== TYPED) return controlAt(state.control, subject);
-    const [e, n] = (units.axes[0] === 'e' ? [typed.first, typed.second] : [typed.second, typed.first]).map((text) =>
-      units.readLength(text),
-    );
-    return e === null || e === undefined || n === null || n === undefined
-      ? null
-      : { e, n, z: units.readLength(typed.z) };
+    const [e, n] = [lengthOf(typed.e, units), lengthOf(typed.n, units)];
+    return e === null || n === null ? null : { e, n, z: lengthOf(typed.z, units) };
   }, [subject, pole, inForce, state.control, units, typed]);
+  const pick = (point: PlanPoint) => {
+    setSubject(TYPED);
+    setTyped({ e: lengthDraft(point.e, units), n: lengthDraft(point.n, units), z: { text: '' } });
+  };
   const road = active?.road ?? null;
   const against = useMemo(() => (road && at ? againstRoad(road, at) : null), [road, at]);
   const station = against && 'station' in against.nearest ? against.nearest.station : null;
@@ -94,6 +100,7 @@ export function useRoadPlace() {
     setSubject,
     typed,
     setTyped,
+    pick,
     view,
     setView,
     surfaceChoice,

@@ -16,6 +16,8 @@ import { changePole, currentLink, useLinkKind } from '../../link/linkStore.ts';
 import { useShooting } from '../../pole/takeSight.ts';
 import { useProofAge } from '../../site/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
+import { DraftField } from '../../field/DraftField.tsx';
+import { lengthDraft, lengthOf } from '../../field/draft.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
@@ -52,8 +54,8 @@ export function OwnControl({ solution, onClose, onSwapped }: OwnControlProps) {
   const [kind, setKind] = useState<FactBody<'control'>['kind']>(onSwapped ? 'other' : 'nail');
   const [spot, setSpot] = useState(onSwapped ? SWAP_WORDS.spot : '');
   const far = useMemo(() => placeForControl(state, solution), [state, solution]);
-  const [places, setPlaces] = useState({ e: units.edit(far.e), n: units.edit(far.n) });
-  const place = { e: units.readLength(places.e), n: units.readLength(places.n) };
+  const [places, setPlaces] = useState({ e: lengthDraft(far.e, units), n: lengthDraft(far.n, units) });
+  const place = { e: lengthOf(places.e, units), n: lengthOf(places.n, units) };
   const [done, setDone] = useState<{ readonly mark: string; readonly name: string; readonly sdMm: number } | null>(
     null,
   );
@@ -63,9 +65,9 @@ export function OwnControl({ solution, onClose, onSwapped }: OwnControlProps) {
   );
   const simulated = useLinkKind() === 'simulator';
   const [pole, setPole] = useState(() =>
-    poleDraft({ ...(currentLink()?.state().pole ?? { targetHeight: 1.5, legs: true }), legs: true }, units.edit),
+    poleDraft({ ...(currentLink()?.state().pole ?? { targetHeight: 1.5, legs: true }), legs: true }, units),
   );
-  const { height: poleHeight } = heightOf(pole, units.readLength);
+  const { height: poleHeight } = heightOf(pole, units);
   const errors = {
     name:
       name.trim() === ''
@@ -165,13 +167,12 @@ export function OwnControl({ solution, onClose, onSwapped }: OwnControlProps) {
           {simulated && (
             <div className="grid grid-cols-2 gap-3">
               {units.axes.map((which) => (
-                <Field
+                <DraftField
                   key={which}
                   label={msg('station.toWalkTo', { axis: axis[which] })}
                   unit={units.unit}
-                  value={places[which]}
-                  inputMode="decimal"
-                  onChange={(event) => setPlaces({ ...places, [which]: event.target.value })}
+                  draft={places[which]}
+                  onDraft={(draft) => setPlaces({ ...places, [which]: draft })}
                   error={errors.place}
                 />
               ))}

@@ -4,6 +4,7 @@ import { msg, faceWords, smallLength } from '@idle-marker/words';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { Board } from '../../board/LazyBoard.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
+import { DraftField } from '../../field/DraftField.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
@@ -50,7 +51,8 @@ export function Place() {
     shooting,
     busy,
     tolerance,
-    widthText,
+    widthDraft,
+    isWidthGood,
     width,
     targetOffset,
     due,
@@ -195,21 +197,19 @@ export function Place() {
                 ]}
                 onChange={setSide}
               />
-              <Field
+              <DraftField
                 label={msg('structure.tapedWidthAcrossTheLine')}
                 unit={units.unit}
-                value={widthText}
-                inputMode="decimal"
-                onChange={(event) => setWidths({ ...widths, [row.name]: event.target.value })}
-                onBlur={() => (width !== null || widthText.trim() === '') && void reckonAnew({ width })}
-                error={widthText.trim() !== '' && width === null ? msg('structure.giveTheWidthOrLeaveItEmpty') : null}
+                draft={widthDraft}
+                onDraft={(draft) => setWidths({ ...widths, [row.name]: draft })}
+                onBlur={() => row.name in widths && isWidthGood && void reckonAnew({ width })}
+                error={!isWidthGood ? msg('structure.giveTheWidthOrLeaveItEmpty') : null}
               />
-              <Field
+              <DraftField
                 label={msg('structure.faceToCentreOfThePrism')}
                 unit={units.unit}
-                value={target}
-                inputMode="decimal"
-                onChange={(event) => setTarget(event.target.value)}
+                draft={target}
+                onDraft={setTarget}
                 error={targetOffset === null ? msg('structure.giveIt0ForAFoil') : null}
               />
               <Choice

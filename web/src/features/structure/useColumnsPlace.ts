@@ -8,7 +8,8 @@ import { outlineScene } from '../../board/siteScene.ts';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useRemembered } from '../../site/useRemembered.ts';
-import { useUnits } from '../../field/useUnits.ts';
+import { lengthDraft, lengthOf, type Draft } from '../../field/draft.ts';
+import { useUnits, type Units } from '../../field/useUnits.ts';
 import { useKey } from '../../ui/useKey.ts';
 import { useMeasuring, type Shots } from '../../pole/useMeasuring.ts';
 
@@ -34,13 +35,13 @@ const HIGH: Metres = 2.5;
 
 /** Widths that are in the fields now: they count while they are typed. */
 function typedWidths(
-  widths: Readonly<Record<string, string>>,
-  read: (text: string) => Metres | null,
+  widths: Readonly<Record<string, Draft<Metres>>>,
+  units: Units,
 ): ReadonlyMap<string, Metres | null> {
   return new Map(
-    Object.entries(widths).flatMap(([name, text]): [string, Metres | null][] => {
-      const width = text.trim() === '' ? null : read(text);
-      return width === null && text.trim() !== '' ? [] : [[name, width]];
+    Object.entries(widths).flatMap(([name, draft]): [string, Metres | null][] => {
+      const width = lengthOf(draft, units);
+      return width === null && draft.text.trim() !== '' ? [] : [[name, width]];
     }),
   );
 }
@@ -65,9 +66,8 @@ export function useColumnsPlace() {
   const labels = chosenGrid ? [...chosenGrid.grid.letters, ...chosenGrid.grid.numbers].map(({ label }) => label) : [];
   const [label, setLabel] = useRemembered('columns line', labels[0] ?? '');
   const line = labels.includes(label) ? label : (labels[0] ?? '');
-  const [widths, setWidths] = useState<Readonly<Record<string, string>>>({});
-  const { readLength } = units;
-  const taped = useMemo(() => typedWidths(widths, readLength), [widths, readLength]);
+  const [widths, setWidths] = useState<Readonly<Record<string, Draft<Metres>>>>({});
+  const taped = useMemo(() => typedWidths(widths, units), [widths, units]);
   const rows = useMemo(
     () => (chosenGrid ? (columnsAlong(state, chosenGrid.fact, line, taped) ?? []) : []),
     [state, chosenGrid, line, taped],
@@ -76,7 +76,7 @@ export function useColumnsPlace() {
   const row =
     rows.find((each) => each.crossing.label === crossing) ?? rows.find((each) => !isDone(each)) ?? rows[0] ?? null;
   const [side, setSide] = useRemembered<'right' | 'left'>('columns side', 'right');
-  const [target, setTarget] = useRemembered('columns target', units.edit(USUAL_TARGET));
+  const [target, setTarget] = useRemembered<Draft<Metres>>('columns target offset', lengthDraft(USUAL_TARGET, units));
   const [classId, setClass] = useState(usualClass(state, 'steel').id);
   const [use, setUse] = useState('');
   const [shots, setShots] = useRemembered<Shots>('columns shots', '3');
@@ -85,9 +85,10 @@ export function useColumnsPlace() {
   const { shooting } = measuring;
   const busy = shooting.doing !== null;
   const tolerance = classOf(state, classId).plan;
-  const widthText = row ? (widths[row.name] ?? units.edit(row.width)) : '';
-  const width = widthText.trim() === '' ? null : units.readLength(widthText);
-  const targetOffset = units.readLength(target);
+  const widthDraft = (row && widths[row.name]) ?? lengthDraft(row?.width, units);
+  const width = lengthOf(widthDraft, units);
+  const isWidthGood = width !== null || widthDraft.text.trim() === '';
+  const targetOffset = lengthOf(target, units);
   const due = row
     ? SEQUENCE.find(([edge, level]) => (level === 'low' || withLean === 'yes') && !hasShot(row, edge, level))
     : undefined;
@@ -191,7 +192,8 @@ export function useColumnsPlace() {
     shooting,
     busy,
     tolerance,
-    widthText,
+    widthDraft,
+    isWidthGood,
     width,
     targetOffset,
     due,
