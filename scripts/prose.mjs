@@ -90,3 +90,21 @@ export function sentencesIn(file, source) {
   visit(program);
   return found;
 }
+
+const isFunction = (node) =>
+  /^(FunctionDeclaration|FunctionExpression|ArrowFunctionExpression|PropertyDefinition)$/.test(node.type);
+
+/** Lines where a module asks for a message while it is loaded: before anyone could say in which words. */
+export function askedWhileLoading(file, source) {
+  const found = [];
+  const visit = (node) => {
+    if (node === null || typeof node !== 'object') return;
+    if (Array.isArray(node)) return node.forEach(visit);
+    if (isFunction(node)) return;
+    if (node.type === 'CallExpression' && /^(msg|rich|messageParts)$/.test(calleeOf(node)))
+      found.push(source.slice(0, node.start).split('\n').length);
+    Object.values(node).forEach(visit);
+  };
+  visit(parseSync(file, source).program);
+  return found;
+}

@@ -1,10 +1,11 @@
 import react from '@vitejs/plugin-react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vite';
+import { messageTables } from './messageTables.ts';
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
-  worker: { format: 'es' },
+  plugins: [messageTables(), react(), tailwindcss()],
+  worker: { format: 'es', plugins: () => [messageTables()] },
   build: { target: 'es2022', sourcemap: false, chunkSizeWarningLimit: 700 },
   server: {
     port: 5180,

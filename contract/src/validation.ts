@@ -1,5 +1,5 @@
 import Ajv, { type ErrorObject, type ValidateFunction } from 'ajv';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { REFERS_SINCE_LATER, REFERS_TO, type TSchema } from './schema.ts';
 
 /** What is wrong with a document: the code, where (a JSON Pointer), and a sentence for the person who wrote it. */
@@ -51,12 +51,12 @@ const acceptsNumber = (schema: unknown): boolean => {
 const pointerPart = (name: string): string => name.replace(/~/g, '~0').replace(/\//g, '~1');
 
 /** How a bound is said. */
-const BOUND: Readonly<Record<string, string>> = {
+const boundWords = worded((): Readonly<Record<string, string>> => ({
   minimum: msg('validation.atLeast'),
   maximum: msg('validation.atMost'),
   exclusiveMinimum: msg('validation.moreThan'),
   exclusiveMaximum: msg('validation.lessThan'),
-};
+}));
 
 function invalidOf(error: ErrorObject): Invalid {
   if (error.keyword === 'required') {
@@ -106,13 +106,13 @@ function invalidOf(error: ErrorObject): Invalid {
       path: error.instancePath,
       message: msg('validation.mustBeMoreThanZero', { field }),
     };
-  if (error.keyword in BOUND)
+  if (error.keyword in boundWords())
     return {
       code: 'INVALID_INPUT',
       path: error.instancePath,
       message: msg('validation.mustBe', {
         field,
-        bound: BOUND[error.keyword],
+        bound: boundWords()[error.keyword],
         limit: (error.params as { limit: number }).limit,
       }),
     };

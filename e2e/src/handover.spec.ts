@@ -134,8 +134,16 @@ test('a crew finds its stake on a phone, says that it is gone, and is told when 
   await stored(page);
 
   const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 }, locale: 'es-MX' })).newPage();
+  const scripts: Promise<number>[] = [];
+  phone.on('response', (response) => {
+    if (response.url().endsWith('.js')) scripts.push(response.body().then(({ length }) => length));
+  });
   await phone.goto(address!);
   await expect(phone.getByRole('button', { name: /TH-A1 W/ })).toBeVisible();
+  // A phone behind a hedge: what the technician's pages say and do is not fetched for the crew.
+  const weight = (await Promise.all(scripts)).reduce((sum, length) => sum + length, 0);
+  expect(weight).toBeGreaterThan(100_000);
+  expect(weight).toBeLessThan(800_000);
   await phone.getByLabel('Número de la estaca').fill('a1');
   await phone.keyboard.press('Enter');
   await expect(phone.getByText(/^Estas llevan a1 en su número/)).toBeVisible();

@@ -1,6 +1,6 @@
 /** The sheet of paper that a plan is drawn on: its sizes, round scales, north and the scale bar. */
 import { lengthFromMetres, type LengthUnit, type PlanPoint } from '@idle-marker/core';
-import { msg, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { msg, unitAbbreviationWords } from '@idle-marker/words';
 import type { Box } from './labels.ts';
 import { box, LABEL, path, POINTS_PER_METRE, SMALL, text, type Scene, type SceneItem } from './scene.ts';
 
@@ -99,6 +99,6 @@ export function scaleBar(right: number, y: number, { scale }: Pick<Board, 'scale
     path('frame', box(x, y - 3, w / 2, 3), { closed: true, fill: 'ink', width: 0.5 }),
     path('frame', box(x + w / 2, y - 3, w / 2, 3), { closed: true, fill: 'paper', width: 0.5 }),
     text('frame', x, y - 6, '0', SMALL, { align: 'middle' }),
-    text('frame', right, y - 6, `${length} ${UNIT_ABBREVIATION[unit]}`, SMALL, { align: 'end' }),
+    text('frame', right, y - 6, `${length} ${unitAbbreviationWords()[unit]}`, SMALL, { align: 'end' }),
   ];
 }

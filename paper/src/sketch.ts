@@ -4,7 +4,7 @@
  * and pages at a larger scale.
  */
 import type { CutSheet } from '@idle-marker/records';
-import { msg, STANDING, UNIT_ABBREVIATION, writtenLength } from '@idle-marker/words';
+import { msg, standingWords, unitAbbreviationWords, writtenLength } from '@idle-marker/words';
 import { boardAt, boardFor, finerScales, north, PAPERS, scaleBar, scaleWords, type Board } from './board.ts';
 import { fitted } from './fitted.ts';
 import type { Box } from './labels.ts';
@@ -217,7 +217,7 @@ function sceneOf(
       : msg('sketches.cutSheetRevision', { number: sheet.number, revision: sheet.revision, package: sheet.package });
   const title = part === '' ? called : `${called}, ${part}`;
   const bottom = height - MARGIN;
-  const unit = UNIT_ABBREVIATION[sheet.lengthUnit];
+  const unit = unitAbbreviationWords()[sheet.lengthUnit];
   const heights =
     sheet.siteZero === null
       ? msg('sketches.heightsAreTrueHeights')
@@ -280,12 +280,12 @@ function legend(x: number, y: number, sheet: CutSheet, measure: Measure): SceneI
   };
   const standings = [...new Set(sheet.rows.map((row) => row.standing))];
   if (standings.includes('held'))
-    entry((at) => markSymbol(at, y, 'held'), msg('sketches.mark', { held: STANDING.held }));
+    entry((at) => markSymbol(at, y, 'held'), msg('sketches.mark', { held: standingWords().held }));
   const others = standings.filter((each) => each !== 'held');
   if (others.length > 0)
     entry(
       (at) => markSymbol(at, y, others[0]!),
-      msg('sketches.mark2', { others: others.map((each) => STANDING[each]).join(' or ') }),
+      msg('sketches.mark2', { others: others.map((each) => standingWords()[each]).join(' or ') }),
     );
   if (sheet.rows.some((row) => row.offset > 0))
     entry(

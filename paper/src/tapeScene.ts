@@ -1,6 +1,6 @@
 /** Two tapes from two marks to a point, drawn as they lie on the ground, north up. */
 import { formatLength, type LengthUnit, type PlanPoint, type TapedPair } from '@idle-marker/core';
-import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { LENGTH_DECIMALS, unitAbbreviationWords } from '@idle-marker/words';
 import { north as northArrow } from './board.ts';
 import { placeLabel, Taken } from './labels.ts';
 import { box, path, text, type Measure, type Scene, type SceneItem, type ScenePath } from './scene.ts';
@@ -30,7 +30,7 @@ export function tapeScene({ point, pair: { a, b, tapes }, title, unit, measure }
   const [pa, pb, pp] = [at(a), at(b), at(point)];
   const taken = new Taken();
   const items: SceneItem[] = [];
-  const length = (metres: number) => `${formatLength(metres, unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}`;
+  const length = (metres: number) => `${formatLength(metres, unit, LENGTH_DECIMALS)} ${unitAbbreviationWords()[unit]}`;
   const written = (
     words: string,
     [x, y]: readonly [number, number],

@@ -8,7 +8,7 @@ import fc from 'fast-check';
 import { SaxesParser } from 'saxes';
 import { planDistance, tapedPairs, type StakeReading } from '@idle-marker/core';
 import { cutSheet, type CutSheet } from '@idle-marker/records';
-import { crewWords, LANGUAGES } from '@idle-marker/words';
+import { crewWords, allLanguages } from '@idle-marker/words';
 import {
   fileWord,
   PAPERS,
@@ -323,7 +323,7 @@ describe('how a stake is read', () => {
   });
 
   it('stays on its paper with no text on another, in every language and for two heights', () => {
-    for (const { code } of LANGUAGES)
+    for (const { code } of allLanguages())
       for (const each of [
         heights(),
         heights(0.4),

@@ -4,7 +4,7 @@
  */
 import { reduceReading, type Metres, type TrustResult } from '@idle-marker/core';
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
-import { msg, stationNotices, STANDING, type ProofFigures } from '@idle-marker/words';
+import { msg, stationNotices, standingWords, type ProofFigures } from '@idle-marker/words';
 import { factOf } from './facts/book.ts';
 import { bookLine } from './bookLine.ts';
 import { checkSentences, goodToOf } from './checked.ts';
@@ -282,7 +282,7 @@ function markOf(state: SiteState, trust: TrustResult, mark: Fact<'mark'>): BookM
     dNMm,
     hubZ,
     cutFill,
-    standing: standing ? STANDING[standing] : msg('records.setAgainSince'),
+    standing: standing ? standingWords()[standing] : msg('records.setAgainSince'),
   };
 }
 

@@ -1,5 +1,5 @@
 /** A control mark brought from another site, with what was known of it there. */
-import { msg, VISIT } from '@idle-marker/words';
+import { msg, VISIT, worded } from '@idle-marker/words';
 import type { AnyFact, FactBody } from '@idle-marker/contract';
 import { bookLine } from './bookLine.ts';
 import { markHistory, type MarkLook } from './markHistory.ts';
@@ -15,17 +15,20 @@ export interface LifeLine {
 const MOST_LINES = 200;
 const LONGEST_LINE = 300;
 
-const AS = {
-  used: msg('records.usedBy'),
-  leftOut: msg('records.leftOutOf2'),
-  proof: msg('records.proofFor'),
-  receiver: msg('records.byTheReceiverOf'),
-} as const;
+const broughtAs = worded(
+  () =>
+    ({
+      used: msg('records.usedBy'),
+      leftOut: msg('records.leftOutOf2'),
+      proof: msg('records.proofFor'),
+      receiver: msg('records.byTheReceiverOf'),
+    }) as const,
+);
 const millimetres = (mm: number | null): string =>
   mm === null ? '–' : `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(Math.round(mm))}`;
 const lookText = ({ as, station, dEMm, dNMm, dZMm }: MarkLook): string =>
   msg('records.measuredLessListedENHeightMm', {
-    as: AS[as],
+    as: broughtAs()[as],
     station,
     millimetres: millimetres(dEMm),
     millimetres2: millimetres(dNMm),

@@ -12,7 +12,7 @@ import {
   type Unnoticed,
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { CHECKABILITY_WORDS, fallenWords, thenWords, unnoticedSubject, unnoticedWords } from '@idle-marker/words';
+import { checkabilityWords, fallenWords, thenWords, unnoticedSubject, unnoticedWords } from '@idle-marker/words';
 import { askedOf } from './asked.ts';
 import { namingOf } from './naming.ts';
 import { marksFrom } from './indexes.ts';
@@ -239,7 +239,7 @@ export function checkSentences(state: SiteState, trust: TrustResult, solution: A
     );
     return [`${title}.`, text, todo];
   }
-  const { title, text } = CHECKABILITY_WORDS[check.now];
+  const { title, text } = checkabilityWords()[check.now];
   return [
     `${title}. ${text}`,
     ...(check.worst ? [`${unnoticedSubject(check.worst, naming)}: ${unnoticedWords(check.worst, naming)}`] : []),

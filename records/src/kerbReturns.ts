@@ -14,7 +14,7 @@ import {
   type ReturnPointName,
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { placeOnRoad, type Road } from './roads.ts';
 
 type Item = FactBody<'package'>['items'][number];
@@ -97,13 +97,13 @@ const NAME: Readonly<Record<ReturnPointName, string>> = {
   threeQuarter: '3 quarter',
   end: 'end',
 };
-const WHY: Readonly<Record<ReturnPointName, string>> = {
+const whyTexts = worded((): Readonly<Record<ReturnPointName, string>> => ({
   begin: msg('records.returnBegins'),
   quarter: msg('records.firstQuarterOfTheReturn'),
   middle: msg('records.middleOfTheReturn'),
   threeQuarter: msg('records.thirdQuarterOfTheReturn'),
   end: msg('records.returnEnds'),
-};
+}));
 
 export interface ReturnWork {
   readonly name: string;
@@ -133,7 +133,7 @@ export function returnItem(
       stations.push({
         station: (arc.length * i) / 4,
         azimuthDeg: point.azimuth / RADIANS_PER_DEGREE,
-        why: WHY[point.name],
+        why: whyTexts()[point.name],
         offset: null,
         alsoZ: null,
       });

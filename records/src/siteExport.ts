@@ -1,7 +1,7 @@
 /** A site's points, lines and sights for other programs. */
 import { angleFromRadians, type TrustResult } from '@idle-marker/core';
 import type { SitePoint } from '@idle-marker/formats';
-import { MEANING, STANDING, stationNotices } from '@idle-marker/words';
+import { meaningWords, standingWords, stationNotices } from '@idle-marker/words';
 import { measuredFromStations } from './hungOn.ts';
 import { readingOf } from './observations.ts';
 import { isOutline } from './packagePlans.ts';
@@ -38,7 +38,7 @@ export function exportedPoints(state: SiteState, trust: TrustResult): SitePoint[
     const root = state.packageRoots.get(each.id)!;
     return each.body.plans.map((plan): SitePoint => {
       const mark = state.marks.get(markKey(root, plan.key));
-      const to = `${plan.corner}, ${MEANING[plan.meaning]}`;
+      const to = `${plan.corner}, ${meaningWords()[plan.meaning]}`;
       const shared = {
         ...NOTHING,
         name: plan.name,
@@ -61,7 +61,7 @@ export function exportedPoints(state: SiteState, trust: TrustResult): SitePoint[
         dEMm,
         dNMm,
         station: stationOf(solution),
-        standing: STANDING[standing],
+        standing: standingWords()[standing],
         at: mark.at,
       };
     });
@@ -93,7 +93,7 @@ export function exportedPoints(state: SiteState, trust: TrustResult): SitePoint[
     note: body.note,
     ...body.place,
     station: stationOf(body.solution),
-    standing: STANDING[measured.get(id) ?? 'unproven'],
+    standing: standingWords()[measured.get(id) ?? 'unproven'],
     at,
   }));
   return [

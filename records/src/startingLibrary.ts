@@ -1,6 +1,6 @@
 /** What most crews carry, for a site to begin with: the usual figures, each to be confirmed before it is relied on. */
 import type { FactBody } from '@idle-marker/contract';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 
 type Item = FactBody<'equipment'>['what'];
 type Target = Extract<Item, { kind: 'target' }>;
@@ -13,17 +13,17 @@ const target = (name: string, form: Target['form'], constantMm: number): Target 
   ownHeight: 0,
 });
 
-const USUAL: readonly Item[] = [
+const usualList = worded((): readonly Item[] => [
   target(msg('records.roundPrism'), 'round', 0),
   target(msg('records.allRoundPrism'), 'allRound', 17),
   target(msg('records.smallPrism'), 'small', 11.5),
   target(msg('records.foil'), 'foil', 0),
   target(msg('records.tripodTarget'), 'round', 0),
   { kind: 'pole', name: msg('common.pole'), bubbleMinutes: 2, bubbleChecked: null },
-];
+]);
 
 export const startingLibrary = (newId: () => string): FactBody<'equipment'>[] =>
-  USUAL.map((what) => ({ item: newId(), what, toConfirm: true, retired: false, supersedes: null }));
+  usualList().map((what) => ({ item: newId(), what, toConfirm: true, retired: false, supersedes: null }));
 
 /** The same item, confirmed: a revision of its own, so that the book has when. */
 export function confirmedItem({

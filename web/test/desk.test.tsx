@@ -8,7 +8,7 @@ import { CandidateTable } from '../src/features/prove/CandidateTable.tsx';
 import { ProofTable } from '../src/features/prove/ProofTable.tsx';
 import { EditSite } from '../src/settings/EditSite.tsx';
 import { ClockBehind } from '../src/frame/ClockBehind.tsx';
-import { draftOf, EMPTY_SITE, siteBody, siteErrors } from '../src/settings/siteDraft.ts';
+import { draftOf, emptySite, siteBody, siteErrors } from '../src/settings/siteDraft.ts';
 import { DoubtCard } from '../src/features/today/DoubtCard.tsx';
 import { nextStep } from '../src/features/today/nextStep.ts';
 import { SiteCard } from '../src/features/today/SiteCard.tsx';
@@ -144,7 +144,7 @@ describe('settings of a site', () => {
     [{ name: 'x', interval: '0' }, 'interval'],
     [{ name: 'x', interval: '12.5' }, 'interval'],
   ] as const)('%j are refused by their field', (change, field) => {
-    const errors = siteErrors({ ...EMPTY_SITE, ...change }, ['Quay extension']);
+    const errors = siteErrors({ ...emptySite(), ...change }, ['Quay extension']);
     expect(
       Object.entries(errors)
         .filter(([, error]) => error !== null)

@@ -1,22 +1,25 @@
 import type { Hindrance } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 
 type AreaKind =
   'dig' | 'spoilHeap' | 'fence' | 'machine' | 'services' | 'keepOut' | 'traffic' | 'edge' | 'overhead' | 'building';
 
 /** What has revisions, as it is called before its name. */
-export const REVISED_KIND = {
-  control: msg('areas.controlMark'),
-  package: msg('common.workPackage'),
-  grid: msg('areas.grid'),
-  area: msg('areas.area'),
-  alignment: msg('common.line'),
-  drawing: msg('areas.drawing'),
-  equipment: msg('areas.equipment'),
-  convention: msg('areas.howStakesAreWritten'),
-} as const;
+export const revisedKindWords = worded(
+  () =>
+    ({
+      control: msg('areas.controlMark'),
+      package: msg('common.workPackage'),
+      grid: msg('areas.grid'),
+      area: msg('areas.area'),
+      alignment: msg('common.line'),
+      drawing: msg('areas.drawing'),
+      equipment: msg('areas.equipment'),
+      convention: msg('areas.howStakesAreWritten'),
+    }) as const,
+);
 
-export const AREA_KIND: Readonly<Record<AreaKind, string>> = {
+export const areaKindWords = worded((): Readonly<Record<AreaKind, string>> => ({
   dig: msg('areas.dig'),
   spoilHeap: msg('areas.spoilHeap'),
   fence: msg('areas.fence'),
@@ -27,7 +30,7 @@ export const AREA_KIND: Readonly<Record<AreaKind, string>> = {
   edge: msg('areas.openEdge'),
   overhead: msg('areas.overheadLine'),
   building: msg('areas.existingBuilding'),
-};
+}));
 
 /** Why a hub should not stand where it was asked for. */
 export function hindranceWords({ name, how }: Hindrance): string {

@@ -10,18 +10,21 @@ import {
   type PatternFit,
   type Radians,
 } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 import { coarseAngle, type SiteUnits } from './angles.ts';
-import { ALONG_WORD, type AlongWord } from './schools.ts';
+import { alongLabel, type AlongWord } from './schools.ts';
 import { smallLength } from './small.ts';
 import { cutFillWords } from './stakeLines.ts';
-import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from './vocabulary.ts';
+import { LENGTH_DECIMALS, unitAbbreviationWords } from './vocabulary.ts';
 
-export const FACE_EDGE = {
-  first: msg('asBuilt.firstEdge'),
-  second: msg('asBuilt.secondEdge'),
-  middle: 'middle',
-} as const;
+export const faceEdgeWords = worded(
+  () =>
+    ({
+      first: msg('asBuilt.firstEdge'),
+      second: msg('asBuilt.secondEdge'),
+      middle: 'middle',
+    }) as const,
+);
 
 /** "12 mm east, 3 mm south"; "on its place" when both round to nothing. */
 export function offWords(dE: Metres, dN: Metres, unit: LengthUnit): string {
@@ -49,7 +52,7 @@ export function overSurfaceWords(over: Metres | null, surface: string, unit: Len
   if (over === null) return msg('asBuilt.offNoHeightHere', { surface });
   const figure = formatLength(Math.abs(over), unit, LENGTH_DECIMALS);
   if (!/[1-9]/.test(figure)) return msg('asBuilt.on', { surface });
-  return `${figure} ${UNIT_ABBREVIATION[unit]} ${over > 0 ? 'above' : 'below'} ${surface}: ${cutFillWords(over, unit)}`;
+  return `${figure} ${unitAbbreviationWords()[unit]} ${over > 0 ? 'above' : 'below'} ${surface}: ${cutFillWords(over, unit)}`;
 }
 
 /** "0.150 m right of line A, looking along it": the side by the hand and by the compass. */
@@ -57,7 +60,7 @@ export function sideWords(offset: Metres, azimuth: Radians, unit: LengthUnit): s
   const figure = formatLength(Math.abs(offset), unit, LENGTH_DECIMALS);
   if (!/[1-9]/.test(figure)) return msg('asBuilt.onTheLine');
   const side = compassWord(azimuth + (offset > 0 ? Math.PI / 2 : -Math.PI / 2));
-  return msg('asBuilt.ofTheLine', { figure, unitAbbreviation: UNIT_ABBREVIATION[unit], side });
+  return msg('asBuilt.ofTheLine', { figure, unitAbbreviation: unitAbbreviationWords()[unit], side });
 }
 
 interface FaceSaid {
@@ -135,7 +138,7 @@ export function faceWords(
         msg('asBuilt.itIsPlumbWithinOver', {
           within: within(face.lean.across),
           over,
-          unitAbbreviation: UNIT_ABBREVIATION[unit],
+          unitAbbreviation: unitAbbreviationWords()[unit],
         }),
       );
     else {
@@ -145,7 +148,7 @@ export function faceWords(
           small: small(face.lean.across),
           toSide: toSide(face.lean.across),
           over,
-          unitAbbreviation: UNIT_ABBREVIATION[unit],
+          unitAbbreviation: unitAbbreviationWords()[unit],
         }),
       );
     }
@@ -224,7 +227,7 @@ export function offLineParts(
   return {
     figure,
     way: msg('asBuilt.of', {
-      unitAbbreviation: UNIT_ABBREVIATION[unit],
+      unitAbbreviation: unitAbbreviationWords()[unit],
       right: right ? 'right' : 'left',
       side,
       kind,
@@ -240,8 +243,8 @@ export function alongWords(
   unit: LengthUnit,
   word: AlongWord = 'along',
 ): string {
-  const figure = `${formatLength(Math.abs(chainage), unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}`;
-  const on = word === 'along' ? msg('asBuilt.alongIt', { figure }) : `${ALONG_WORD[word]} ${figure}`;
+  const figure = `${formatLength(Math.abs(chainage), unit, LENGTH_DECIMALS)} ${unitAbbreviationWords()[unit]}`;
+  const on = word === 'along' ? msg('asBuilt.alongIt', { figure }) : `${alongLabel()[word]} ${figure}`;
   return position === 'before'
     ? msg('asBuilt.beforeItsStart', { figure })
     : `${on}${position === 'after' ? msg('asBuilt.beyondItsEnd') : ''}`;

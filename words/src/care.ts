@@ -1,4 +1,4 @@
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 /** Cautions where they matter, and what is noted when they were seen to. */
 type Care =
   | 'services'
@@ -16,7 +16,7 @@ type Care =
   | 'wear';
 
 /** As the book says it. */
-export const CARE: Readonly<Record<Care, string>> = {
+export const careWords = worded((): Readonly<Record<Care, string>> => ({
   services: msg('care.buriedServicesLocated'),
   traffic: msg('care.laneClosedOrWatched'),
   machine: msg('care.stopAgreedWithTheDriver'),
@@ -30,7 +30,7 @@ export const CARE: Readonly<Record<Care, string>> = {
   battery: msg('care.batteriesCharged'),
   transport: msg('care.packedAndCarried'),
   wear: msg('care.wearOrDamageFound'),
-};
+}));
 
 /** What is looked after on the equipment. */
 export const CARE_OF_EQUIPMENT = [
@@ -111,7 +111,7 @@ export function cautionWords(
 }
 
 /** What is known by heart and forgotten by evening, by occasion. */
-export const CARE_LIST: readonly { readonly title: string; readonly lines: readonly string[] }[] = [
+export const careList = worded((): readonly { readonly title: string; readonly lines: readonly string[] }[] => [
   {
     title: msg('care.soThatItDoesNotFall'),
     lines: [
@@ -152,25 +152,27 @@ export const CARE_LIST: readonly { readonly title: string; readonly lines: reado
       msg('care.farOutAReserveOfBatteryAnd'),
     ],
   },
-];
+]);
 
 /** What a sheet says of a caution that nobody answered. */
-const OPEN_SUBJECT: Readonly<Record<Parameters<typeof cautionWords>[0] | 'independent' | 'setTwice', string>> = {
-  services: msg('care.nobodySaidThatBuriedServicesWere'),
-  traffic: msg('care.nobodySaidWhatWasDoneAboutTraffic'),
-  machine: msg('care.nobodySaidThatTheMachineThereWas'),
-  edge: msg('care.nobodySaidHowTheOpenEdgeThere'),
-  overhead: msg('care.nobodySaidWhatWasAgreedAboutThe'),
-  keepOut: msg('care.nobodySaidThatEnteringThereWasAllowed'),
-  laser: msg('care.nobodySaidWhoWasToldAboutThe'),
-  unattended: msg('care.nobodySaidWhoWatchedTheInstrument'),
-  setTwice: msg('care.theyWereSetTwiceAndNobodyHas'),
-  independent: msg('care.nothingButTheStationThatSetThem'),
-};
+const openSubject = worded(
+  (): Readonly<Record<Parameters<typeof cautionWords>[0] | 'independent' | 'setTwice', string>> => ({
+    services: msg('care.nobodySaidThatBuriedServicesWere'),
+    traffic: msg('care.nobodySaidWhatWasDoneAboutTraffic'),
+    machine: msg('care.nobodySaidThatTheMachineThereWas'),
+    edge: msg('care.nobodySaidHowTheOpenEdgeThere'),
+    overhead: msg('care.nobodySaidWhatWasAgreedAboutThe'),
+    keepOut: msg('care.nobodySaidThatEnteringThereWasAllowed'),
+    laser: msg('care.nobodySaidWhoWasToldAboutThe'),
+    unattended: msg('care.nobodySaidWhoWatchedTheInstrument'),
+    setTwice: msg('care.theyWereSetTwiceAndNobodyHas'),
+    independent: msg('care.nothingButTheStationThatSetThem'),
+  }),
+);
 export const openCautionWords = ({
   code,
   marks,
 }: {
-  readonly code: keyof typeof OPEN_SUBJECT;
+  readonly code: keyof ReturnType<typeof openSubject>;
   readonly marks: readonly string[];
-}): string => `${OPEN_SUBJECT[code]}: ${marks.join(', ')}.`;
+}): string => `${openSubject()[code]}: ${marks.join(', ')}.`;

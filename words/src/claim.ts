@@ -3,18 +3,18 @@
  * proved.
  */
 import type { Part } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 import { listOf } from './lists.ts';
 
 /** What a station rests on; `fits` is said of good sights alone. */
 export type BasisWord = 'nothing' | 'provisional' | 'unchecked' | 'fits';
 
-const BASIS: Readonly<Record<BasisWord, string>> = {
+const basisWords = worded((): Readonly<Record<BasisWord, string>> => ({
   nothing: msg('claim.itsDirectionWasTypedNoSightShows'),
   provisional: msg('claim.itWasAcceptedAgainstWhatItsClass'),
   unchecked: msg('claim.itsOwnSightsDoNotCheckIt'),
   fits: msg('claim.itsOwnSightsFitWhichDoesNot'),
-};
+}));
 
 export const partsWords = (parts: readonly Part[]): string => parts.join(' and ');
 
@@ -59,7 +59,7 @@ export function unprovenWords({ name, basis, unproven, failed = [] }: UnprovenSt
         : msg('claim.isUnproven', { name }),
     // Once the plan is proved, what its sights do is no question any more.
     text: !height
-      ? BASIS[basis]
+      ? basisWords()[basis]
       : failed.includes('plan')
         ? msg('claim.aProofSpeaksAgainstItsPlanAnd')
         : msg('claim.itsPlanIsProvedNothingIndependentHas'),

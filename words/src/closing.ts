@@ -1,6 +1,6 @@
 /** What is still open at the end of a day, in sentences. */
 import type { Part } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 import { partsWords } from './claim.ts';
 
 type Item =
@@ -144,11 +144,14 @@ export function closingWords(item: Item): { readonly title: string; readonly tex
   }
 }
 
-export const ACTIVITY = {
-  setUp: msg('closing.settingUpAndStationing'),
-  control: msg('common.control'),
-  proof: msg('common.proofs'),
-  marking: msg('closing.marking'),
-  office: msg('closing.workPackagesSheetsAndNotes'),
-  waiting: msg('closing.waiting'),
-} as const;
+export const activityWords = worded(
+  () =>
+    ({
+      setUp: msg('closing.settingUpAndStationing'),
+      control: msg('common.control'),
+      proof: msg('common.proofs'),
+      marking: msg('closing.marking'),
+      office: msg('closing.workPackagesSheetsAndNotes'),
+      waiting: msg('closing.waiting'),
+    }) as const,
+);

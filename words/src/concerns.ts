@@ -1,6 +1,6 @@
 /** What control wants looking after, in sentences. */
 import type { LengthUnit } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 import { smallLength } from './small.ts';
 
 export interface ConcernFacts {
@@ -14,7 +14,9 @@ export interface ConcernFacts {
   readonly other?: string;
 }
 
-const DOES = { dig: 'digs', pour: msg('concerns.poursOver'), demolish: msg('concerns.tearsDown') } as const;
+const doesWords = worded(
+  () => ({ dig: 'digs', pour: msg('concerns.poursOver'), demolish: msg('concerns.tearsDown') }) as const,
+);
 
 export function concernWords({ code, name, days = 0, on, work, kind = 'dig', left = 0, other }: ConcernFacts): {
   readonly title: string;
@@ -26,7 +28,7 @@ export function concernWords({ code, name, days = 0, on, work, kind = 'dig', lef
         title: msg('concerns.willBeLost', { name }),
         text: msg('concerns.theGroundThereMeasureAMarkTo', {
           work,
-          does: DOES[kind],
+          does: doesWords()[kind],
           on: on ? msg('concerns.from', { on }) : '',
           left:
             left >= 3

@@ -4,7 +4,7 @@ import { formatLength, formatSigned } from '@idle-marker/core';
 import { msg } from './message.ts';
 import { landXmlFaultWords } from './landXml.ts';
 import { smallUnit } from './small.ts';
-import { UNIT_ABBREVIATION, UNIT_NAME } from './vocabulary.ts';
+import { unitAbbreviationWords, unitNameWords } from './vocabulary.ts';
 
 /** Structural copies of the reader's issues: this room knows no file formats. */
 type FileIssue =
@@ -41,7 +41,7 @@ export function controlFileWords(issue: FileIssue): string {
       });
     case 'MIXED_UNITS':
       return msg('controlList.theHeaderMixesBringAllColumnsTo', {
-        units: issue.units.map((unit) => UNIT_NAME[unit]).join(' and '),
+        units: issue.units.map((unit) => unitNameWords()[unit]).join(' and '),
       });
     case 'XML':
       return landXmlFaultWords(issue.fault);
@@ -104,7 +104,8 @@ type Remark =
     };
 
 export function listRemarkWords(remark: Remark, unit: LengthUnit): string {
-  const length = (metres: number, decimals = 3) => `${formatLength(metres, unit, decimals)} ${UNIT_ABBREVIATION[unit]}`;
+  const length = (metres: number, decimals = 3) =>
+    `${formatLength(metres, unit, decimals)} ${unitAbbreviationWords()[unit]}`;
   switch (remark.code) {
     case 'DUPLICATE_NAME':
       return msg('controlList.isInRowAlreadyLeaveOneOut', { name: remark.name, firstRow: remark.firstRow });

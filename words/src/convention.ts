@@ -1,9 +1,9 @@
 /** How conventions are told about: their parts, choices and faults. */
 import type { ConventionFault, StakeConvention, StakeMarkKind, StakePart } from '@idle-marker/core';
-import { msg } from './message.ts';
-import { ENGLISH } from './languages/index.ts';
+import { msg, worded } from './message.ts';
+import { english } from './languages/index.ts';
 
-export const STAKE_PART: Readonly<Record<StakePart, string>> = {
+export const stakePartWords = worded((): Readonly<Record<StakePart, string>> => ({
   offset: 'offset',
   to: msg('convention.whatTheOffsetLeadsTo'),
   station: msg('convention.stationOfTheRoad'),
@@ -18,27 +18,27 @@ export const STAKE_PART: Readonly<Record<StakePart, string>> = {
   startsAt: msg('convention.whatExactlyIsThePoint'),
   tolerance: 'tolerance',
   set: msg('convention.whenItWasSetAndByWhom'),
-};
+}));
 
-export const CARRIER: Readonly<Record<StakeConvention['carrier'], string>> = {
+export const carrierWords = worded((): Readonly<Record<StakeConvention['carrier'], string>> => ({
   lath: msg('convention.aLathBesideTheHub'),
   peg: msg('convention.thePegItself'),
   surface: msg('convention.theSurfaceThatCarriesTheMark'),
-};
+}));
 
-export const FACING: Readonly<Record<StakeConvention['facing'], string>> = {
+export const facingWords = worded((): Readonly<Record<StakeConvention['facing'], string>> => ({
   toItem: msg('convention.facesWhatIsToBeBuilt'),
   angled: msg('convention.turnedHalfwayTowardItReadFromThe'),
   alongRoad: msg('convention.facesAlongTheRoad'),
-};
+}));
 
-export const STAKE_MARK_KIND: Readonly<Record<StakeMarkKind, string>> = {
+export const stakeMarkKindWords = worded((): Readonly<Record<StakeMarkKind, string>> => ({
   hubAndLath: msg('convention.hubAndLath'),
   nail: msg('convention.nail'),
   paintCross: msg('convention.paintCross'),
   plateLine: msg('convention.lineOnAPlate'),
   scribedLine: msg('convention.scribedLine'),
-};
+}));
 
 /** What has to be changed before a convention can be used. */
 export function conventionFaultWords(fault: ConventionFault): string {
@@ -46,7 +46,7 @@ export function conventionFaultWords(fault: ConventionFault): string {
     case 'NOTHING_ON_FRONT':
       return msg('convention.nothingIsOnTheFrontPutAt');
     case 'PART_TWICE':
-      return msg('convention.standsOnTwoSidesLeaveItOn', { stakePart: STAKE_PART[fault.part] });
+      return msg('convention.standsOnTwoSidesLeaveItOn', { stakePart: stakePartWords()[fault.part] });
     case 'NO_LETTER':
       return msg('convention.theWordForHasNoLetterA', {
         value: { cut: 'cut', fill: 'fill', onGrade: msg('convention.onGrade') }[fault.which],
@@ -56,7 +56,7 @@ export function conventionFaultWords(fault: ConventionFault): string {
     case 'SHORT_TWICE':
       return msg('convention.standsForGiveEachItsOwn', {
         short: fault.short,
-        terms: fault.terms.map((term) => ENGLISH.term[term]).join(' and '),
+        terms: fault.terms.map((term) => english().term[term]).join(' and '),
       });
     case 'ALL_IN_GROUND':
       return msg('convention.theLathIsInTheGroundFrom');

@@ -2,7 +2,7 @@ import { formatLength, type CrossingTriangles, type FarOff, type LengthUnit } fr
 import type { DrawingError, GridError, LeftOut } from '@idle-marker/formats';
 import { msg } from './message.ts';
 import { landXmlFaultWords } from './landXml.ts';
-import { UNIT_ABBREVIATION } from './vocabulary.ts';
+import { unitAbbreviationWords } from './vocabulary.ts';
 
 /** Why a drawing or a grid in it can't be used. */
 type DrawingFault = DrawingError | GridError;
@@ -69,7 +69,7 @@ export function farOffWords(doubt: FarOff, unit: LengthUnit): string {
     case 'FAR':
       return msg('drawing.itLiesFromTheControlOfThis', {
         length: formatLength(doubt.distance, unit, 0),
-        unitAbbreviation: UNIT_ABBREVIATION[unit],
+        unitAbbreviation: unitAbbreviationWords()[unit],
       });
   }
 }

@@ -1,16 +1,16 @@
 import { formatLength, type LengthUnit, type GeometryGrade, type GeometryRemark } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 import { coarseAngle } from './angles.ts';
 import type { Naming } from './judgement.ts';
 import { smallLength } from './small.ts';
-import { UNIT_ABBREVIATION } from './vocabulary.ts';
+import { unitAbbreviationWords } from './vocabulary.ts';
 
-export const GRADE_OF_GEOMETRY: Readonly<Record<GeometryGrade, string>> = {
+export const gradeOfGeometryWords = worded((): Readonly<Record<GeometryGrade, string>> => ({
   good: 'good',
   fair: 'fair',
   weak: 'weak',
   veryWeak: msg('geometry.veryWeak'),
-};
+}));
 
 /** How the control lies about the station, and what to do about it. */
 export function geometryWords(remark: GeometryRemark, naming: Naming): string {
@@ -43,7 +43,7 @@ export function cureWords(
   unit: LengthUnit,
 ): string {
   const length = (metres: number, decimals: number) =>
-    `${formatLength(metres, unit, decimals)} ${UNIT_ABBREVIATION[unit]}`;
+    `${formatLength(metres, unit, decimals)} ${unitAbbreviationWords()[unit]}`;
   switch (cure.code) {
     case 'LEGS':
       return msg('geometry.worstAtThePoleOnLegsWould', { worst: worst ?? 'a mark' });

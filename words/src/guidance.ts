@@ -1,47 +1,49 @@
 /** What is called out to the person at the pole. Words for both directions of every axis, never a bare in or out. */
 import { formatLength, type LengthUnit, type Move, type MoveGrade, type Viewpoint } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 import { smallLength } from './small.ts';
 import { LENGTH_DECIMALS } from './vocabulary.ts';
 
-export const VIEWPOINT_NAME: Readonly<Record<Viewpoint, string>> = {
+export const viewpointWords = worded((): Readonly<Record<Viewpoint, string>> => ({
   facingInstrument: msg('guidance.facingTheInstrument'),
   fromInstrument: msg('guidance.seenFromTheInstrument'),
   alongLine: msg('guidance.alongTheLine'),
   north: msg('guidance.byNorth'),
-};
+}));
 
 /** Words for up, down, left and right of the board. */
-export const DIRECTION_WORDS: Readonly<
-  Record<Viewpoint, { readonly up: string; readonly down: string; readonly left: string; readonly right: string }>
-> = {
-  facingInstrument: {
-    up: msg('guidance.towardInstrument'),
-    down: msg('guidance.awayFromInstrument'),
-    left: 'left',
-    right: 'right',
-  },
-  fromInstrument: {
-    up: msg('guidance.awayFromInstrument'),
-    down: msg('guidance.towardInstrument'),
-    left: 'left',
-    right: 'right',
-  },
-  alongLine: {
-    up: msg('guidance.aheadAlongTheLine'),
-    down: msg('guidance.backAlongTheLine'),
-    left: msg('guidance.leftOfTheLine'),
-    right: msg('guidance.rightOfTheLine'),
-  },
-  north: { up: 'north', down: 'south', left: 'west', right: 'east' },
-};
+export const directionWords = worded(
+  (): Readonly<
+    Record<Viewpoint, { readonly up: string; readonly down: string; readonly left: string; readonly right: string }>
+  > => ({
+    facingInstrument: {
+      up: msg('guidance.towardInstrument'),
+      down: msg('guidance.awayFromInstrument'),
+      left: 'left',
+      right: 'right',
+    },
+    fromInstrument: {
+      up: msg('guidance.awayFromInstrument'),
+      down: msg('guidance.towardInstrument'),
+      left: 'left',
+      right: 'right',
+    },
+    alongLine: {
+      up: msg('guidance.aheadAlongTheLine'),
+      down: msg('guidance.backAlongTheLine'),
+      left: msg('guidance.leftOfTheLine'),
+      right: msg('guidance.rightOfTheLine'),
+    },
+    north: { up: 'north', down: 'south', left: 'west', right: 'east' },
+  }),
+);
 
-export const GRADE_WORD: Readonly<Record<MoveGrade, string>> = {
+export const moveGradeWords = worded((): Readonly<Record<MoveGrade, string>> => ({
   walk: msg('guidance.walk'),
   move: msg('guidance.move'),
   nudge: msg('guidance.nudge'),
   hold: msg('guidance.hold'),
-};
+}));
 
 export interface MovePart {
   readonly figure: string;
@@ -50,7 +52,7 @@ export interface MovePart {
 
 /** The two ways to go, each with its figure. Components that round to nothing are left out. */
 export function moveParts(move: Move, viewpoint: Viewpoint, unit: LengthUnit): MovePart[] {
-  const words = DIRECTION_WORDS[viewpoint];
+  const words = directionWords()[viewpoint];
   const part = (metres: number, positive: string, negative: string): MovePart[] => {
     const figure = formatLength(Math.abs(metres), unit, LENGTH_DECIMALS);
     return Number(figure.replace(/\s/g, '')) === 0 ? [] : [{ figure, way: metres > 0 ? positive : negative }];
@@ -73,7 +75,7 @@ export const hubOutsideWords = (off: number, tolerance: number, unit: LengthUnit
 
 /** A driven hub is corrected through the ground: "push it 12 mm toward the instrument". */
 export function pushWords(move: Move, viewpoint: Viewpoint, unit: LengthUnit): string {
-  const words = DIRECTION_WORDS[viewpoint];
+  const words = directionWords()[viewpoint];
   const part = (metres: number, positive: string, negative: string): string[] => {
     const said = smallLength(metres, unit);
     return /[1-9]/.test(said) ? [`${said} ${metres > 0 ? positive : negative}`] : [];
@@ -94,7 +96,7 @@ export function paceWords(marks: number, shotsPerMark: number): string {
 
 /** What the tape is for, from the same two figures. */
 export function tapeWords(move: Move, viewpoint: Viewpoint, unit: LengthUnit): string {
-  const words = DIRECTION_WORDS[viewpoint];
+  const words = directionWords()[viewpoint];
   const figure = (metres: number) => formatLength(Math.abs(metres), unit, LENGTH_DECIMALS);
   const side = move.right > 0 ? words.right : words.left;
   const along = move.up > 0 ? words.up : words.down;

@@ -1,21 +1,21 @@
-export { messageParts, msg, type MessageKey, type MessageValue } from './message.ts';
+export { messageParts, msg, worded, type MessageKey, type MessageValue } from './message.ts';
 export { stationErrorSentence } from './stationErrors.ts';
 export {
-  CONTROL_KIND,
-  FIRMNESS,
+  controlKindWords,
+  firmnessWords,
   firmnessOf,
-  TREND_PROPOSAL,
+  trendProposalWords,
   VISIT,
-  HEIGHT_REFERENCE,
+  heightReferenceWords,
   CANDIDATE_OF,
   HEIGHT_FROM,
   LENGTH_DECIMALS,
-  MEANING,
-  STANDING,
-  STANDING_REASON,
-  WITHHELD_REASON,
-  UNIT_ABBREVIATION,
-  UNIT_NAME,
+  meaningWords,
+  standingWords,
+  standingReasonWords,
+  withheldReasonWords,
+  unitAbbreviationWords,
+  unitNameWords,
 } from './vocabulary.ts';
 export { angleWords, cutFillWords, hubPlaceWords } from './stakeLines.ts';
 export {
@@ -27,16 +27,16 @@ export {
   type WrittenStake,
 } from './stakeText.ts';
 export { heightThing, offsetThing, readingSentences, readLength, type ReadingSentence } from './reading.ts';
-export { SHEET_TROUBLE, sheetTroubleWords } from './sheetTrouble.ts';
-export { SITE_SETTING } from './siteSetting.ts';
+export { sheetTroubleTexts, sheetTroubleWords } from './sheetTrouble.ts';
+export { siteSettingWords } from './siteSetting.ts';
 export { tapeBackWords } from './tapeBack.ts';
-export { CARRIER, conventionFaultWords, FACING, STAKE_MARK_KIND, STAKE_PART } from './convention.ts';
+export { carrierWords, conventionFaultWords, facingWords, stakeMarkKindWords, stakePartWords } from './convention.ts';
 export { durationWords } from './duration.ts';
 export { rawSightsFaultWords } from './rawSights.ts';
-export { ACTIVITY, closingWords } from './closing.ts';
+export { activityWords, closingWords } from './closing.ts';
 export { stakeNoticeWords } from './stakeNotices.ts';
-export { crewWords, filled, LANGUAGES, type CrewWords } from './languages/index.ts';
-export { CAUTIONS, REPORT_CAUTIONS } from './cautions.ts';
+export { crewWords, filled, allLanguages, type CrewWords } from './languages/index.ts';
+export { allCautions, reportCautions } from './cautions.ts';
 export { millimetres, smallLength, smallUnit, toleranceWords } from './small.ts';
 export {
   count,
@@ -49,22 +49,22 @@ export {
   type Naming,
 } from './judgement.ts';
 export {
-  DIRECTION_WORDS,
-  GRADE_WORD,
+  directionWords,
+  moveGradeWords,
   hubOutsideWords,
   moveParts,
   moveWords,
   paceWords,
   pushWords,
   tapeWords,
-  VIEWPOINT_NAME,
+  viewpointWords,
 } from './guidance.ts';
 export { troubleWords } from './link.ts';
 export {
   clearWords,
   effectWords,
   hangsWords,
-  PROOF_OUTCOME,
+  proofOutcomeWords,
   proofSentence,
   proofVerdict,
   resightVerdict,
@@ -73,14 +73,14 @@ export { controlFileWords, controlRowWords, listRemarkWords } from './controlLis
 export { outlineErrorWords } from './outline.ts';
 export { landXmlFaultWords, landXmlWarningWords } from './landXml.ts';
 export {
-  ALIGNMENT_KIND,
+  alignmentKindWords,
   catchMoveWords,
   slopeStakeWords,
   gradeText,
   gradeWords,
   stringWords,
-  JUNCTION,
-  NO_HEIGHT_HERE,
+  junctionWords,
+  noHeightHere,
   offsetWords,
   roadPlaceWords,
   readStation,
@@ -89,7 +89,7 @@ export {
   roadRemarkWords,
   shapeWords,
   shortStation,
-  STATION_FORMAT,
+  stationFormatChoices,
   stationListFaultWords,
   stationReasonWords,
   stationText,
@@ -100,7 +100,7 @@ export { templateFaultWords } from './template.ts';
 export { designFaultWords } from './designFaults.ts';
 export { placeDoubtWords } from './places.ts';
 export { missingClassWords } from './missingClass.ts';
-export { AREA_KIND, REVISED_KIND, hindranceWords } from './areas.ts';
+export { areaKindWords, revisedKindWords, hindranceWords } from './areas.ts';
 export { crossingWords, drawingWords, farOffWords, leftOutWords } from './drawing.ts';
 export { proveFirstTitle, thisUnproven, unprovenShort, unprovenWords } from './claim.ts';
 export { coarserWords, stationNotices } from './stationNotices.ts';
@@ -108,15 +108,15 @@ export { twoReadingsWords } from './lengths.ts';
 export { misnamedReason, misnamedWords } from './naming.ts';
 export {
   aboutLength,
-  ADDS,
-  CHECKABILITY_WORDS,
+  addsWords,
+  checkabilityWords,
   eitherWay,
   fallenWords,
   goodToWords,
   hardlyChecked,
   heightCheckWords,
   partlyChecked,
-  ACCEPT_WORDS,
+  acceptWords,
   sheetCheckWords,
   spreadWords,
   thenWords,
@@ -124,55 +124,55 @@ export {
   unnoticedWords,
 } from './reliability.ts';
 export {
-  ALONG_HEAD,
-  ALONG_WORD,
-  NUMBERED_FROM,
-  NUMBERED_NAME,
-  SCHOOLS,
+  alongHead,
+  alongLabel,
+  numberedFrom,
+  numberedWords,
+  allSchools,
   type AlongWord,
   type School,
   type SchoolTopic,
 } from './schools.ts';
 export { sheetClock, type SheetClock } from './sheetClock.ts';
-export { cureWords, geometryWords, GRADE_OF_GEOMETRY } from './geometry.ts';
+export { cureWords, geometryWords, gradeOfGeometryWords } from './geometry.ts';
 export {
   antennaMisfitWords,
-  FIX_WORD,
+  fixWords,
   heightsWords,
-  PAIRED_DUE,
-  PAIRED_DUE_SHORT,
+  pairedDueWords,
+  pairedDueShort,
   pairedPromiseWords,
   pairedProofSentence,
   pairFaultWords,
-  TWO_HEIGHTS,
+  twoHeights,
 } from './paired.ts';
 export {
-  EQUIPMENT_KIND,
-  FIXED_TARGET_HELP,
-  POLELESS_HELP,
+  equipmentKindWords,
+  fixedTargetHelp,
+  polelessHelp,
   usualConstantWords,
-  SWAP_WORDS,
-  TARGET_FORM,
-  TARGET_HEIGHT_HELP,
+  swapWords,
+  targetForm,
+  targetHeightHelp,
   targetHeightWords,
 } from './equipment.ts';
-export { allowedRoles, ROLE_NAME } from './roles.ts';
+export { allowedRoles, roleWords } from './roles.ts';
 export { concernWords, receiverWords, type ConcernFacts } from './concerns.ts';
 export { angleAsRead, angleText, coarseAngle, smallAngle } from './angles.ts';
 export { proofFigureWords, type ProofFigures } from './proof.ts';
 export { openCautionWords } from './care.ts';
 export { liftWords } from './claim.ts';
-export { LEVEL_WAIT, levelOutWords, levelStepWords } from './level.ts';
+export { levelWait, levelOutWords, levelStepWords } from './level.ts';
 export { controlChangeWords } from './controlList.ts';
 export { heldBy } from './heldBy.ts';
 export { olderControlWords } from './olderControl.ts';
 export { driftWords } from './drift.ts';
-export { SETUP_STEPS } from './setupSteps.ts';
-export { WHY } from './why.ts';
-export { EVENT_KINDS, EVENT_WORDS, type EventKind } from './events.ts';
+export { setupSteps } from './setupSteps.ts';
+export { whyTexts } from './why.ts';
+export { eventKinds, eventWords, type EventKind } from './events.ts';
 export {
   alongWords,
-  FACE_EDGE,
+  faceEdgeWords,
   faceWords,
   offLineParts,
   heightOffWords,
@@ -182,8 +182,8 @@ export {
   sideWords,
 } from './asBuilt.ts';
 export { ROUNDING, writtenLength, type Rounding } from './rounding.ts';
-export { MARK_KIND, MARK_TOOLS } from './markKinds.ts';
+export { markKindWords, markToolWords } from './markKinds.ts';
 export { rakeWords } from './rakes.ts';
-export { CARE, CARE_LIST, CARE_OF_EQUIPMENT, cautionWords } from './care.ts';
-export { NEXT_TRADES, type NextTrade } from './nextTrade.ts';
+export { careWords, careList, CARE_OF_EQUIPMENT, cautionWords } from './care.ts';
+export { nextTrades, type NextTrade } from './nextTrade.ts';
 export { withoutStop } from './withoutStop.ts';

@@ -13,12 +13,12 @@ import {
   type TellApart,
   type Verdict,
 } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 import { smallAngle } from './angles.ts';
 import { listOf as list } from './lists.ts';
 import { aboutLength, hardlyChecked, partlyChecked, unnoticedSubject, unnoticedWords } from './reliability.ts';
 import { smallLength } from './small.ts';
-import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from './vocabulary.ts';
+import { LENGTH_DECIMALS, unitAbbreviationWords } from './vocabulary.ts';
 
 export interface Naming {
   nameOf(mark: string): string;
@@ -122,7 +122,7 @@ function explanationWords(explanation: Explanation, naming: Naming): Said {
 }
 
 const metresOrFeet = (metres: number, naming: Naming): string =>
-  `${formatLength(Math.abs(metres), naming.unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[naming.unit]}`;
+  `${formatLength(Math.abs(metres), naming.unit, LENGTH_DECIMALS)} ${unitAbbreviationWords()[naming.unit]}`;
 
 /** What would tell two explanations apart. */
 function apartWords(apart: TellApart, naming: Naming): string {
@@ -139,12 +139,12 @@ function apartWords(apart: TellApart, naming: Naming): string {
 }
 
 /** Where to look first when everything is noisy. */
-const NOISE_WORDS: Readonly<Record<NoiseSource, string>> = {
+const noiseSourceWords = worded((): Readonly<Record<NoiseSource, string>> => ({
   POLE: msg('judgement.theyAreWorstAtTheNearMarks'),
   AIR: msg('judgement.theyAreWorstAtTheFarMarks'),
   DISTANCE: msg('judgement.theyAreWorstInTheDistancesLook'),
   ANY: msg('judgement.lookAtThePoleFirstByHand'),
-};
+}));
 
 /** Title and explanation of one finding. */
 export function reasonWords(reason: Reason, naming: Naming): Said {
@@ -230,7 +230,7 @@ export function reasonWords(reason: Reason, naming: Naming): Said {
         title: msg('judgement.noisierThanTheInstrumentShouldBe'),
         text: msg('judgement.theMisfitsAreTimesWhatInstrumentPole', {
           s0: reason.s0.toFixed(1),
-          noiseWords: NOISE_WORDS[reason.look],
+          noiseWords: noiseSourceWords()[reason.look],
         }),
       };
     case 'HEIGHT_GROWS':

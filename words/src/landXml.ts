@@ -7,7 +7,7 @@ import {
   type ProfileError,
 } from '@idle-marker/core';
 import type { LandXmlFault, LandXmlWarning, XmlPlace } from '@idle-marker/formats';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 
 /** “Line 2 of Alignment “Landing Road” (line 41 of the file)”. */
 function placeWords({ element, number, owner, line }: XmlPlace): string {
@@ -72,7 +72,7 @@ function alignmentFaultWords(fault: AlignmentError): string {
   }
 }
 
-const NOTHING = msg('landXml.nothingWasTakenPutItRightIn');
+const nothingTaken = worded(() => msg('landXml.nothingWasTakenPutItRightIn'));
 
 export function landXmlFaultWords(fault: LandXmlFault): string {
   switch (fault.code) {
@@ -92,72 +92,80 @@ export function landXmlFaultWords(fault: LandXmlFault): string {
       return msg('landXml.hasWhichLiesFartherAwayThanAny', {
         place: placeWords(fault.at),
         text: fault.text,
-        nothing: NOTHING,
+        nothing: nothingTaken(),
       });
     case 'XML_OTHER_ROOT':
       return msg('landXml.theFileIsXmlButItsRoot', { root: fault.root });
     case 'XML_UNITS_MISSING':
-      return msg('landXml.theFileHasNoUnitsSoThat', { nothing: NOTHING });
+      return msg('landXml.theFileHasNoUnitsSoThat', { nothing: nothingTaken() });
     case 'XML_UNIT_UNKNOWN':
       return fault.text === ''
-        ? msg('landXml.theUnitsNameNoLinearunitLineOf', { line: fault.line, nothing: NOTHING })
-        : msg('landXml.theUnitsNameTheLinearunitLineOf', { text: fault.text, line: fault.line, nothing: NOTHING });
+        ? msg('landXml.theUnitsNameNoLinearunitLineOf', { line: fault.line, nothing: nothingTaken() })
+        : msg('landXml.theUnitsNameTheLinearunitLineOf', {
+            text: fault.text,
+            line: fault.line,
+            nothing: nothingTaken(),
+          });
     case 'XML_NOT_A_NUMBER':
       return msg('landXml.hasWhereANumberIsNeeded', {
         place: placeWords(fault.at),
         text: fault.text,
-        nothing: NOTHING,
+        nothing: nothingTaken(),
       });
     case 'XML_NUMBER_COUNT':
       return msg('landXml.hasWhereAreNeeded', {
         place: placeWords(fault.at),
         given: fault.given,
         wanted: fault.wanted,
-        nothing: NOTHING,
+        nothing: nothingTaken(),
       });
     case 'XML_PART_MISSING':
-      return msg('landXml.hasNo', { place: placeWords(fault.at), part: fault.part, nothing: NOTHING });
+      return msg('landXml.hasNo', { place: placeWords(fault.at), part: fault.part, nothing: nothingTaken() });
     case 'XML_POINT_UNKNOWN':
       return msg('landXml.refersByPntrefToThePointAnd', {
         place: placeWords(fault.at),
         name: fault.name,
-        nothing: NOTHING,
+        nothing: nothingTaken(),
       });
     case 'XML_SPIRAL_TYPE':
       return fault.type === ''
-        ? msg('landXml.hasNoSpitypeOnlyClothoidSpiralsAre', { place: placeWords(fault.at), nothing: NOTHING })
+        ? msg('landXml.hasNoSpitypeOnlyClothoidSpiralsAre', { place: placeWords(fault.at), nothing: nothingTaken() })
         : msg('landXml.hasTheSpitypeOnlySpiralsOfThe', {
             place: placeWords(fault.at),
             type: fault.type,
-            nothing: NOTHING,
+            nothing: nothingTaken(),
           });
     case 'XML_WORD_UNKNOWN':
       return msg('landXml.hasWhichIsNotKnownHere', {
         place: placeWords(fault.at),
         attribute: fault.attribute,
         text: fault.text,
-        nothing: NOTHING,
+        nothing: nothingTaken(),
       });
     case 'XML_ELEMENT':
-      return `${placeWords(fault.at)} ${elementFaultWords(fault.fault)}. ${NOTHING}`;
+      return `${placeWords(fault.at)} ${elementFaultWords(fault.fault)}. ${nothingTaken()}`;
     case 'XML_ALIGNMENT':
-      return `${placeWords(fault.at)} ${alignmentFaultWords(fault.fault)}. ${NOTHING}`;
+      return `${placeWords(fault.at)} ${alignmentFaultWords(fault.fault)}. ${nothingTaken()}`;
     case 'XML_PROFILE':
-      return `${placeWords(fault.at)} ${profileFaultWords(fault.fault, String)}. ${NOTHING}`;
+      return `${placeWords(fault.at)} ${profileFaultWords(fault.fault, String)}. ${nothingTaken()}`;
     case 'XML_CORNER_TWICE':
       return msg('landXml.hasTheIdWhichAnotherPointOf', {
         place: placeWords(fault.at),
         id: fault.id,
-        nothing: NOTHING,
+        nothing: nothingTaken(),
       });
     case 'XML_SETUP_TWICE':
       return msg('landXml.hasTheIdWhichAnotherInstrumentsetupHas', {
         place: placeWords(fault.at),
         id: fault.id,
-        nothing: NOTHING,
+        nothing: nothingTaken(),
       });
     case 'XML_CORNER_UNKNOWN':
-      return msg('landXml.aFaceNamesThePointAndNo', { place: placeWords(fault.at), id: fault.id, nothing: NOTHING });
+      return msg('landXml.aFaceNamesThePointAndNo', {
+        place: placeWords(fault.at),
+        id: fault.id,
+        nothing: nothingTaken(),
+      });
   }
 }
 

@@ -1,4 +1,4 @@
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 /** What to do at the foot screws, in words that need no looking up. */
 export interface LevelStepFacts {
   readonly by: 'leg' | 'pair' | 'screw';
@@ -32,6 +32,6 @@ export function levelStepWords({ by, numbers, lifts }: LevelStepFacts): string {
   }
 }
 
-export const LEVEL_WAIT = msg('level.theDisplayLagsTurnThenWait');
+export const levelWait = worded(() => msg('level.theDisplayLagsTurnThenWait'));
 export const levelOutWords = (seconds: number): string =>
   msg('level.theLevelIsNotInItShows', { seconds: Math.round(seconds) });

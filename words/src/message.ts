@@ -81,3 +81,12 @@ export function messageParts<V, K extends MessageKey = MessageKey>(
   const parts = formatOf(key).format(values as Record<string, string>) as unknown;
   return Array.isArray(parts) ? (parts as (string | V)[]) : [parts as string];
 }
+
+/**
+ * A table of words, put together when it is first asked for and not when its module is loaded: a page, a paper or a
+ * worker decides before that which messages there are.
+ */
+export function worded<T>(make: () => T): () => T {
+  let made: { readonly words: T } | null = null;
+  return () => (made ??= { words: make() }).words;
+}

@@ -1,6 +1,6 @@
 import { formatLength, type LengthUnit, type LikelyPoint } from '@idle-marker/core';
 import { msg } from './message.ts';
-import { UNIT_ABBREVIATION } from './vocabulary.ts';
+import { unitAbbreviationWords } from './vocabulary.ts';
 
 /** Why a reading is thought to be to another mark. */
 export function misnamedWords(
@@ -10,7 +10,7 @@ export function misnamedWords(
   unit: LengthUnit,
 ): string {
   const length = (metres: number, decimals: number) =>
-    `${formatLength(metres, unit, decimals)} ${UNIT_ABBREVIATION[unit]}`;
+    `${formatLength(metres, unit, decimals)} ${unitAbbreviationWords()[unit]}`;
   return msg('naming.theReadingLandsFromButFromThe', {
     length: length(namedDistance, 2),
     named,

@@ -1,6 +1,6 @@
 /** What whoever builds from the marks does with them, and what marks suit that. */
 import type { StakeMarkKind } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 import type { Rounding } from './rounding.ts';
 
 export interface NextTrade {
@@ -13,7 +13,7 @@ export interface NextTrade {
   readonly rounding: Rounding;
 }
 
-export const NEXT_TRADES: readonly NextTrade[] = [
+export const nextTrades = worded((): readonly NextTrade[] => [
   {
     id: 'dig',
     name: msg('nextTrade.dig'),
@@ -54,4 +54,4 @@ export const NEXT_TRADES: readonly NextTrade[] = [
     markKind: 'hubAndLath',
     rounding: 'finest',
   },
-];
+]);

@@ -6,20 +6,20 @@ import type {
   PathError,
   PointsError,
 } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 
 interface RuleFault {
   readonly code: 'RULE_INCOMPLETE';
   readonly needs: 'along' | 'pattern' | 'rake' | 'designZ' | 'road';
 }
 
-const NEEDS: Readonly<Record<RuleFault['needs'], string>> = {
+const needsWords = worded((): Readonly<Record<RuleFault['needs'], string>> => ({
   along: msg('outline.sayHowFarApartThePointsAlong'),
   road: msg('outline.theStationsOfTheRoadAreMissing'),
   pattern: msg('outline.giveThePatternOfTheBolts'),
   rake: msg('outline.sayHowFarAndWhitherThePiles'),
   designZ: msg('outline.giveTheHeightOfThePileHeads'),
-};
+}));
 
 /** Why corners can't be an outline, and what to do. */
 export function outlineErrorWords(
@@ -37,7 +37,7 @@ export function outlineErrorWords(
     case 'LINE_TOO_SHORT':
       return msg('outline.theLineFromToHasNoLength', { from: error.from, to: error.to });
     case 'RULE_INCOMPLETE':
-      return NEEDS[error.needs];
+      return needsWords()[error.needs];
     case 'MOVED_TOO_FAR':
       return msg('outline.movedSoFarInTheSideFrom', { side: error.side[0], side2: error.side[1] });
     case 'PATH_TOO_FEW_CORNERS':

@@ -3,8 +3,8 @@ import { RADIANS_PER_DEGREE, type PairFault } from '@idle-marker/core';
 import {
   antennaMisfitWords,
   heightsWords,
-  PAIRED_DUE,
-  PAIRED_DUE_SHORT,
+  pairedDueWords,
+  pairedDueShort,
   pairedPromiseWords,
   pairFaultWords,
 } from './index.ts';
@@ -65,7 +65,7 @@ describe('a receiver and an instrument in words', () => {
   });
 
   it('ask for what is due in long and in short', () => {
-    expect(Object.keys(PAIRED_DUE_SHORT)).toEqual(Object.keys(PAIRED_DUE));
-    for (const short of Object.values(PAIRED_DUE_SHORT)) expect(short.length).toBeLessThanOrEqual(16);
+    expect(Object.keys(pairedDueShort())).toEqual(Object.keys(pairedDueWords()));
+    for (const short of Object.values(pairedDueShort())) expect(short.length).toBeLessThanOrEqual(16);
   });
 });

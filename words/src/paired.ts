@@ -2,16 +2,16 @@
  * Plan from a receiver, height from the instrument, in words: what each part comes from, and why nothing may be kept.
  */
 import type { CheckResult, Fix, HeightsCompared, LengthUnit, PairFault, ProofOutcome } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 import { coarseAngle, type SiteUnits } from './angles.ts';
 import { smallLength } from './small.ts';
 
-export const FIX_WORD: Readonly<Record<Fix, string>> = {
+export const fixWords = worded((): Readonly<Record<Fix, string>> => ({
   none: 'off',
   single: msg('pairedWords.noCorrections'),
   float: msg('pairedWords.notFixed'),
   fixed: 'fixed',
-};
+}));
 
 /** Why nothing is kept now, and what to do: a heading and a sentence. */
 export function pairFaultWords(
@@ -95,42 +95,48 @@ export const antennaMisfitWords = (misfit: number, unit: LengthUnit): string =>
   });
 
 /** What is asked for next. */
-export const PAIRED_DUE = {
-  PLAN_UNCHECKED: {
-    title: msg('pairedWords.nothingProvesThePlanYet'),
-    text: msg('pairedWords.putThePoleOnAMarkThat'),
-  },
-  SECOND_BENCHMARK: {
-    title: msg('pairedWords.oneBenchmarkNothingChecksTheHeight'),
-    text: msg('pairedWords.aWrongSpotOrAWrongFigure'),
-  },
-  PLAN_FAILED: {
-    title: msg('pairedWords.stopThePlanFailsOnAKnown'),
-    text: msg('pairedWords.isItTheRightMarkThePole'),
-  },
-  HEIGHT_FAILED: {
-    title: msg('pairedWords.stopTheHeightFailsOnABenchmark'),
-    text: msg('pairedWords.isItTheRightSpotTheRight'),
-  },
-  PLAN_AGAIN: {
-    title: msg('pairedWords.planProveItAgainBeforeYouLeave'),
-    text: msg('pairedWords.marksWereSetSinceTheLastKnown'),
-  },
-  BENCHMARK_AGAIN: {
-    title: msg('pairedWords.heightABenchmarkAgainBeforeYouPack'),
-    text: msg('pairedWords.marksWereSetSinceTheLastOne'),
-  },
-} as const;
+export const pairedDueWords = worded(
+  () =>
+    ({
+      PLAN_UNCHECKED: {
+        title: msg('pairedWords.nothingProvesThePlanYet'),
+        text: msg('pairedWords.putThePoleOnAMarkThat'),
+      },
+      SECOND_BENCHMARK: {
+        title: msg('pairedWords.oneBenchmarkNothingChecksTheHeight'),
+        text: msg('pairedWords.aWrongSpotOrAWrongFigure'),
+      },
+      PLAN_FAILED: {
+        title: msg('pairedWords.stopThePlanFailsOnAKnown'),
+        text: msg('pairedWords.isItTheRightMarkThePole'),
+      },
+      HEIGHT_FAILED: {
+        title: msg('pairedWords.stopTheHeightFailsOnABenchmark'),
+        text: msg('pairedWords.isItTheRightSpotTheRight'),
+      },
+      PLAN_AGAIN: {
+        title: msg('pairedWords.planProveItAgainBeforeYouLeave'),
+        text: msg('pairedWords.marksWereSetSinceTheLastKnown'),
+      },
+      BENCHMARK_AGAIN: {
+        title: msg('pairedWords.heightABenchmarkAgainBeforeYouPack'),
+        text: msg('pairedWords.marksWereSetSinceTheLastOne'),
+      },
+    }) as const,
+);
 
 /** The same on the footing, where a word has to do. */
-export const PAIRED_DUE_SHORT = {
-  PLAN_UNCHECKED: msg('pairedWords.planUnchecked'),
-  SECOND_BENCHMARK: msg('pairedWords.heightUnchecked'),
-  PLAN_FAILED: msg('pairedWords.planFailed'),
-  HEIGHT_FAILED: msg('pairedWords.heightFailed'),
-  PLAN_AGAIN: msg('pairedWords.planDue'),
-  BENCHMARK_AGAIN: msg('pairedWords.benchmarkDue'),
-} as const;
+export const pairedDueShort = worded(
+  () =>
+    ({
+      PLAN_UNCHECKED: msg('pairedWords.planUnchecked'),
+      SECOND_BENCHMARK: msg('pairedWords.heightUnchecked'),
+      PLAN_FAILED: msg('pairedWords.planFailed'),
+      HEIGHT_FAILED: msg('pairedWords.heightFailed'),
+      PLAN_AGAIN: msg('pairedWords.planDue'),
+      BENCHMARK_AGAIN: msg('pairedWords.benchmarkDue'),
+    }) as const,
+);
 
 /** What the receiver can promise against what the work asks for; null where that is enough. Both at 95 %. */
 export function pairedPromiseWords(
@@ -182,8 +188,11 @@ export function pairedProofSentence(
 }
 
 /** Why a calibrated receiver and a stationed instrument differ, for whoever asks. */
-export const TWO_HEIGHTS = [
-  msg('pairedWords.aReceiverThatWasCalibratedToThe'),
-  msg('pairedWords.anInstrumentThatWasStationedFrom'),
-  msg('pairedWords.soADifferenceThatIsConstantAt'),
-] as const;
+export const twoHeights = worded(
+  () =>
+    [
+      msg('pairedWords.aReceiverThatWasCalibratedToThe'),
+      msg('pairedWords.anInstrumentThatWasStationedFrom'),
+      msg('pairedWords.soADifferenceThatIsConstantAt'),
+    ] as const,
+);

@@ -7,17 +7,17 @@ import {
   type Proposal,
   type ProofOutcome,
 } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 import { partsWords } from './claim.ts';
 import { smallLength, smallUnit } from './small.ts';
-import { STANDING, STANDING_REASON } from './vocabulary.ts';
+import { standingWords, standingReasonWords } from './vocabulary.ts';
 
-export const PROOF_OUTCOME: Readonly<Record<ProofOutcome, string>> = {
+export const proofOutcomeWords = worded((): Readonly<Record<ProofOutcome, string>> => ({
   good: 'good',
   moreThanChance: msg('proof.withinToleranceButMoreThanChance'),
   outside: 'outside',
   notMeasured: msg('proof.notMeasured'),
-};
+}));
 
 /** The proof's outcome in one sentence with its figures. */
 export function proofSentence(
@@ -117,7 +117,7 @@ export function clearWords(
   station: string,
   unproven: readonly Part[] = [],
 ): string {
-  const why = STANDING_REASON[proposal.because];
+  const why = standingReasonWords()[proposal.because];
   switch (proposal.action) {
     case 'sightUnused':
       if (unproven.length === 1)
@@ -192,8 +192,8 @@ export function effectWords(
 
 /** Why one part of a mark stands as it does, with the time of what it rests on. */
 export function hangsWords(part: PartStanding, at: string | null): string {
-  const because = part.because.map((reason) => STANDING_REASON[reason]).join('; ');
-  return `${STANDING[part.standing]}: ${because}${at === null ? '' : ` (${at})`}`;
+  const because = part.because.map((reason) => standingReasonWords()[reason]).join('; ');
+  return `${standingWords()[part.standing]}: ${because}${at === null ? '' : ` (${at})`}`;
 }
 
 /** What a proof measured, as the computation keeps it; null for what was not compared. */

@@ -1,7 +1,7 @@
 import { compassWord, formatLength, RADIANS_PER_DEGREE, type LengthUnit, type Metres } from '@idle-marker/core';
 import { msg } from './message.ts';
 import { smallLength } from './small.ts';
-import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from './vocabulary.ts';
+import { LENGTH_DECIMALS, unitAbbreviationWords } from './vocabulary.ts';
 
 /** How a pile leans, and what the ground under the pole does to its place. */
 export function rakeWords(
@@ -13,7 +13,7 @@ export function rakeWords(
   const toe = compassWord(rake.azimuthDeg * RADIANS_PER_DEGREE);
   const leans = msg('rakes.thePileLeans1InItsToe', { ratio: rake.ratio, toe });
   if (level === null) return leans;
-  const at = `${formatLength(level, unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}`;
+  const at = `${formatLength(level, unit, LENGTH_DECIMALS)} ${unitAbbreviationWords()[unit]}`;
   if (groundZ === null) return msg('rakes.itsPlaceHoldsAtOnOtherGround', { leans, at });
   const above = groundZ - level;
   const shift = smallLength(above / rake.ratio, unit);

@@ -9,7 +9,7 @@ import {
 } from '@idle-marker/core';
 import { filled, type CrewWords } from './languages/index.ts';
 import { isNothing, writtenLength } from './rounding.ts';
-import { UNIT_ABBREVIATION } from './vocabulary.ts';
+import { unitAbbreviationWords } from './vocabulary.ts';
 
 export interface ReadingSentence {
   /** A warning stands apart from the steps; below them what the words on the stake mean, and all else. */
@@ -24,7 +24,7 @@ export const readLength = (
   rounding: StakeReading['rounding'],
   of: 'offset' | 'height',
 ): string =>
-  `${writtenLength(Math.abs(metres), unit, rounding[of])}${rounding[of] === 'sixteenth' ? '' : ` ${UNIT_ABBREVIATION[unit]}`}`;
+  `${writtenLength(Math.abs(metres), unit, rounding[of])}${rounding[of] === 'sixteenth' ? '' : ` ${unitAbbreviationWords()[unit]}`}`;
 
 /** What a line of a road is called, as an offset leads to it or as a height does. */
 function stringName(string: string, words: CrewWords, as: 'partOf' | 'gradeOf'): string {

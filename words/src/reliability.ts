@@ -10,34 +10,36 @@ import {
   type Spread,
   type Unnoticed,
 } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 import type { Naming } from './judgement.ts';
 import { listOf } from './lists.ts';
 import { smallLength } from './small.ts';
 
 /** What holds of a station by its own sights: the same words on the page, in the dialog and on every sheet. */
-export const CHECKABILITY_WORDS: Readonly<Record<Checkability, { readonly title: string; readonly text: string }>> = {
-  unchecked: { title: msg('reliability.unchecked'), text: msg('reliability.aMistakeThatMattersCouldGoUnseen') },
-  checked: { title: msg('common.checked'), text: msg('reliability.aMistakeThatMattersWouldShowThough') },
-  traceable: {
-    title: msg('reliability.checkedAndTraceable'),
-    text: msg('reliability.aMistakeThatMattersWouldShowAnd'),
-  },
-};
+export const checkabilityWords = worded(
+  (): Readonly<Record<Checkability, { readonly title: string; readonly text: string }>> => ({
+    unchecked: { title: msg('reliability.unchecked'), text: msg('reliability.aMistakeThatMattersCouldGoUnseen') },
+    checked: { title: msg('common.checked'), text: msg('reliability.aMistakeThatMattersWouldShowThough') },
+    traceable: {
+      title: msg('reliability.checkedAndTraceable'),
+      text: msg('reliability.aMistakeThatMattersWouldShowAnd'),
+    },
+  }),
+);
 
 /** What follows from it for whoever accepts it. */
-export const ACCEPT_WORDS: Readonly<Record<Checkability, string>> = {
+export const acceptWords = worded((): Readonly<Record<Checkability, string>> => ({
   unchecked: msg('reliability.sightOneMarkMoreOrProveIt'),
   checked: msg('reliability.proveItOnAMarkThatWas'),
   traceable: msg('reliability.proveItOnAMarkThatWas'),
-};
+}));
 
 /** What one more sight would make of the station. */
-export const ADDS: Readonly<Record<Checkability, string>> = {
+export const addsWords = worded((): Readonly<Record<Checkability, string>> => ({
   unchecked: msg('reliability.aMistakeThatMattersCouldStillGo'),
   checked: msg('reliability.aMistakeThatMattersWouldShow'),
   traceable: msg('reliability.oneBadMarkWouldShowAndCould'),
-};
+}));
 
 /** A length that nobody needs to the millimetre: "12 mm", "0.95 m", "1.7 m"; "0.04 ft", "5.6 ft". */
 export function aboutLength(metres: number, unit: LengthUnit): string {

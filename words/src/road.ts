@@ -17,27 +17,30 @@ import {
   type TemplateError,
   type TypedElementError,
 } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 import { elementFaultWords, profileFaultWords } from './landXml.ts';
 import { templateFaultWords } from './template.ts';
-import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from './vocabulary.ts';
+import { LENGTH_DECIMALS, unitAbbreviationWords } from './vocabulary.ts';
 
-export const ALIGNMENT_KIND = {
-  road: msg('common.road'),
-  rail: msg('roadWords.railLine'),
-  pipe: msg('roadWords.pipeRun'),
-  wall: msg('roadWords.wallLine'),
-  other: msg('common.line'),
-} as const;
+export const alignmentKindWords = worded(
+  () =>
+    ({
+      road: msg('common.road'),
+      rail: msg('roadWords.railLine'),
+      pipe: msg('roadWords.pipeRun'),
+      wall: msg('roadWords.wallLine'),
+      other: msg('common.line'),
+    }) as const,
+);
 
 /** How stations are written where the site says nothing: hundreds of feet, thousands of metres. */
 export const usualStationFormat = (unit: LengthUnit): StationFormat => (unit === 'metre' ? 'thousand' : 'hundred');
 
-export const STATION_FORMAT: readonly (readonly [StationFormat, string])[] = [
+export const stationFormatChoices = worded((): readonly (readonly [StationFormat, string])[] => [
   ['hundred', msg('roadWords.n123456HundredsBeforeThePlus')],
   ['thousand', msg('roadWords.n1234567ThousandsBeforeThePlus')],
   ['plain', msg('roadWords.n1234567APlainNumber')],
-];
+]);
 
 /** How this site writes stations. */
 export interface StationStyle {
@@ -67,7 +70,7 @@ export function readStation(text: string, { unit, format }: StationStyle): Metre
   return value === null ? null : lengthToMetres(value, unit);
 }
 
-export const JUNCTION: Readonly<Record<JunctionName, string>> = {
+export const junctionWords = worded((): Readonly<Record<JunctionName, string>> => ({
   BOP: msg('roadWords.startOfTheLine'),
   EOP: msg('roadWords.endOfTheLine'),
   TS: msg('roadWords.spiralBegins'),
@@ -80,7 +83,7 @@ export const JUNCTION: Readonly<Record<JunctionName, string>> = {
   PCC: msg('roadWords.curveMeetsACurveOfTheSame'),
   PRC: msg('roadWords.curveMeetsACurveOfTheOther'),
   PI: msg('roadWords.bendWithoutACurve'),
-};
+}));
 
 /** Why a station is in a list, in a few words. */
 export function stationReasonWords(reason: StationReason, style: StationStyle): string {
@@ -88,11 +91,11 @@ export function stationReasonWords(reason: StationReason, style: StationStyle): 
     case 'interval':
       return msg('roadWords.roundStation');
     case 'start':
-      return JUNCTION.BOP;
+      return junctionWords().BOP;
     case 'end':
-      return JUNCTION.EOP;
+      return junctionWords().EOP;
     case 'junction':
-      return JUNCTION[reason.name];
+      return junctionWords()[reason.name];
     case 'verticalBegin':
       return msg('roadWords.verticalCurveBegins');
     case 'verticalEnd':
@@ -114,18 +117,18 @@ export function stationReasonWords(reason: StationReason, style: StationStyle): 
   }
 }
 
-const PARTS: Readonly<Record<string, string>> = {
+const partNames = worded((): Readonly<Record<string, string>> => ({
   '1/2': 'middle',
   '1/4': msg('roadWords.firstQuarter'),
   '3/4': msg('roadWords.thirdQuarter'),
   '1/3': msg('roadWords.firstThird'),
   '2/3': msg('roadWords.secondThird'),
-};
+}));
 function partWords(part: number, parts: number): string {
   const divisor = (a: number, b: number): number => (b === 0 ? a : divisor(b, a % b));
   const by = divisor(part, parts);
-  return PARTS[`${part / by}/${parts / by}`]
-    ? msg('roadWords.ofTheCurve', { parts: PARTS[`${part / by}/${parts / by}`] })
+  return partNames()[`${part / by}/${parts / by}`]
+    ? msg('roadWords.ofTheCurve', { parts: partNames()[`${part / by}/${parts / by}`] })
     : msg('roadWords.ofPartsOfTheCurve', { part, parts });
 }
 
@@ -150,7 +153,7 @@ export function roadFaultWords(
   style: StationStyle,
 ): string {
   const length = (metres: Metres) =>
-    `${formatLength(metres, style.unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[style.unit]}`;
+    `${formatLength(metres, style.unit, LENGTH_DECIMALS)} ${unitAbbreviationWords()[style.unit]}`;
   switch (fault.code) {
     case 'ALIGNMENT_WITHOUT_ELEMENTS':
       return msg('roadWords.theLineHasNoElements');
@@ -214,7 +217,7 @@ type RoadRemark =
   | { readonly code: 'STATIONS_TWICE'; readonly from: Metres; readonly to: Metres };
 
 export function roadRemarkWords(remark: RoadRemark, style: StationStyle): string {
-  const length = (metres: Metres) => `${formatLength(metres, style.unit, 1)} ${UNIT_ABBREVIATION[style.unit]}`;
+  const length = (metres: Metres) => `${formatLength(metres, style.unit, 1)} ${unitAbbreviationWords()[style.unit]}`;
   switch (remark.code) {
     case 'NO_PROFILE':
       return msg('roadWords.itHasNoProfileThereAreNo');
@@ -237,12 +240,15 @@ export function roadRemarkWords(remark: RoadRemark, style: StationStyle): string
 }
 
 /** Why there is no height at a place, in one sentence. */
-export const NO_HEIGHT_HERE = {
-  noProfile: msg('roadWords.noHeightTheLineHasNoProfile'),
-  beyondProfile: msg('roadWords.noHeightTheProfileDoesNotReach'),
-  beyondLine: msg('roadWords.noHeightBeyondTheEndOfThe'),
-  offSurface: msg('roadWords.noHeightOffTheEdgeOfThe'),
-} as const;
+export const noHeightHere = worded(
+  () =>
+    ({
+      noProfile: msg('roadWords.noHeightTheLineHasNoProfile'),
+      beyondProfile: msg('roadWords.noHeightTheProfileDoesNotReach'),
+      beyondLine: msg('roadWords.noHeightBeyondTheEndOfThe'),
+      offSurface: msg('roadWords.noHeightOffTheEdgeOfThe'),
+    }) as const,
+);
 
 /** Grade in percent, rising positive, with a true minus sign. */
 export const gradeText = (grade: number): string =>
@@ -252,7 +258,7 @@ export const gradeText = (grade: number): string =>
 export function offsetWords(offset: Metres, unit: LengthUnit): string {
   const figure = formatLength(Math.abs(offset), unit, LENGTH_DECIMALS);
   return /[1-9]/.test(figure)
-    ? `${figure} ${UNIT_ABBREVIATION[unit]} ${offset > 0 ? 'right' : 'left'}`
+    ? `${figure} ${unitAbbreviationWords()[unit]} ${offset > 0 ? 'right' : 'left'}`
     : msg('roadWords.onTheLine');
 }
 
@@ -264,7 +270,7 @@ export const roadPlaceWords = (displayed: Metres, offset: Metres, style: Station
 export function shapeWords(kind: 'line' | 'curve' | 'spiral', curvature: number, unit: LengthUnit): string {
   if (kind === 'line') return msg('roadWords.onTheStraight');
   const way = curvature > 0 ? msg('roadWords.toTheRight') : msg('roadWords.toTheLeft');
-  const radius = `${formatLength(1 / Math.abs(curvature), unit, 1)} ${UNIT_ABBREVIATION[unit]}`;
+  const radius = `${formatLength(1 / Math.abs(curvature), unit, 1)} ${unitAbbreviationWords()[unit]}`;
   if (kind === 'curve') return msg('roadWords.onTheCurveRadius', { way, radius });
   return Math.abs(curvature) < 1e-5
     ? msg('roadWords.onTheSpiralWhereItIsStraight')
@@ -310,7 +316,7 @@ export function slopeStakeWords(
   unit: LengthUnit,
 ): string[] {
   const length = (metres: Metres) =>
-    `${formatLength(Math.abs(metres), unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}`;
+    `${formatLength(Math.abs(metres), unit, LENGTH_DECIMALS)} ${unitAbbreviationWords()[unit]}`;
   return [
     msg('roadWords.slopeStake1In', { kind, run: Number(run.toFixed(3)) }),
     msg('roadWords.to', { length: length(distance), string: stringWords(hinge) }),
@@ -325,7 +331,7 @@ export function slopeStakeWords(
 /** Where the pole has to go to stand on the catch point. */
 export function catchMoveWords(move: Metres, unit: LengthUnit, within: Metres): string {
   if (Math.abs(move) <= within) return msg('roadWords.onTheCatchPointTheSlopeMeets');
-  const length = `${formatLength(Math.abs(move), unit, 2)} ${UNIT_ABBREVIATION[unit]}`;
+  const length = `${formatLength(Math.abs(move), unit, 2)} ${unitAbbreviationWords()[unit]}`;
   return msg('roadWords.andShootAgainTheGroundChangesOn', {
     move: move > 0 ? msg('roadWords.out') : msg('roadWords.in'),
     length,

@@ -1,4 +1,4 @@
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 /** Where people who do this work differ, and how it is done here: said openly, with where to change it. */
 export interface School {
   readonly question: string;
@@ -21,7 +21,7 @@ export type SchoolTopic =
   | 'book'
   | 'heightFrom';
 
-export const SCHOOLS: Readonly<Record<SchoolTopic, School>> = {
+export const allSchools = worded((): Readonly<Record<SchoolTopic, School>> => ({
   moves: {
     question: msg('schools.whoseLeftAndRightAreMovesTold'),
     schools: [
@@ -108,29 +108,35 @@ export const SCHOOLS: Readonly<Record<SchoolTopic, School>> = {
     ],
     here: msg('schools.byPackageForWhoeverReadsItThe'),
   },
-};
+}));
 
 /** A place along a line, as the site calls it. */
 export type AlongWord = 'chainage' | 'station' | 'along';
-export const ALONG_WORD: Readonly<Record<AlongWord, string>> = {
+export const alongLabel = worded((): Readonly<Record<AlongWord, string>> => ({
   chainage: 'chainage',
   station: 'station',
   along: msg('schools.soFarAlongIt'),
-};
-export const ALONG_HEAD: Readonly<Record<AlongWord, string>> = {
+}));
+export const alongHead = worded((): Readonly<Record<AlongWord, string>> => ({
   chainage: msg('schools.chainage'),
   station: msg('schools.stationAlong'),
   along: msg('common.along'),
-};
+}));
 
 /** Kinds of names that count up. */
-export const NUMBERED_FROM = {
-  asBuilt: msg('schools.asBuiltNamesFrom'),
-  lines: msg('schools.namesOnLinesFrom'),
-  ownControl: msg('schools.ownControlFrom'),
-} as const;
-export const NUMBERED_NAME = {
-  asBuilt: msg('schools.thingsMeasuredAsTheyStand'),
-  lines: msg('schools.whatIsReadAgainstLines'),
-  ownControl: msg('schools.controlOfOnesOwn'),
-} as const;
+export const numberedFrom = worded(
+  () =>
+    ({
+      asBuilt: msg('schools.asBuiltNamesFrom'),
+      lines: msg('schools.namesOnLinesFrom'),
+      ownControl: msg('schools.ownControlFrom'),
+    }) as const,
+);
+export const numberedWords = worded(
+  () =>
+    ({
+      asBuilt: msg('schools.thingsMeasuredAsTheyStand'),
+      lines: msg('schools.whatIsReadAgainstLines'),
+      ownControl: msg('schools.controlOfOnesOwn'),
+    }) as const,
+);

@@ -1,4 +1,4 @@
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 /** Setting up, step by step: short for those who know, explained for those who learn. */
 export interface SetupStep {
   readonly id: string;
@@ -10,7 +10,7 @@ export interface SetupStep {
   readonly when?: 'smooth' | 'unsteady' | 'overMark';
 }
 
-export const SETUP_STEPS: readonly SetupStep[] = [
+export const setupSteps = worded((): readonly SetupStep[] => [
   {
     id: 'ground',
     short: msg('setupSteps.allThreeFeetOnOneFirmSurface'),
@@ -67,4 +67,4 @@ export const SETUP_STEPS: readonly SetupStep[] = [
     short: msg('setupSteps.rightTargetChosenItsHeightReadFrom'),
     why: msg('setupSteps.aWrongKindOfTargetMakesEvery'),
   },
-];
+]);

@@ -1,18 +1,21 @@
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 /** What has become of marks that a crew already builds from: what to tell it. */
-export const SHEET_TROUBLE = {
-  inDoubt: msg('sheetTrouble.inDoubtDoNotBuildFromIt'),
-  destroyed: msg('sheetTrouble.saidToBeGone'),
-  moved: msg('sheetTrouble.saidToHaveBeenHitOrMoved'),
-  setTwice: msg('sheetTrouble.setTwiceAskWhichStakeStandsBefore'),
-  setAgain: msg('sheetTrouble.setAgainItsFiguresAreOthersNow'),
-  planChanged: msg('sheetTrouble.setForAnEarlierRevisionDoNot'),
-  stationFell: msg('sheetTrouble.setFromAStationThatIsNot'),
-  rewritten: msg('sheetTrouble.stakeWrittenAnewTheMarkItselfIs'),
-  withdrawn: msg('sheetTrouble.withdrawnDoNotBuildFromIt'),
-} as const;
+export const sheetTroubleTexts = worded(
+  () =>
+    ({
+      inDoubt: msg('sheetTrouble.inDoubtDoNotBuildFromIt'),
+      destroyed: msg('sheetTrouble.saidToBeGone'),
+      moved: msg('sheetTrouble.saidToHaveBeenHitOrMoved'),
+      setTwice: msg('sheetTrouble.setTwiceAskWhichStakeStandsBefore'),
+      setAgain: msg('sheetTrouble.setAgainItsFiguresAreOthersNow'),
+      planChanged: msg('sheetTrouble.setForAnEarlierRevisionDoNot'),
+      stationFell: msg('sheetTrouble.setFromAStationThatIsNot'),
+      rewritten: msg('sheetTrouble.stakeWrittenAnewTheMarkItselfIs'),
+      withdrawn: msg('sheetTrouble.withdrawnDoNotBuildFromIt'),
+    }) as const,
+);
 
-type Trouble = keyof typeof SHEET_TROUBLE;
+type Trouble = keyof ReturnType<typeof sheetTroubleTexts>;
 
 /** What nobody may build from comes first. */
 const WORST_FIRST: readonly Trouble[] = [
@@ -36,7 +39,7 @@ export function sheetTroubleWords(marks: readonly { readonly name: string; reado
         `${marks
           .filter(({ trouble }) => trouble === kind)
           .map(({ name }) => name)
-          .join(', ')}: ${SHEET_TROUBLE[kind]}`,
+          .join(', ')}: ${sheetTroubleTexts()[kind]}`,
     )
     .join('. ')}.`;
 }

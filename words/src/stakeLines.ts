@@ -2,7 +2,7 @@ import { formatLength, type AngleMark, type CornerMeaning, type LengthUnit } fro
 import { msg } from './message.ts';
 import { isNothing, writtenLength, type Rounding } from './rounding.ts';
 import { stringWords } from './road.ts';
-import { LENGTH_DECIMALS, MEANING, UNIT_ABBREVIATION } from './vocabulary.ts';
+import { LENGTH_DECIMALS, meaningWords, unitAbbreviationWords } from './vocabulary.ts';
 
 /** How a mark at an angle stands to the two lines that meet there. */
 export function angleWords({ part, toCorner }: AngleMark, unit: LengthUnit): string {
@@ -10,7 +10,7 @@ export function angleWords({ part, toCorner }: AngleMark, unit: LengthUnit): str
     return part === 'back' ? msg('stakeLines.squareToTheLineBehind') : msg('stakeLines.squareToTheLineAhead');
   return msg('stakeLines.offBothLinesToTheCornerIt', {
     length: formatLength(toCorner, unit, LENGTH_DECIMALS),
-    unitAbbreviation: UNIT_ABBREVIATION[unit],
+    unitAbbreviation: unitAbbreviationWords()[unit],
   });
 }
 
@@ -51,14 +51,14 @@ export function hubPlaceWords(
         ? msg('stakeLines.on', { string })
         : msg('stakeLines.offsetHubOf', {
             length: formatLength(offset, unit, LENGTH_DECIMALS),
-            unitAbbreviation: UNIT_ABBREVIATION[unit],
+            unitAbbreviation: unitAbbreviationWords()[unit],
             side: road.side,
             string,
           });
     const angle = road.angle ? `, ${angleWords(road.angle, unit)}` : '';
     return msg('stakeLines.atOf', { where, corner, name: road.name, why: road.why ? `: ${road.why}` : '', angle });
   }
-  const what = MEANING[meaning];
+  const what = meaningWords()[meaning];
   if (offset === 0) return msg('stakeLines.onItself', { corner, what });
   const off = offFace
     ? msg('stakeLines.off', { offFace: offFace.join('–') })
@@ -72,7 +72,7 @@ export function hubPlaceWords(
       : '';
   return msg('stakeLines.offsetHub', {
     length: formatLength(offset, unit, LENGTH_DECIMALS),
-    unitAbbreviation: UNIT_ABBREVIATION[unit],
+    unitAbbreviation: unitAbbreviationWords()[unit],
     off,
     and,
     what,

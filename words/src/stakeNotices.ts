@@ -1,23 +1,23 @@
 /** What ought to be noticed before a stake is written, in sentences. */
 import type { LengthUnit, StakeNotice, StakeSide } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 import { smallLength } from './small.ts';
 import type { StakeTextNotice } from './stakeText.ts';
 
-const SIDE: Readonly<Record<StakeSide, string>> = {
+const sideWords = worded((): Readonly<Record<StakeSide, string>> => ({
   front: 'front',
   back: 'back',
   left: msg('stakeNotices.leftSide'),
   right: msg('stakeNotices.rightSide'),
-};
+}));
 
 export function stakeNoticeWords(notice: StakeNotice | StakeTextNotice, unit: LengthUnit): string {
   switch (notice.code) {
     case 'MOVED':
       return msg('stakeNotices.hasNoRoomOnTheItGoes', {
         text: notice.text,
-        side: SIDE[notice.from],
-        side2: SIDE[notice.to],
+        side: sideWords()[notice.from],
+        side2: sideWords()[notice.to],
       });
     case 'NO_ROOM':
       return msg('stakeNotices.hasNoRoomOnAnySideTake', { text: notice.text });

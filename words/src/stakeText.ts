@@ -20,10 +20,10 @@ import {
   type WordOnStake,
   type WrittenLine,
 } from '@idle-marker/core';
-import { msg } from './message.ts';
-import { crewWords, ENGLISH, filled, type CrewWords } from './languages/index.ts';
+import { msg, worded } from './message.ts';
+import { crewWords, english, filled, type CrewWords } from './languages/index.ts';
 import { isNothing, writtenLength } from './rounding.ts';
-import { UNIT_ABBREVIATION } from './vocabulary.ts';
+import { unitAbbreviationWords } from './vocabulary.ts';
 
 export interface StakeStyle {
   readonly convention: StakeConvention;
@@ -55,7 +55,7 @@ export function stakeLineWords(line: StakeLine, { convention, unit, rounding }: 
   const { line: form } = words;
   const figure = (metres: Metres, as: FigureRounding) =>
     // Feet and inches carry their own signs.
-    `${writtenLength(metres, unit, as)}${convention.showUnit && as !== 'sixteenth' ? ` ${UNIT_ABBREVIATION[unit]}` : ''}`;
+    `${writtenLength(metres, unit, as)}${convention.showUnit && as !== 'sixteenth' ? ` ${unitAbbreviationWords()[unit]}` : ''}`;
   const level = (metres: Metres) => figure(metres, rounding ?? convention.rounding.offset);
   const height = (metres: Metres) => figure(metres, rounding ?? convention.rounding.height);
   const term = (each: StakeTerm) => termWords(each, convention, words);
@@ -173,7 +173,7 @@ export const stakeTextOf = (faces: StakeFaces): string[] =>
   STAKE_SIDES.flatMap((side) => faces[side].map((line) => line.text));
 
 /** Letters that crews read in more than one way. */
-const READ_AS: Readonly<Record<string, readonly string[]>> = {
+const alsoReadAs = worded((): Readonly<Record<string, readonly string[]>> => ({
   BC: [msg('stakeText.beginOfCurve'), msg('stakeText.backOfKerb'), msg('stakeText.bottomOfKerb')],
   BK: [msg('stakeText.backOfKerb'), msg('stakeText.bank'), msg('stakeText.backStation')],
   BW: [msg('stakeText.bottomOfWall'), msg('stakeText.backOfWalk')],
@@ -193,11 +193,11 @@ const READ_AS: Readonly<Record<string, readonly string[]>> = {
   SG: [msg('stakeText.subgrade'), msg('stakeText.stormGrate')],
   TC: [msg('stakeText.topOfKerb'), msg('stakeText.beginOfSpiral')],
   TW: [msg('stakeText.topOfWall'), msg('stakeText.topOfWalk')],
-};
+}));
 
 /** Other readings of a short form than the one that is meant; empty when there is one reading. */
 export const otherReadings = (short: string): readonly string[] =>
-  READ_AS[short.replace(/[./\s]/g, '').toUpperCase()] ?? [];
+  alsoReadAs()[short.replace(/[./\s]/g, '').toUpperCase()] ?? [];
 
 /** Terms that a line has a word for. */
 function termsOf(line: StakeLine): StakeTerm[] {
@@ -235,7 +235,7 @@ function ambiguousOn(lines: readonly StakeLine[], convention: StakeConvention): 
   return convention.abbreviations.flatMap(({ term, short }) => {
     const meanings = otherReadings(short);
     return used.has(term) && meanings.length > 1
-      ? [{ code: 'AMBIGUOUS' as const, short, term, meanings, better: ENGLISH.term[term] }]
+      ? [{ code: 'AMBIGUOUS' as const, short, term, meanings, better: english().term[term] }]
       : [];
   });
 }

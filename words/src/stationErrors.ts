@@ -1,14 +1,17 @@
 import { formatLength, type StationError } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 
-const REASON = {
-  contradiction: msg('stationErrors.whatWasSightedContradictsItselfSoMuch'),
-  rank: msg('stationErrors.theseSightsLeaveTheStationFreeTo'),
-  divergence: msg('stationErrors.theseSightsContradictEachOtherTooMuch'),
-  twofold: msg('stationErrors.twoPlacesFitTheseLinesEquallyWell'),
-  unweighted: msg('stationErrors.everyStandardDeviationIsZeroSoNothing'),
-  imprecise: msg('stationErrors.theStationWouldBeUncertainByMore'),
-} as const;
+const reasonWords = worded(
+  () =>
+    ({
+      contradiction: msg('stationErrors.whatWasSightedContradictsItselfSoMuch'),
+      rank: msg('stationErrors.theseSightsLeaveTheStationFreeTo'),
+      divergence: msg('stationErrors.theseSightsContradictEachOtherTooMuch'),
+      twofold: msg('stationErrors.twoPlacesFitTheseLinesEquallyWell'),
+      unweighted: msg('stationErrors.everyStandardDeviationIsZeroSoNothing'),
+      imprecise: msg('stationErrors.theStationWouldBeUncertainByMore'),
+    }) as const,
+);
 
 /** One sentence for a set-up that can't be computed: what is wrong, and what to do. */
 export function stationErrorSentence(error: StationError): string {
@@ -34,6 +37,6 @@ export function stationErrorSentence(error: StationError): string {
         ? msg('stationErrors.nothingHereCanBeUsedYetSight')
         : msg('stationErrors.areNeededAndGivenSightAnotherMark', { needed: error.needed, given: error.given });
     case 'UNDETERMINED':
-      return msg('stationErrors.noStationFollowsFromThis', { reason: REASON[error.reason] });
+      return msg('stationErrors.noStationFollowsFromThis', { reason: reasonWords()[error.reason] });
   }
 }

@@ -1,12 +1,12 @@
 /** How a point is found again with two tapes, in the crew's language. */
 import { formatLength, type LengthUnit, type TapedPair } from '@idle-marker/core';
 import { filled, type CrewWords } from './languages/index.ts';
-import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from './vocabulary.ts';
+import { LENGTH_DECIMALS, unitAbbreviationWords } from './vocabulary.ts';
 
 /** The steps for one pair; without any pair what to do instead. */
 export function tapeBackWords(pair: TapedPair | null, point: string, unit: LengthUnit, { tape }: CrewWords): string[] {
   if (pair === null) return [filled(tape.none, { point })];
-  const length = (metres: number) => `${formatLength(metres, unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[unit]}`;
+  const length = (metres: number) => `${formatLength(metres, unit, LENGTH_DECIMALS)} ${unitAbbreviationWords()[unit]}`;
   const { a, b, tapes, good } = pair;
   const facts = {
     point,

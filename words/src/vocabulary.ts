@@ -7,18 +7,18 @@ import type {
   Standing,
   StandingReason,
 } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 
-export const UNIT_ABBREVIATION: Readonly<Record<LengthUnit, string>> = {
+export const unitAbbreviationWords = worded((): Readonly<Record<LengthUnit, string>> => ({
   metre: 'm',
   foot: 'ft',
   usSurveyFoot: msg('vocabulary.usFt'),
-};
-export const UNIT_NAME: Readonly<Record<LengthUnit, string>> = {
+}));
+export const unitNameWords = worded((): Readonly<Record<LengthUnit, string>> => ({
   metre: 'metres',
   foot: 'feet',
   usSurveyFoot: msg('vocabulary.usSurveyFeet'),
-};
+}));
 
 /** Decimals that lengths are shown with: millimetres, or thousandths of a foot. */
 export const LENGTH_DECIMALS = 3;
@@ -29,7 +29,7 @@ export const HEIGHT_FROM: Readonly<Record<HeightFrom, (mark: string) => string>>
   both: (mark) => msg('vocabulary.theBenchmarksAndTogether', { mark }),
 };
 
-export const MEANING: Readonly<Record<CornerMeaning, string>> = {
+export const meaningWords = worded((): Readonly<Record<CornerMeaning, string>> => ({
   outsideFace: msg('vocabulary.outsideFace'),
   insideFace: msg('vocabulary.insideFace'),
   wallCentre: msg('vocabulary.centreOfWall'),
@@ -37,9 +37,9 @@ export const MEANING: Readonly<Record<CornerMeaning, string>> = {
   waterLine: msg('vocabulary.waterLine'),
   centre: 'centre',
   edge: 'edge',
-};
+}));
 
-export const HEIGHT_REFERENCE: Readonly<Record<HeightReference, string>> = {
+export const heightReferenceWords = worded((): Readonly<Record<HeightReference, string>> => ({
   finishedFloor: msg('vocabulary.finishedFloor'),
   topOfWall: msg('vocabulary.topOfWall'),
   underside: 'underside',
@@ -48,18 +48,18 @@ export const HEIGHT_REFERENCE: Readonly<Record<HeightReference, string>> = {
   subgrade: 'subgrade',
   surface: msg('vocabulary.designSurface'),
   string: msg('vocabulary.lineNamedOnTheStake'),
-};
+}));
 
-export const STANDING: Readonly<Record<Standing, string>> = {
+export const standingWords = worded((): Readonly<Record<Standing, string>> => ({
   held: 'held',
   open: 'open',
   unproven: 'unproven',
   inDoubt: msg('vocabulary.inDoubt'),
   notMeasured: msg('vocabulary.notMeasured'),
-};
+}));
 
 /** Why a mark stands as it does, as the end of a sentence about it. */
-export const STANDING_REASON: Readonly<Record<StandingReason, string>> = {
+export const standingReasonWords = worded((): Readonly<Record<StandingReason, string>> => ({
   NOT_NEEDED: msg('vocabulary.thisPartWasNotAskedFor'),
   NOT_MEASURED: msg('vocabulary.thisPartWasNotMeasured'),
   RESIGHTED: msg('vocabulary.itWasSightedAgainFromAnotherStation'),
@@ -81,31 +81,37 @@ export const STANDING_REASON: Readonly<Record<StandingReason, string>> = {
   ENDED: msg('vocabulary.theInstrumentHasLeftWithoutALast'),
   EVENT: msg('vocabulary.somethingHappenedAtTheInstrumentSince'),
   CLOCK: msg('vocabulary.theTimeForAProofHasCome'),
-};
+}));
 
 /** Why a mark is not on a sheet. */
-export const WITHHELD_REASON = {
-  ...STANDING_REASON,
-  PLAN_CHANGED: msg('vocabulary.itWasSetForAnEarlierRevision'),
-  REPORTED_DESTROYED: msg('vocabulary.somebodySaidThatItIsGone'),
-  REPORTED_MOVED: msg('vocabulary.somebodySaidThatItWasHitOr'),
-} as const;
+export const withheldReasonWords = worded(
+  () =>
+    ({
+      ...standingReasonWords(),
+      PLAN_CHANGED: msg('vocabulary.itWasSetForAnEarlierRevision'),
+      REPORTED_DESTROYED: msg('vocabulary.somebodySaidThatItIsGone'),
+      REPORTED_MOVED: msg('vocabulary.somebodySaidThatItWasHitOr'),
+    }) as const,
+);
 
 /** What a control mark is, as it is said in a table. */
-export const CONTROL_KIND = {
-  pin: 'pin',
-  plate: msg('vocabulary.castPlate'),
-  nail: 'nail',
-  screw: 'screw',
-  cross: 'cross',
-  stake: 'stake',
-  target: msg('vocabulary.wallTarget'),
-  tag: 'tag',
-  benchmark: 'benchmark',
-  other: 'other',
-} as const;
+export const controlKindWords = worded(
+  () =>
+    ({
+      pin: 'pin',
+      plate: msg('vocabulary.castPlate'),
+      nail: 'nail',
+      screw: 'screw',
+      cross: 'cross',
+      stake: 'stake',
+      target: msg('vocabulary.wallTarget'),
+      tag: 'tag',
+      benchmark: 'benchmark',
+      other: 'other',
+    }) as const,
+);
 
-type ControlKind = keyof typeof CONTROL_KIND;
+type ControlKind = keyof ReturnType<typeof controlKindWords>;
 export type Firmness = 'firm' | 'fair' | 'soft';
 
 /** How firm a kind of mark is, before anybody has looked at the one that is meant. */
@@ -121,11 +127,11 @@ const FIRMNESS_OF_KIND: Readonly<Record<ControlKind, Firmness>> = {
   tag: 'soft',
   other: 'soft',
 };
-export const FIRMNESS: Readonly<Record<Firmness, string>> = {
+export const firmnessWords = worded((): Readonly<Record<Firmness, string>> => ({
   firm: 'firm',
   fair: 'fair',
   soft: msg('vocabulary.softUseSoonReplaceByAFirm'),
-};
+}));
 
 /** From its kind, unless somebody who looked at it said otherwise. */
 export const firmnessOf = (mark: {
@@ -137,12 +143,15 @@ export const firmnessOf = (mark: {
 export const VISIT = { found: 'found', refreshed: 'refreshed', disturbed: 'disturbed', missing: 'missing' } as const;
 
 /** What to do about a mark that disagrees. */
-export const TREND_PROPOSAL = {
-  nothing: '',
-  sightAgain: msg('vocabulary.onceIsNotEnoughToBlameIt'),
-  leaveOutOfHeight: msg('vocabulary.itRepeatsInHeightAloneLeaveIts'),
-  newRevision: msg('vocabulary.itRepeatsDoNotUseItSay'),
-} as const;
+export const trendProposalWords = worded(
+  () =>
+    ({
+      nothing: '',
+      sightAgain: msg('vocabulary.onceIsNotEnoughToBlameIt'),
+      leaveOutOfHeight: msg('vocabulary.itRepeatsInHeightAloneLeaveIts'),
+      newRevision: msg('vocabulary.itRepeatsDoNotUseItSay'),
+    }) as const,
+);
 
 /** Of what a point is that can become control. */
 export const CANDIDATE_OF = {

@@ -1,6 +1,6 @@
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 /** Why the rules are as they are, for whoever asks at the spot. */
-export const WHY: readonly (readonly [string, string])[] = [
+export const whyTexts = worded((): readonly (readonly [string, string])[] => [
   [msg('why.whyAtRightAngles'), msg('why.eachMarkHoldsTheStationAlongIts')],
   [msg('why.whyThreeMarks'), msg('why.twoGiveAPlaceAndOneDistance')],
   [msg('why.whyThePrismLow'), msg('why.aPoleThatLeansByHalfA')],
@@ -8,4 +8,4 @@ export const WHY: readonly (readonly [string, string])[] = [
   [msg('why.whyNotSightUntilItLooksGood'), msg('why.theMeanOfAllReadingsIsThe')],
   [msg('why.whatIsARatio'), msg('why.theMisfitOfASightOverIts')],
   [msg('why.doesTheTemperatureMatter'), msg('why.oneDegreeIsAboutOneMillionthA')],
-];
+]);

@@ -3,7 +3,7 @@ import { RADIANS_PER_DEGREE, VIEWPOINTS, type Explanation } from '@idle-marker/c
 import {
   levelStepWords,
   cutFillWords,
-  DIRECTION_WORDS,
+  directionWords,
   fallenWords,
   moveWords,
   obstacleWords,
@@ -51,7 +51,7 @@ describe('moves', () => {
 
   it('never call two directions alike, and never say a bare in or out', () => {
     for (const viewpoint of VIEWPOINTS) {
-      const words = Object.values(DIRECTION_WORDS[viewpoint]);
+      const words = Object.values(directionWords()[viewpoint]);
       expect(new Set(words).size).toBe(4);
       expect(words.join(' ')).not.toMatch(/\b(in|out)\b/);
     }

@@ -21,10 +21,10 @@ import {
   obstacleWords,
   placeDoubtWords,
   reasonWords,
-  REPORT_CAUTIONS,
-  SETUP_STEPS,
+  reportCautions,
+  setupSteps,
   stationErrorSentence,
-  TARGET_FORM,
+  targetForm,
   targetHeightWords,
   troubleWords,
   type ConcernFacts,
@@ -152,7 +152,7 @@ describe('target heights', () => {
   });
 
   it('come with how each kind of target is used', () => {
-    for (const { name, hint } of Object.values(TARGET_FORM)) {
+    for (const { name, hint } of Object.values(targetForm())) {
       expect(name.length).toBeGreaterThan(3);
       isWhole(hint);
     }
@@ -227,9 +227,9 @@ describe('other words', () => {
   it('are whole', () => {
     expect(allowedRoles(['lead', 'technician'])).toBe('a lead or a technician');
     expect(geometryWords({ code: 'ONE_WALL' }, NAMING)).toContain('one wall');
-    for (const caution of REPORT_CAUTIONS) isWhole(caution);
-    for (const step of SETUP_STEPS) isWhole(step.why);
-    expect(new Set(SETUP_STEPS.map((step) => step.id)).size).toBe(SETUP_STEPS.length);
+    for (const caution of reportCautions()) isWhole(caution);
+    for (const step of setupSteps()) isWhole(step.why);
+    expect(new Set(setupSteps().map((step) => step.id)).size).toBe(setupSteps().length);
   });
 });
 

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from '@jest/globals';
 import { parse } from '@formatjs/icu-messageformat-parser';
-import { sentencesIn } from '../../scripts/prose.mjs';
+import { askedWhileLoading, sentencesIn } from '../../scripts/prose.mjs';
 import { MESSAGES } from '../src/messages/index.ts';
 
 const PROJECT = join(import.meta.dirname, '../..');
@@ -72,6 +72,13 @@ describe('what a person reads', () => {
       )
       .filter(({ text }) => !NAMES.has(text));
     expect(found).toEqual([]);
+  });
+
+  it('is not asked for while a module is loaded', () => {
+    const asked = (file: string) =>
+      askedWhileLoading(file, readFileSync(join(PROJECT, file), 'utf8')).map((line) => `${file}:${line}`);
+    expect(sources.flatMap(asked)).toEqual([]);
+    expect(askedWhileLoading('a.ts', "const late = () => msg('a.b');\nconst soon = [msg('a.c')];")).toEqual([2]);
   });
 
   it('is found where it stands in code', () => {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import {
-  ADDS,
-  CAUTIONS,
+  addsWords,
+  allCautions,
   drawingWords,
   hubOutsideWords,
   hubPlaceWords,
@@ -10,13 +10,13 @@ import {
   moveParts,
   outlineErrorWords,
   paceWords,
-  SHEET_TROUBLE,
+  sheetTroubleTexts,
   sheetClock,
   sheetTroubleWords,
-  STANDING,
+  standingWords,
   stationErrorSentence,
   troubleWords,
-  WITHHELD_REASON,
+  withheldReasonWords,
 } from '../src/index.ts';
 
 /** A sentence for a person: it begins with a capital or a name, ends with a stop, and shows no code. */
@@ -40,8 +40,8 @@ describe('what has become of marks that were handed over', () => {
     );
   });
   it('has a place in that order for each kind', () => {
-    for (const trouble of Object.keys(SHEET_TROUBLE) as (keyof typeof SHEET_TROUBLE)[])
-      expect(sheetTroubleWords([{ name: 'A', trouble }])).toBe(`A: ${SHEET_TROUBLE[trouble]}.`);
+    for (const trouble of Object.keys(sheetTroubleTexts()) as (keyof ReturnType<typeof sheetTroubleTexts>)[])
+      expect(sheetTroubleWords([{ name: 'A', trouble }])).toBe(`A: ${sheetTroubleTexts()[trouble]}.`);
   });
 });
 
@@ -121,8 +121,8 @@ describe('sentences', () => {
   });
 
   it('of caution are all there', () => {
-    expect(CAUTIONS.join(' ')).toMatch(/buried services.*leaning.*Structural tolerances.*boundaries/s);
-    for (const caution of CAUTIONS) isSentence(caution);
+    expect(allCautions().join(' ')).toMatch(/buried services.*leaning.*Structural tolerances.*boundaries/s);
+    for (const caution of allCautions()) isSentence(caution);
   });
 });
 
@@ -205,7 +205,7 @@ describe('the clock of a sheet', () => {
 
 describe('words for states', () => {
   it('are one for each, and no two alike', () => {
-    for (const table of [STANDING, WITHHELD_REASON, ADDS] as const) {
+    for (const table of [standingWords(), withheldReasonWords(), addsWords()] as const) {
       const words = Object.values(table);
       expect(new Set(words).size).toBe(words.length);
       for (const word of words) expect(word).not.toMatch(/_/);

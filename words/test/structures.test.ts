@@ -6,15 +6,15 @@ import { describe, expect, it } from '@jest/globals';
 import { faceAgainstLine, fitPattern, type FaceShot } from '@idle-marker/core';
 import {
   alongWords,
-  CARE,
-  CARE_LIST,
+  careWords,
+  careList,
   CARE_OF_EQUIPMENT,
   cautionWords,
   cutFillWords,
   faceWords,
   heightOffWords,
-  MARK_KIND,
-  MARK_TOOLS,
+  markKindWords,
+  markToolWords,
   offLineParts,
   offWords,
   patternWords,
@@ -192,13 +192,14 @@ describe('care', () => {
         expect(text).toMatch(/Haul road.*\.$/);
         expect(title.length).toBeGreaterThan(8);
         expect(answer).not.toMatch(/^(ok|yes|close|got it)$/i);
-        expect(CARE[code].length).toBeGreaterThan(5);
+        expect(careWords()[code].length).toBeGreaterThan(5);
       }
     expect(cautionWords('services', null, 'mark').text).not.toContain('runs near');
   });
   it('is a list of whole sentences, and every kind of mark has its tools', () => {
-    for (const { lines } of CARE_LIST) for (const line of lines) expect(line).toMatch(/^[A-Z].*\.$/);
-    for (const kind of Object.keys(MARK_KIND) as (keyof typeof MARK_KIND)[]) expect(MARK_TOOLS[kind]).toMatch(/\.$/);
-    for (const what of CARE_OF_EQUIPMENT) expect(CARE[what].length).toBeGreaterThan(5);
+    for (const { lines } of careList()) for (const line of lines) expect(line).toMatch(/^[A-Z].*\.$/);
+    for (const kind of Object.keys(markKindWords()) as (keyof ReturnType<typeof markKindWords>)[])
+      expect(markToolWords()[kind]).toMatch(/\.$/);
+    for (const what of CARE_OF_EQUIPMENT) expect(careWords()[what].length).toBeGreaterThan(5);
   });
 });

@@ -1,6 +1,6 @@
 /** How lines of the field book call things and write figures. */
 import { formatLength, type Metres, type StationFormat } from '@idle-marker/core';
-import { msg, UNIT_ABBREVIATION, usualStationFormat } from '@idle-marker/words';
+import { msg, unitAbbreviationWords, usualStationFormat } from '@idle-marker/words';
 import type { AnyFact, FactBody } from '@idle-marker/contract';
 import type { SiteState } from '../state.ts';
 
@@ -29,7 +29,8 @@ export function bookOf(state: SiteState, says: Book['says']): Book {
   return {
     state,
     stationStyle: { unit, format: state.settings.stationFormat ?? usualStationFormat(unit) },
-    length: (metres) => (metres === null ? 'none' : `${formatLength(metres, unit, 3)} ${UNIT_ABBREVIATION[unit]}`),
+    length: (metres) =>
+      metres === null ? 'none' : `${formatLength(metres, unit, 3)} ${unitAbbreviationWords()[unit]}`,
     occupation: (id) => factOf(state, 'occupation', id)?.body.name ?? msg('book.anUnknownStation'),
     control,
     solution: (id) => factOf(state, 'solution', id)?.body.name ?? msg('book.anUnknownStation'),

@@ -1,5 +1,5 @@
 /** Control on the ground, and what a station is proved by. */
-import { msg, PROOF_OUTCOME, withoutStop } from '@idle-marker/words';
+import { msg, proofOutcomeWords, withoutStop } from '@idle-marker/words';
 import type { Fact } from '@idle-marker/contract';
 import type { Book } from './book.ts';
 import type { Kinds } from './kind.ts';
@@ -55,8 +55,8 @@ export const PROOF_FACTS: Kinds<
       msg('book.provedOnPlanHeight', {
         solution: book.solution(solution),
         control: control === null ? book.direction(direction) : book.control(control),
-        proofOutcome: PROOF_OUTCOME[plan],
-        proofOutcome2: PROOF_OUTCOME[height],
+        proofOutcome: proofOutcomeWords()[plan],
+        proofOutcome2: proofOutcomeWords()[height],
       }),
   },
   direction: {
@@ -73,8 +73,8 @@ export const PROOF_FACTS: Kinds<
       msg('book.sightedAgainFromPlanHeight', {
         mark: book.mark(mark),
         solution: book.solution(solution),
-        proofOutcome: PROOF_OUTCOME[plan],
-        proofOutcome2: PROOF_OUTCOME[height],
+        proofOutcome: proofOutcomeWords()[plan],
+        proofOutcome2: proofOutcomeWords()[height],
       }),
   },
   deferral: {

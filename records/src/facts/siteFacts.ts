@@ -1,5 +1,5 @@
 /** The site, its people, its library, and what is said about it. */
-import { msg, CARE, EQUIPMENT_KIND, SITE_SETTING, withoutStop } from '@idle-marker/words';
+import { msg, careWords, equipmentKindWords, siteSettingWords, withoutStop } from '@idle-marker/words';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import type { Book } from './book.ts';
 import type { Kinds } from './kind.ts';
@@ -9,7 +9,7 @@ function settingsSaid({ state }: Book, { id, body }: Fact<'site'>): string {
   const before = all[all.findIndex((each) => each.id === id) - 1]?.body;
   if (!before) return msg('book.siteSettings', { name: body.name });
   // Every setting has its words, or this does not compile.
-  const words: Readonly<Record<keyof FactBody<'site'>, string>> = SITE_SETTING;
+  const words: Readonly<Record<keyof FactBody<'site'>, string>> = siteSettingWords();
   const changed = (Object.keys(words) as (keyof FactBody<'site'>)[]).filter(
     (key) => JSON.stringify(before[key]) !== JSON.stringify(body[key]),
   );
@@ -38,7 +38,7 @@ export const SITE_FACTS: Kinds<
     activity: 'office',
     thing: ({ item }) => item,
     line: ({ body: { what, retired, supersedes } }) =>
-      `${EQUIPMENT_KIND[what.kind]} ${what.name} ${retired ? msg('book.takenOffTheList') : supersedes ? 'changed' : 'listed'}`,
+      `${equipmentKindWords()[what.kind]} ${what.name} ${retired ? msg('book.takenOffTheList') : supersedes ? 'changed' : 'listed'}`,
   },
   convention: {
     topic: 'site',
@@ -53,7 +53,7 @@ export const SITE_FACTS: Kinds<
   care: {
     topic: 'note',
     activity: 'marking',
-    line: ({ body: { what, text } }) => `${CARE[what]}${text ? `: ${text}` : ''}`,
+    line: ({ body: { what, text } }) => `${careWords()[what]}${text ? `: ${text}` : ''}`,
   },
   withdrawal: { topic: 'note', activity: 'office', line: (fact, book) => withdrawalSaid(book, fact) },
   note: { topic: 'note', activity: 'office', line: ({ body }) => body.text },

@@ -1,6 +1,6 @@
 /** Placing the instrument, sighting, solving and deciding. */
 import { formatSigned } from '@idle-marker/core';
-import { msg, angleAsRead, EVENT_WORDS, FIX_WORD, goodToWords, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { msg, angleAsRead, eventWords, fixWords, goodToWords, unitAbbreviationWords } from '@idle-marker/words';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { goodToOf } from '../checked.ts';
 import type { Book } from './book.ts';
@@ -40,7 +40,7 @@ function sightSaid({ body }: Fact<'sight'>, book: Book): string {
       ? msg('book.noDistance')
       : msg('book.slope', {
           slope: read.slope.toFixed(read.lengthDecimals),
-          unitAbbreviation: UNIT_ABBREVIATION[read.lengthUnit],
+          unitAbbreviation: unitAbbreviationWords()[read.lengthUnit],
         });
   return msg('book.sightToCircleZenithTarget', {
     occupation: book.occupation(body.occupation),
@@ -64,7 +64,7 @@ function positionSaid({ body }: Fact<'position'>, { occupation, target, length }
     length: length(read.e),
     length2: length(read.n),
     length3: length(read.z),
-    fixWord: FIX_WORD[read.fix],
+    fixWord: fixWords()[read.fix],
     old,
     length4: length(body.antennaHeight),
   });
@@ -163,7 +163,7 @@ export const STATION_FACTS: Kinds<
     activity: ({ body }) => (body.kind === 'pause' || body.kind === 'plant' ? 'waiting' : 'setUp'),
     isDone: ({ body }) => body.kind === 'pause' || body.kind === 'plant',
     line: ({ body: { occupation, kind, note } }, book) =>
-      `${book.occupation(occupation)}: ${EVENT_WORDS[kind].book}${note ? `, ${note}` : ''}`,
+      `${book.occupation(occupation)}: ${eventWords()[kind].book}${note ? `, ${note}` : ''}`,
   },
   close: {
     topic: 'station',

@@ -1,6 +1,13 @@
 /** What is drawn to set out from, what is set, what stands, and what is handed over. */
 import { formatSigned } from '@idle-marker/core';
-import { msg, ALIGNMENT_KIND, AREA_KIND, cutFillWords, FACE_EDGE, roadPlaceWords } from '@idle-marker/words';
+import {
+  msg,
+  alignmentKindWords,
+  areaKindWords,
+  cutFillWords,
+  faceEdgeWords,
+  roadPlaceWords,
+} from '@idle-marker/words';
 import type { Fact } from '@idle-marker/contract';
 import type { Book } from './book.ts';
 import type { Kinds } from './kind.ts';
@@ -9,7 +16,7 @@ function alignmentSaid({ body }: Fact<'alignment'>, { length }: Book): string {
   const { name, kind, elements, source, shift, retired, supersedes } = body;
   const what = retired ? msg('book.takenOffTheList') : supersedes ? 'changed' : 'taken';
   return msg('book.from', {
-    alignmentKind: ALIGNMENT_KIND[kind],
+    alignmentKind: alignmentKindWords()[kind],
     name,
     what,
     elements: elements.length,
@@ -45,7 +52,7 @@ function againstSaid({ body: { against } }: Fact<'asBuilt'>, { length, plan, sta
       return msg('book.faceOfColumn', {
         line: against.line,
         crossing: against.crossing,
-        faceEdge: FACE_EDGE[against.edge],
+        faceEdge: faceEdgeWords()[against.edge],
         level: against.level,
       });
     case 'line':
@@ -87,7 +94,7 @@ export const WORK_FACTS: Kinds<
     activity: 'office',
     thing: ({ area }) => area,
     line: ({ body: { name, kind, retired, supersedes } }) =>
-      `${AREA_KIND[kind]} ${name} ${retired ? msg('book.isGone') : supersedes ? msg('book.changedOnThePlan') : msg('book.drawnOnThePlan')}`,
+      `${areaKindWords()[kind]} ${name} ${retired ? msg('book.isGone') : supersedes ? msg('book.changedOnThePlan') : msg('book.drawnOnThePlan')}`,
   },
   alignment: { topic: 'site', activity: 'office', thing: ({ alignment }) => alignment, line: alignmentSaid },
   drawing: {

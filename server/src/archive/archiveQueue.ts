@@ -9,7 +9,7 @@ import { join } from 'node:path';
 import { Transform, type Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { Worker } from 'node:worker_threads';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import type { Configuration } from '../configuration.ts';
 import { ProblemError } from '../http/problems.ts';
 import type { ArchiveOutcome } from './archiveThread.ts';
@@ -74,7 +74,7 @@ function limited(): Transform {
   });
 }
 
-const TOO_MUCH = msg('answers.theArchiveComesToMoreThanCan');
+const tooMuch = worded(() => msg('answers.theArchiveComesToMoreThanCan'));
 
 /** Loading the thread takes a second: it stays for the next archive, and goes when none comes. */
 const IDLE_MS = 60_000;
@@ -126,9 +126,9 @@ export function threadReader(script: URL, database: Configuration['database']): 
           else reject(errorOf(outcome));
         });
       const onError = (error: NodeJS.ErrnoException) =>
-        ended(() => reject(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? refused(TOO_MUCH) : error));
+        ended(() => reject(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? refused(tooMuch()) : error));
       const onExit = () =>
-        ended(() => reject(refused(signal.aborted ? msg('answers.theArchiveTookTooLongToRead') : TOO_MUCH)));
+        ended(() => reject(refused(signal.aborted ? msg('answers.theArchiveTookTooLongToRead') : tooMuch())));
       thread.on('message', onMessage).on('error', onError).on('exit', onExit);
       signal.addEventListener('abort', stop);
       if (signal.aborted) stop();

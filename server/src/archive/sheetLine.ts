@@ -4,7 +4,7 @@
 import { closed, FACT_BODIES, Instant, Type, Uuid, Words, type TSchema } from '@idle-marker/contract';
 import { STAKE_TERMS } from '@idle-marker/core';
 import type { CutSheet } from '@idle-marker/records';
-import { WITHHELD_REASON } from '@idle-marker/words';
+import { withheldReasonWords } from '@idle-marker/words';
 
 const MOST_ROWS = 10_000;
 /** Sheets and rows are numbered as the database keeps them. */
@@ -143,7 +143,12 @@ const CONTENT = {
   stations: Type.Array(Station, { maxItems: MOST_ROWS }),
   rows: Type.Array(Row, { maxItems: MOST_ROWS }),
   withheld: Type.Array(
-    Type.Object({ mark: Uuid, name: Line, standing: StandingWord, reason: Words(...Object.keys(WITHHELD_REASON)) }),
+    Type.Object({
+      mark: Uuid,
+      name: Line,
+      standing: StandingWord,
+      reason: Words(...Object.keys(withheldReasonWords())),
+    }),
     {
       maxItems: MOST_ROWS,
     },

@@ -1,11 +1,11 @@
 import { lengthFromMetres } from '@idle-marker/core';
 import { csvText, type CsvCell } from '@idle-marker/formats';
 import type { AsBuiltReport } from '@idle-marker/records';
-import { msg, LENGTH_DECIMALS, sheetClock, STANDING, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { msg, LENGTH_DECIMALS, sheetClock, standingWords, unitAbbreviationWords } from '@idle-marker/words';
 
 /** What was measured, a row each, figures in the site's unit; differences are measured less design. */
 export function asBuiltCsv(report: AsBuiltReport, timeZone: string): string {
-  const unit = UNIT_ABBREVIATION[report.lengthUnit];
+  const unit = unitAbbreviationWords()[report.lengthUnit];
   const length = (metres: number | null): CsvCell =>
     metres === null ? null : lengthFromMetres(metres, report.lengthUnit).toFixed(LENGTH_DECIMALS + 1);
   const clock = sheetClock(timeZone, report.at);
@@ -52,7 +52,7 @@ export function asBuiltCsv(report: AsBuiltReport, timeZone: string): string {
       row.station,
       row.className,
       row.provisionalBecause,
-      STANDING[row.standing],
+      standingWords()[row.standing],
       clock.day(row.fact.at),
       clock.time(row.fact.at),
       row.by,

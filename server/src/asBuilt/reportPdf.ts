@@ -11,9 +11,9 @@ import {
   patternWords,
   sheetClock,
   smallLength,
-  STANDING,
+  standingWords,
   stationNotices,
-  UNIT_ABBREVIATION,
+  unitAbbreviationWords,
 } from '@idle-marker/words';
 import {
   bottomOf,
@@ -253,7 +253,7 @@ function drawRows(page: Page, report: AsBuiltReport, top: number): void {
       title: msg('common.station'),
       width: 35,
       align: 'left',
-      text: (row) => (row.standing === 'held' ? row.station : `${row.station}, ${STANDING[row.standing]}`),
+      text: (row) => (row.standing === 'held' ? row.station : `${row.station}, ${standingWords()[row.standing]}`),
     },
   ];
   let y = room(page, top, 60);
@@ -275,7 +275,7 @@ function drawRows(page: Page, report: AsBuiltReport, top: number): void {
   const heads = () => {
     write(
       page,
-      msg('papers.everyMeasurementLengthsInOffMeasured', { unitAbbreviation: UNIT_ABBREVIATION[unit] }),
+      msg('papers.everyMeasurementLengthsInOffMeasured', { unitAbbreviation: unitAbbreviationWords()[unit] }),
       MARGIN,
       y,
       'regular',

@@ -4,15 +4,15 @@ import type { ControlReport, ReportRow } from '@idle-marker/records';
 import {
   msg,
   concernWords,
-  CONTROL_KIND,
+  controlKindWords,
   LENGTH_DECIMALS,
-  REPORT_CAUTIONS,
+  reportCautions,
   receiverWords,
   sheetClock,
   smallUnit,
-  TREND_PROPOSAL,
-  UNIT_ABBREVIATION,
-  UNIT_NAME,
+  trendProposalWords,
+  unitAbbreviationWords,
+  unitNameWords,
 } from '@idle-marker/words';
 import {
   bottomOf,
@@ -74,7 +74,7 @@ function columnsOf(report: ControlReport): Column[] {
       align: 'left',
       text: (row) => `${row.name}${row.revision > 1 ? ` r${row.revision}` : ''}`,
     },
-    { title: msg('common.kind'), width: 66, align: 'left', text: (row) => CONTROL_KIND[row.kind] },
+    { title: msg('common.kind'), width: 66, align: 'left', text: (row) => controlKindWords()[row.kind] },
     { title: msg('common.for'), width: 64, align: 'left', text: usedFor },
     { title: msg('common.condition'), width: 54, align: 'left', text: (row) => row.condition },
     { title: msg('papers.verdict'), width: 58, align: 'left', text: verdictOf },
@@ -135,11 +135,11 @@ function drawHead(page: Page, report: ControlReport, when: string): number {
       ? msg('papers.allHeightsAreTrueHeights')
       : msg('papers.siteZeroIsTrueHeight', {
           length: formatLength(site.siteZero, site.lengthUnit, LENGTH_DECIMALS),
-          unitAbbreviation: UNIT_ABBREVIATION[site.lengthUnit],
+          unitAbbreviation: unitAbbreviationWords()[site.lengthUnit],
         });
   const system = msg('papers.heights', {
     coordinateSystem: site.coordinateSystem || msg('papers.systemNotNamed'),
-    unitName: UNIT_NAME[site.lengthUnit],
+    unitName: unitNameWords()[site.lengthUnit],
     heightDatum: site.heightDatum || msg('papers.datumNotNamed'),
     zero,
     combinedScaleFactor:
@@ -208,7 +208,7 @@ function drawFindings(page: Page, report: ControlReport, top: number): number {
   const lines: string[] = [];
   for (const row of report.rows) if (row.byReceiver) lines.push(receiverWords(row.name, row.byReceiver, lengthUnit));
   for (const row of report.rows)
-    if (row.propose !== 'nothing') lines.push(`${row.name}: ${TREND_PROPOSAL[row.propose]}`);
+    if (row.propose !== 'nothing') lines.push(`${row.name}: ${trendProposalWords()[row.propose]}`);
   for (const pair of report.pairs.slice(0, MOST_PAIRS)) {
     const parts = [
       off(pair.dDistance) && msg('papers.distance', { off: off(pair.dDistance) }),
@@ -298,7 +298,7 @@ function drawCautions(page: Page, report: ControlReport): void {
   let y = bottomOf(page) - CAUTIONS_HEIGHT;
   rule(page, y, INKS.ink);
   y += 5;
-  for (const caution of REPORT_CAUTIONS)
+  for (const caution of reportCautions())
     y += paragraph(page, caution, MARGIN, y, widthOf(page), 'regular', 8.5, INKS.ink) + 2;
   // The foot lies in the margin, where text would otherwise start a new page.
   page.page.margins.bottom = 0;

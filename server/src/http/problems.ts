@@ -3,31 +3,34 @@ import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { NoSiteError } from '@idle-marker/records';
 import { LARGEST_BODY_BYTES, LARGEST_IMAGE_BYTES, PROBLEM_TYPE, type Problem } from '@idle-marker/contract';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 
-const TITLES = {
-  INVALID_JSON: [400, msg('answers.theBodyIsNotJson')],
-  INVALID_INPUT: [422, msg('answers.aFieldIsNotValid')],
-  INVALID_NUMBER: [422, msg('answers.aNumberIsMissingOrNotFinite')],
-  INVALID_ID: [400, msg('answers.anIdInTheAddressIsNot')],
-  INVALID_ARCHIVE: [422, msg('answers.theArchiveCanNotBeTakenIn')],
-  INVALID_FILE: [422, msg('answers.theFileCanNotBeRead')],
-  WRONG_HOST: [421, msg('answers.thisAddressIsNotServedHere')],
-  FOREIGN_ORIGIN: [403, msg('answers.changesAreTakenFromItsOwnPages')],
-  LINK_ENDED: [410, msg('answers.thisLinkHasEnded')],
-  TOO_MANY: [429, msg('answers.tooManyAtOnce')],
-  NOT_FOUND: [404, msg('answers.thereIsNothingHere')],
-  CONFLICT: [409, msg('answers.theSameIdIsKeptWithOther')],
-  SEQUENCE_TAKEN: [409, msg('answers.thisPlaceInTheDevicesSequenceIs')],
-  MISSING_REFERENCE: [409, msg('answers.somethingThisRefersToHasNotArrived')],
-  BODY_TOO_LARGE: [413, msg('answers.theBodyIsTooLarge')],
-  UNSUPPORTED_TYPE: [415, msg('answers.theKindOfBodyIsNotTaken')],
-  STORAGE_FULL: [507, msg('answers.theServerCantWrite')],
-  DATABASE_AWAY: [503, msg('answers.theDatabaseDoesNotAnswer')],
-  INTERNAL: [500, msg('answers.somethingWentWrongHere')],
-} as const satisfies Record<string, readonly [number, string]>;
+const problemTitles = worded(
+  () =>
+    ({
+      INVALID_JSON: [400, msg('answers.theBodyIsNotJson')],
+      INVALID_INPUT: [422, msg('answers.aFieldIsNotValid')],
+      INVALID_NUMBER: [422, msg('answers.aNumberIsMissingOrNotFinite')],
+      INVALID_ID: [400, msg('answers.anIdInTheAddressIsNot')],
+      INVALID_ARCHIVE: [422, msg('answers.theArchiveCanNotBeTakenIn')],
+      INVALID_FILE: [422, msg('answers.theFileCanNotBeRead')],
+      WRONG_HOST: [421, msg('answers.thisAddressIsNotServedHere')],
+      FOREIGN_ORIGIN: [403, msg('answers.changesAreTakenFromItsOwnPages')],
+      LINK_ENDED: [410, msg('answers.thisLinkHasEnded')],
+      TOO_MANY: [429, msg('answers.tooManyAtOnce')],
+      NOT_FOUND: [404, msg('answers.thereIsNothingHere')],
+      CONFLICT: [409, msg('answers.theSameIdIsKeptWithOther')],
+      SEQUENCE_TAKEN: [409, msg('answers.thisPlaceInTheDevicesSequenceIs')],
+      MISSING_REFERENCE: [409, msg('answers.somethingThisRefersToHasNotArrived')],
+      BODY_TOO_LARGE: [413, msg('answers.theBodyIsTooLarge')],
+      UNSUPPORTED_TYPE: [415, msg('answers.theKindOfBodyIsNotTaken')],
+      STORAGE_FULL: [507, msg('answers.theServerCantWrite')],
+      DATABASE_AWAY: [503, msg('answers.theDatabaseDoesNotAnswer')],
+      INTERNAL: [500, msg('answers.somethingWentWrongHere')],
+    }) as const satisfies Record<string, readonly [number, string]>,
+);
 
-export type ProblemCode = keyof typeof TITLES;
+export type ProblemCode = keyof ReturnType<typeof problemTitles>;
 
 export class ProblemError extends Error {
   readonly code: ProblemCode;
@@ -44,7 +47,7 @@ export class ProblemError extends Error {
 }
 
 export function problemDocument({ code, message, field }: ProblemError): Problem {
-  const [status, title] = TITLES[code];
+  const [status, title] = problemTitles()[code];
   return { type: 'about:blank', title, status, code, detail: message, ...(field === undefined ? {} : { field }) };
 }
 

@@ -3,17 +3,18 @@ import { formatSigned, type Checkability } from '@idle-marker/core';
 import type { DayBook, SetupBook } from '@idle-marker/records';
 import {
   msg,
-  ACTIVITY,
+  activityWords,
   angleAsRead,
   angleText,
   cutFillWords,
   goodToWords,
-  PROOF_OUTCOME,
+  proofOutcomeWords,
   proofFigureWords,
-  SETUP_STEPS,
+  setupSteps,
   smallUnit,
-  UNIT_ABBREVIATION,
+  unitAbbreviationWords,
   withoutStop,
+  worded,
 } from '@idle-marker/words';
 import { finish, footPages, INKS, MARGIN, room, widthOf, write } from '../pdf/pdfPage.ts';
 import { heading, line, pairs, penOf, table, type BookAsked, type Column, type Pen } from './pen.ts';
@@ -49,7 +50,7 @@ export async function dayPdf(book: DayBook, asked: BookAsked): Promise<Buffer> {
       book.times
         .filter(({ minutes, count }) => minutes > 0 || count > 0)
         .map(({ activity, minutes, count }) =>
-          msg('papers.min', { activity: ACTIVITY[activity], minutes, count: count > 0 ? ` (${count})` : '' }),
+          msg('papers.min', { activity: activityWords()[activity], minutes, count: count > 0 ? ` (${count})` : '' }),
         )
         .join('; ') || 'none',
     ],
@@ -98,16 +99,21 @@ export async function dayPdf(book: DayBook, asked: BookAsked): Promise<Buffer> {
 const thenSaid = (then: Checkability | null): string =>
   then === null ? '' : msg('papers.byTheRulesOfThenItWas', { then });
 
-const JUDGED = {
-  checked: msg('papers.judgedAsChecked'),
-  unchecked: msg('papers.judgedAsUnchecked'),
-  refused: msg('papers.judgedAsNotToBeUsed'),
-} as const;
-const VERDICT = { accepted: 'accepted', provisional: msg('papers.acceptedAsProvisional'), refused: 'refused' } as const;
+const judgedWords = worded(
+  () =>
+    ({
+      checked: msg('papers.judgedAsChecked'),
+      unchecked: msg('papers.judgedAsUnchecked'),
+      refused: msg('papers.judgedAsNotToBeUsed'),
+    }) as const,
+);
+const verdictWords = worded(
+  () => ({ accepted: 'accepted', provisional: msg('papers.acceptedAsProvisional'), refused: 'refused' }) as const,
+);
 
 async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number> {
   const { page, clock, length, small, unit, axes } = pen;
-  const abbreviation = UNIT_ABBREVIATION[unit];
+  const abbreviation = unitAbbreviationWords()[unit];
   write(page, msg('papers.setUp', { name: book.name }), MARGIN, top, 'bold', 16, INKS.ink);
   write(
     page,
@@ -128,7 +134,7 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
     },
   );
   const { weather, instrument, station } = book;
-  const steps = SETUP_STEPS.flatMap((step) => {
+  const steps = setupSteps().flatMap((step) => {
     const at = book.checklist.find((each) => each.step === step.id)?.at;
     return at ? [`${clock.time(at)} ${step.short}`] : [];
   });
@@ -191,7 +197,7 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
       msg('papers.by4', {
         time: clock.time(decision.at),
         station: decision.station,
-        verdict: VERDICT[decision.verdict],
+        verdict: verdictWords()[decision.verdict],
         by: decision.by,
         reason: decision.reason ? `: ${withoutStop(decision.reason)}` : '',
         withdrawn:
@@ -203,7 +209,7 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
       y = line(
         pen,
         y,
-        `${JUDGED[decision.judged.verdict]}: ${decision.judged.because.join(' ')}${thenSaid(decision.judged.byRulesOfThen)}`,
+        `${judgedWords()[decision.judged.verdict]}: ${decision.judged.because.join(' ')}${thenSaid(decision.judged.byRulesOfThen)}`,
         INKS.ink2,
       );
   }
@@ -271,7 +277,7 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
         text: ({ read }) =>
           read.slope === null
             ? '–'
-            : `${read.slope.toFixed(read.lengthDecimals)} ${UNIT_ABBREVIATION[read.lengthUnit]}`,
+            : `${read.slope.toFixed(read.lengthDecimals)} ${unitAbbreviationWords()[read.lengthUnit]}`,
       },
       {
         title: msg('papers.target', { abbreviation }),
@@ -315,8 +321,8 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
         msg('papers.planHeight', {
           time: clock.time(at),
           on,
-          proofOutcome: PROOF_OUTCOME[plan],
-          proofOutcome2: PROOF_OUTCOME[height],
+          proofOutcome: proofOutcomeWords()[plan],
+          proofOutcome2: proofOutcomeWords()[height],
           measured: measured && `; ${measured}`,
           withdrawn: withdrawn ? '; withdrawn' : '',
         }),

@@ -4,12 +4,12 @@ import { boardFor, north, placeLabel, scaleBar, scaleWords, Taken, type SceneIte
 import type { ControlCard } from '@idle-marker/records';
 import {
   msg,
-  CONTROL_KIND,
-  FIRMNESS,
+  controlKindWords,
+  firmnessWords,
   firmnessOf,
   LENGTH_DECIMALS,
   sheetClock,
-  UNIT_ABBREVIATION,
+  unitAbbreviationWords,
   VISIT,
 } from '@idle-marker/words';
 import {
@@ -48,7 +48,7 @@ export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promi
   const { body } = card.mark.revision;
   const page = newDocument(msg('papers.controlMark', { name: body.name, site: asked.site }));
   const clock = sheetClock(asked.timeZone, null);
-  const unit = UNIT_ABBREVIATION[asked.unit];
+  const unit = unitAbbreviationWords()[asked.unit];
   const length = (metres: number | null) => (metres === null ? '–' : formatLength(metres, asked.unit, LENGTH_DECIMALS));
   write(page, body.name, MARGIN, MARGIN, 'bold', 30, INKS.ink);
   write(page, msg('papers.controlMark2', { site: asked.site }), MARGIN, MARGIN + 8, 'regular', 11, INKS.ink2, {
@@ -87,7 +87,7 @@ export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promi
     ],
     [
       msg('common.whatItIs'),
-      `${CONTROL_KIND[body.kind]}${body.spot ? msg('papers.thePointIs', { spot: body.spot }) : ''}; ${FIRMNESS[firmnessOf(body)]}`,
+      `${controlKindWords()[body.kind]}${body.spot ? msg('papers.thePointIs', { spot: body.spot }) : ''}; ${firmnessWords()[firmnessOf(body)]}`,
     ],
     [msg('common.condition'), `${body.condition}${body.note ? `: ${body.note}` : ''}`],
     [

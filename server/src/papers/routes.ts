@@ -20,7 +20,7 @@ import {
   type SetupBook,
   type SiteState,
 } from '@idle-marker/records';
-import { msg, CONTROL_KIND, LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { msg, controlKindWords, LENGTH_DECIMALS, unitAbbreviationWords } from '@idle-marker/words';
 import { linksOf } from '../crew/links.ts';
 import { photosForPrint } from '../database/files.ts';
 import { readAllFacts } from '../facts/ledger.ts';
@@ -188,7 +188,7 @@ const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: Asked<K>) 
   },
   controlLabels: ({ state }, asked) => {
     const { name, lengthUnit } = state.settings;
-    const unit = UNIT_ABBREVIATION[lengthUnit];
+    const unit = unitAbbreviationWords()[lengthUnit];
     const marks = state.control.filter(({ revision }) => revision.body.condition !== 'lost');
     if (marks.length === 0) throw new ProblemError('INVALID_INPUT', msg('papers.noControlMarkIsListedSoThere'));
     const labels = marks.map(({ revision: { body }, revisions }): Label => {
@@ -202,7 +202,7 @@ const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: Asked<K>) 
         lines: [
           line(body.name, true),
           line(height),
-          line(`${CONTROL_KIND[body.kind]}${body.spot ? `: ${body.spot}` : ''}`),
+          line(`${controlKindWords()[body.kind]}${body.spot ? `: ${body.spot}` : ''}`),
           line(msg('papers.revision', { revisions: revisions.length })),
         ],
         address: null,

@@ -2,17 +2,20 @@
  * One page for whoever comes next: where the instrument stood, which control holds, what is left, what to beware of.
  */
 import type { ClosingItem, ShiftHandover } from '@idle-marker/records';
-import { msg, closingWords, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { msg, closingWords, unitAbbreviationWords, worded } from '@idle-marker/words';
 import { finish, footPages, INKS, MARGIN, widthOf, write } from '../pdf/pdfPage.ts';
 import { heading, line, pairs, penOf, table, type BookAsked } from './pen.ts';
 
-const LAST = {
-  used: 'used',
-  usedForPlan: msg('papers.usedForItsPlaceNotItsHeight'),
-  usedForHeight: msg('papers.usedForItsHeightNotItsPlace'),
-  proved: msg('papers.provedGood'),
-  found: 'found',
-} as const;
+const lastUse = worded(
+  () =>
+    ({
+      used: 'used',
+      usedForPlan: msg('papers.usedForItsPlaceNotItsHeight'),
+      usedForHeight: msg('papers.usedForItsHeightNotItsPlace'),
+      proved: msg('papers.provedGood'),
+      found: 'found',
+    }) as const,
+);
 
 export async function shiftPdf(
   shift: ShiftHandover,
@@ -20,7 +23,7 @@ export async function shiftPdf(
 ): Promise<Buffer> {
   const pen = penOf(msg('papers.forWhoComesNext', { site: shift.site }), asked, asked.at);
   const { page, clock, length } = pen;
-  const unit = UNIT_ABBREVIATION[asked.unit];
+  const unit = unitAbbreviationWords()[asked.unit];
   const when = (at: string) => `${clock.day(at)}, ${clock.time(at)}`;
   write(page, msg('papers.forWhoComesNext2'), MARGIN, MARGIN, 'bold', 18, INKS.ink);
   write(page, when(asked.at), MARGIN, MARGIN + 6, 'regular', 9.5, INKS.ink2, { width: widthOf(page), align: 'right' });
@@ -94,7 +97,7 @@ export async function shiftPdf(
         title: msg('papers.lastGood'),
         width: 240,
         text: (row) =>
-          row.last ? `${LAST[row.last.as]} ${when(row.last.at)}` : msg('papers.neverProveItBeforeItIsUsed'),
+          row.last ? `${lastUse()[row.last.as]} ${when(row.last.at)}` : msg('papers.neverProveItBeforeItIsUsed'),
       },
     ],
     shift.control,

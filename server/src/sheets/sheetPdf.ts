@@ -16,23 +16,24 @@ import {
 import type { CutSheetRow, NumberedSheet } from '@idle-marker/records';
 import {
   msg,
-  CAUTIONS,
+  allCautions,
   crewWords,
   filled,
   cutFillWords,
   heldBy,
   LENGTH_DECIMALS,
-  MARK_KIND,
+  markKindWords,
   readingSentences,
   openCautionWords,
   stationNotices,
   sheetClock,
   smallLength,
-  STANDING,
-  UNIT_ABBREVIATION,
-  WITHHELD_REASON,
+  standingWords,
+  unitAbbreviationWords,
+  withheldReasonWords,
   writtenLength,
   type SheetClock,
+  worded,
 } from '@idle-marker/words';
 import { missingLetters } from '../pdf/letters.ts';
 import {
@@ -81,7 +82,7 @@ const heights = (metres: number | null, { lengthUnit, siteZero, bothHeights }: N
  * Widths in points; together they are the width of the page between its margins. Words that do not fit go on in a
  * second line.
  */
-const COLUMNS: readonly Column[] = [
+const sheetColumns = worded((): readonly Column[] => [
   { title: msg('common.mark'), width: 50, align: 'left', text: (row) => row.name },
   { title: msg('papers.offsetTo'), width: 66, align: 'left', text: leadsTo },
   {
@@ -128,8 +129,8 @@ const COLUMNS: readonly Column[] = [
     align: 'left',
     text: (row, _unit, clock) => `${clock.time(row.proofBefore)} / ${clock.time(row.proofAfter)}`,
   },
-  { title: msg('papers.standing'), width: 46, align: 'left', text: (row) => STANDING[row.standing] },
-];
+  { title: msg('papers.standing'), width: 46, align: 'left', text: (row) => standingWords()[row.standing] },
+]);
 const ROW_SIZE = 7.8;
 /** More marks than this are drawn on a page of their own. */
 const MOST_ON_FIRST = 40;
@@ -245,7 +246,7 @@ function drawHead(page: Page, sheet: NumberedSheet): number {
   );
   if (sheet.validUntil) say(msg('papers.notToBeBuiltFromAfter', { validUntil: sheet.validUntil }), true);
   const use = [
-    sheet.markKind && msg('papers.marks', { markKind: MARK_KIND[sheet.markKind] }),
+    sheet.markKind && msg('papers.marks', { markKind: markKindWords()[sheet.markKind] }),
     sheet.use && msg('papers.for', { use: sheet.use }),
   ]
     .filter(Boolean)
@@ -257,18 +258,23 @@ function drawHead(page: Page, sheet: NumberedSheet): number {
   return y + 10;
 }
 
-const CHANGE = {
-  added: 'added',
-  removed: msg('papers.takenAway'),
-  setAgain: msg('papers.setAgain'),
-  withheld: 'withheld',
-  figures: msg('papers.otherFigures'),
-  writtenAnew: msg('papers.stakeWrittenAnew'),
-} as const;
+const changeWords = worded(
+  () =>
+    ({
+      added: 'added',
+      removed: msg('papers.takenAway'),
+      setAgain: msg('papers.setAgain'),
+      withheld: 'withheld',
+      figures: msg('papers.otherFigures'),
+      writtenAnew: msg('papers.stakeWrittenAnew'),
+    }) as const,
+);
 
 const changesByKind = ({ changes }: NumberedSheet): string =>
-  (Object.keys(CHANGE) as (keyof typeof CHANGE)[])
-    .map((kind) => [CHANGE[kind], changes.filter(({ change }) => change === kind).map(({ name }) => name)] as const)
+  (Object.keys(changeWords()) as (keyof ReturnType<typeof changeWords>)[])
+    .map(
+      (kind) => [changeWords()[kind], changes.filter(({ change }) => change === kind).map(({ name }) => name)] as const,
+    )
     .filter(([, names]) => names.length > 0)
     .map(([words, names]) => `${words}: ${names.join(', ')}`)
     .join('; ');
@@ -285,7 +291,7 @@ function drawNotices(page: Page, sheet: NumberedSheet, since: readonly string[],
     );
   for (const each of sheet.withheld)
     notices.push(
-      msg('papers.isWithheldDoNotBuildFromIt', { name: each.name, withheldReason: WITHHELD_REASON[each.reason] }),
+      msg('papers.isWithheldDoNotBuildFromIt', { name: each.name, withheldReason: withheldReasonWords()[each.reason] }),
     );
   for (const station of sheet.stations)
     notices.push(...stationNotices(station, sheet.lengthUnit).map((notice) => `* ${notice}`));
@@ -294,7 +300,7 @@ function drawNotices(page: Page, sheet: NumberedSheet, since: readonly string[],
   if (open.length > 0)
     notices.push(
       msg('papers.notHeldByAProofAfterSetting', {
-        open: open.map((row) => `${row.name} (${STANDING[row.standing]})`).join(', '),
+        open: open.map((row) => `${row.name} (${standingWords()[row.standing]})`).join(', '),
       }),
     );
   const letters = missingLetters([sheet.site, sheet.package, sheet.crew, ...sheet.rows.map((row) => row.name)]);
@@ -318,7 +324,7 @@ async function drawTable(
   done: (row: number) => Promise<void>,
 ): Promise<number> {
   const clock = sheetClock(sheet.timeZone, sheet.setFrom);
-  const unit = UNIT_ABBREVIATION[sheet.lengthUnit];
+  const unit = unitAbbreviationWords()[sheet.lengthUnit];
   const grades = [...new Set(sheet.rows.map((row) => gradeOf(row, sheet)))];
   const seconds = [...new Set(sheet.rows.flatMap((row) => secondHeight(row, sheet)?.to ?? []))];
   const heads = () => {
@@ -362,10 +368,10 @@ async function drawTable(
 const isBold = ({ title }: Column, font: 'regular' | 'bold'): boolean =>
   font === 'bold' || title === 'Cut / fill' || title === 'Mark';
 /** Words after a column of figures start a little apart from them. */
-const indentOf = (column: Column): number => (column.align === 'left' && column !== COLUMNS[0] ? 4 : 0);
+const indentOf = (column: Column): number => (column.align === 'left' && column !== sheetColumns()[0] ? 4 : 0);
 
 function rowHeight(page: Page, text: (column: Column) => string, font: 'regular' | 'bold' = 'regular'): number {
-  const tall = COLUMNS.map((column) =>
+  const tall = sheetColumns().map((column) =>
     heightOf(
       page,
       text(column),
@@ -381,7 +387,7 @@ function rowHeight(page: Page, text: (column: Column) => string, font: 'regular'
 function drawRow(page: Page, y: number, text: (column: Column) => string, font: 'regular' | 'bold'): number {
   const height = rowHeight(page, text, font);
   let x = MARGIN;
-  for (const column of COLUMNS) {
+  for (const column of sheetColumns()) {
     const indent = indentOf(column);
     write(page, text(column), x + indent, y, isBold(column, font) ? 'bold' : 'regular', ROW_SIZE, INKS.ink, {
       width: column.width - 4 - indent,
@@ -413,7 +419,7 @@ function drawFoot(page: Page, sheet: NumberedSheet, top: number): void {
     y += drawReading(page, sheet, example!, code, y) + 8;
   }
   roomFor(40);
-  paragraph(page, CAUTIONS.join(' '), MARGIN, y, widthOf(page), 'regular', 8, INKS.ink2);
+  paragraph(page, allCautions().join(' '), MARGIN, y, widthOf(page), 'regular', 8, INKS.ink2);
 }
 
 const READING_SCALE = 0.82;
@@ -457,7 +463,7 @@ function numberPages(page: Page, sheet: NumberedSheet): void {
       ? msg('papers.allHeightsAreTrueHeights2')
       : msg('papers.allHeightsAreTrueHeightsSiteZero', {
           length: length(zero, sheet.lengthUnit),
-          unitAbbreviation: UNIT_ABBREVIATION[sheet.lengthUnit],
+          unitAbbreviation: unitAbbreviationWords()[sheet.lengthUnit],
         });
   footPages(
     page,

@@ -8,14 +8,14 @@ import {
   msg,
   cutFillWords,
   gradeWords,
-  HEIGHT_REFERENCE,
+  heightReferenceWords,
   LENGTH_DECIMALS,
-  MEANING,
+  meaningWords,
   sheetClock,
   smallLength,
-  STANDING,
+  standingWords,
   stringWords,
-  UNIT_ABBREVIATION,
+  unitAbbreviationWords,
   type Rounding,
   sheetCheckWords,
 } from '@idle-marker/words';
@@ -32,12 +32,12 @@ export interface SheetTable {
 
 /** What the offset leads to: a corner and what it means, or a line of a road. */
 export const leadsTo = ({ corner, meaning, reading }: CutSheetRow): string =>
-  reading?.string ? `${corner}, ${stringWords(reading.string)}` : `${corner}, ${MEANING[meaning]}`;
+  reading?.string ? `${corner}, ${stringWords(reading.string)}` : `${corner}, ${meaningWords()[meaning]}`;
 
 /** What the first height is given to. */
 export const gradeOf = ({ reading }: CutSheetRow, sheet: NumberedSheet): string => {
   const string = reading?.heights[0]?.string;
-  return string ? gradeWords(string) : HEIGHT_REFERENCE[sheet.heightReference];
+  return string ? gradeWords(string) : heightReferenceWords()[sheet.heightReference];
 };
 
 /** As on the stake, where that is known. */
@@ -54,17 +54,20 @@ export function secondHeight(
   const rounding = roundingOf(row, sheet);
   if (second)
     return {
-      to: second.string ? gradeWords(second.string) : HEIGHT_REFERENCE[second.reference],
+      to: second.string ? gradeWords(second.string) : heightReferenceWords()[second.reference],
       text: cutFillWords(second.cutFill, lengthUnit, rounding),
     };
   return also && row.cutFill !== null
-    ? { to: HEIGHT_REFERENCE[also.heightReference], text: cutFillWords(row.cutFill - also.above, lengthUnit, rounding) }
+    ? {
+        to: heightReferenceWords()[also.heightReference],
+        text: cutFillWords(row.cutFill - also.above, lengthUnit, rounding),
+      }
     : null;
 }
 
 export function sheetTable(sheet: NumberedSheet): SheetTable {
   const { lengthUnit, siteZero, timeZone } = sheet;
-  const unit = UNIT_ABBREVIATION[lengthUnit];
+  const unit = unitAbbreviationWords()[lengthUnit];
   const clock = sheetClock(timeZone, sheet.setFrom);
   const stations = new Map(sheet.stations.map((station) => [station.name, station]));
   const length = (metres: number | null): TableCell =>
@@ -104,7 +107,7 @@ export function sheetTable(sheet: NumberedSheet): SheetTable {
     [msg('papers.proofBefore'), (row) => clock.time(row.proofBefore)],
     [msg('papers.proofAfter'), (row) => clock.time(row.proofAfter)],
     [msg('papers.timeZone'), () => timeZone],
-    [msg('papers.standing'), (row) => STANDING[row.standing]],
+    [msg('papers.standing'), (row) => standingWords()[row.standing]],
     [msg('papers.withinMmPlan'), () => sheet.planMm],
     [msg('papers.withinMmHeight'), () => sheet.heightMm],
     [msg('papers.siteZero', { unit }), () => length(siteZero)],

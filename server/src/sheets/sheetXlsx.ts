@@ -6,13 +6,13 @@ import writeXlsxFile from 'write-excel-file/node';
 import type { NumberedSheet } from '@idle-marker/records';
 import {
   msg,
-  CAUTIONS,
+  allCautions,
   heldBy,
   openCautionWords,
   sheetClock,
   smallLength,
-  UNIT_NAME,
-  WITHHELD_REASON,
+  unitNameWords,
+  withheldReasonWords,
 } from '@idle-marker/words';
 import { sheetTable, type TableCell } from './sheetTable.ts';
 
@@ -59,7 +59,7 @@ export async function sheetXlsx(sheet: NumberedSheet, notices: readonly string[]
             smallLength2: smallLength(sheet.heightMm / 1000, sheet.lengthUnit),
           }),
         ],
-        [msg('papers.unit'), UNIT_NAME[sheet.lengthUnit]],
+        [msg('papers.unit'), unitNameWords()[sheet.lengthUnit]],
         [
           msg('papers.issued'),
           msg('papers.by5', {
@@ -76,10 +76,10 @@ export async function sheetXlsx(sheet: NumberedSheet, notices: readonly string[]
         ...notices.map((notice) => [msg('papers.sinceItWasIssued'), notice] as const),
         ...(sheet.open ?? []).map((each) => [msg('papers.open'), openCautionWords(each)] as const),
         ...sheet.withheld.map(
-          (each) => [msg('papers.isWithheld', { name: each.name }), WITHHELD_REASON[each.reason]] as const,
+          (each) => [msg('papers.isWithheld', { name: each.name }), withheldReasonWords()[each.reason]] as const,
         ),
         ...(sheet.remarks ? [[msg('common.remarks'), sheet.remarks] as const] : []),
-        ...CAUTIONS.map((caution) => [msg('papers.caution'), caution] as const),
+        ...allCautions().map((caution) => [msg('papers.caution'), caution] as const),
       ] as const
     ).map(([what, text]) => [bold(what), words(text)]),
   ];

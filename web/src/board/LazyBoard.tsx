@@ -4,7 +4,7 @@ import type { BoardProps } from './Board.tsx';
 
 /** The board, with its drawing library. */
 export const Board = fetchedPart<BoardProps>(
-  msg('board.thePlan'),
+  () => msg('board.thePlan'),
   async (elsewhere) => (await moduleFrom(() => import('./Board.tsx'), elsewhere)).Board,
-  <div className="grid h-full place-items-center text-ink2">{msg('board.drawingThePlan')}</div>,
+  () => <div className="grid h-full place-items-center text-ink2">{msg('board.drawingThePlan')}</div>,
 );

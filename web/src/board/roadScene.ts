@@ -15,7 +15,7 @@ import {
   type PlanPoint,
 } from '@idle-marker/core';
 import { placeOnRoad, type Road } from '@idle-marker/records';
-import { msg, JUNCTION, shortStation, stationText, type StationStyle } from '@idle-marker/words';
+import { msg, junctionWords, shortStation, stationText, type StationStyle } from '@idle-marker/words';
 import type { Scene, SceneLine, SceneText } from './scene.ts';
 
 /** Places along a line so that arcs look round: by how much they turn, and no farther apart than this. */
@@ -114,7 +114,7 @@ export function roadScene(road: Road, style: StationStyle, look: 'active' | 'oth
       }),
     ...special.flatMap(({ station, name }) => {
       const at = across(station, LABEL, LABEL)[0];
-      return at ? [{ at, text: JUNCTION[name], ink: 'pencil' as const }] : [];
+      return at ? [{ at, text: junctionWords()[name], ink: 'pencil' as const }] : [];
     }),
   ];
   return {

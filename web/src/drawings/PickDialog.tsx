@@ -13,7 +13,7 @@ import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
 import { Choice, Field, Tick } from '../ui/Field.tsx';
 import type { FoundOutline } from './foundOutline.ts';
-import { SNAPPED, SNAPS } from './snaps.ts';
+import { snappedWords, snapWords } from './snaps.ts';
 
 interface PickDialogProps {
   readonly drawing: Fact<'drawing'>;
@@ -71,7 +71,7 @@ export function PickDialog({ drawing, rule, onClose, onTake }: PickDialogProps) 
       return setSaid(msg('drawings.thatPlaceIsPickedAlready'));
     setSaid(null);
     setWhole(null);
-    setPicked([...picked, { name: nameAfter(picked, stem), e: snap.e, n: snap.n, kind: SNAPPED[snap.kind] }]);
+    setPicked([...picked, { name: nameAfter(picked, stem), e: snap.e, n: snap.n, kind: snappedWords()[snap.kind] }]);
   };
   const scene = useMemo(
     () =>
@@ -158,7 +158,7 @@ export function PickDialog({ drawing, rule, onClose, onTake }: PickDialogProps) 
         {mode === 'points' && (
           <fieldset className="flex flex-wrap gap-x-3">
             <legend className="text-[13px] text-ink2">{msg('drawings.snapTo')}</legend>
-            {(Object.entries(SNAPS) as [SnapKind, string][]).map(([kind, words]) => (
+            {(Object.entries(snapWords()) as [SnapKind, string][]).map(([kind, words]) => (
               <Tick
                 key={kind}
                 label={words}

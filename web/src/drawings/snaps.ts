@@ -1,8 +1,8 @@
 import type { SnapKind } from '@idle-marker/core';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 
 /** What a touch is drawn to, in words. */
-export const SNAPS: Readonly<Record<SnapKind, string>> = {
+export const snapWords = worded((): Readonly<Record<SnapKind, string>> => ({
   point: 'points',
   end: 'ends',
   crossing: 'crossings',
@@ -11,10 +11,10 @@ export const SNAPS: Readonly<Record<SnapKind, string>> = {
   perpendicular: msg('drawings.squareFromTheLast'),
   extension: msg('drawings.whereLinesWouldMeet'),
   on: msg('drawings.anywhereOnALine'),
-};
+}));
 
 /** What a picked place is. */
-export const SNAPPED: Readonly<Record<SnapKind, string>> = {
+export const snappedWords = worded((): Readonly<Record<SnapKind, string>> => ({
   point: 'point',
   end: 'end',
   crossing: 'crossing',
@@ -23,4 +23,4 @@ export const SNAPPED: Readonly<Record<SnapKind, string>> = {
   perpendicular: msg('drawings.squareFromTheLast'),
   extension: msg('drawings.whereLinesWouldMeet'),
   on: msg('drawings.onALine'),
-};
+}));

@@ -1,16 +1,16 @@
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { Choice, Field } from '../ui/Field.tsx';
 import { type ControlFormProps } from './useControlForm.ts';
 import type { ControlFormModel } from './useControlForm.ts';
 import { type Body } from './useControlForm.ts';
 
 /** What has to be said of the spot, where it is not plain. */
-const SPOT_HINT: Partial<Record<Body['kind'], string>> = {
+const spotHint = worded((): Partial<Record<Body['kind'], string>> => ({
   cross: msg('evidence.onThePointOrAtWhatOffset'),
   target: msg('evidence.howItIsFastenedSquareToThe'),
   benchmark: msg('evidence.topOfTheNutNailHeadWritten'),
   tag: msg('evidence.whichWallWhichCorner'),
-};
+}));
 
 export function ControlDetails({ model, mark }: { readonly model: ControlFormModel } & Pick<ControlFormProps, 'mark'>) {
   const {
@@ -49,7 +49,7 @@ export function ControlDetails({ model, mark }: { readonly model: ControlFormMod
           label={msg('common.whichSpotIsThePoint')}
           value={spot}
           maxLength={200}
-          placeholder={SPOT_HINT[kind] ?? msg('evidence.centreOfTheNailHead')}
+          placeholder={spotHint()[kind] ?? msg('evidence.centreOfTheNailHead')}
           onChange={(event) => setSpot(event.target.value)}
         />
         <Field

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { formatSigned } from '@idle-marker/core';
 import { freeName, type ControlMark } from '@idle-marker/records';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { DraftField } from '../field/DraftField.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
@@ -11,7 +11,7 @@ import { NameTaken, type GivenPlace } from './NameTaken.tsx';
 import { useControlForm, type Body, type ControlFormProps } from './useControlForm.ts';
 import { ControlDetails } from './ControlDetails.tsx';
 
-const KINDS: readonly (readonly [Body['kind'], string])[] = [
+const kindChoices = worded((): readonly (readonly [Body['kind'], string])[] => [
   ['pin', msg('common.pinInConcrete')],
   ['plate', msg('evidence.castPlate')],
   ['nail', msg('evidence.nail')],
@@ -22,14 +22,14 @@ const KINDS: readonly (readonly [Body['kind'], string])[] = [
   ['tag', msg('evidence.tagReusable')],
   ['benchmark', msg('common.benchmark')],
   ['other', msg('evidence.other')],
-];
+]);
 
-const CONDITIONS: readonly (readonly [Body['condition'], string])[] = [
+const conditionChoices = worded((): readonly (readonly [Body['condition'], string])[] => [
   ['secure', msg('evidence.secure')],
   ['usable', msg('evidence.usable')],
   ['doubtful', msg('evidence.doubtful')],
   ['lost', msg('evidence.lost')],
-];
+]);
 
 /** Adds a mark, or writes a new revision of one; the older ones stay readable. */
 export function EditControl({ mark, onClose }: { mark: ControlMark | null; onClose(): void }) {
@@ -112,8 +112,13 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
           error={shown(errors.name, false)}
           autoFocus
         />
-        <Choice label={msg('common.kind')} value={kind} options={KINDS} onChange={setKind} />
-        <Choice label={msg('common.condition')} value={condition} options={CONDITIONS} onChange={setCondition} />
+        <Choice label={msg('common.kind')} value={kind} options={kindChoices()} onChange={setKind} />
+        <Choice
+          label={msg('common.condition')}
+          value={condition}
+          options={conditionChoices()}
+          onChange={setCondition}
+        />
         {units.axes.map((which) => (
           <DraftField
             key={which}

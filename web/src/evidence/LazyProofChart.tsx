@@ -6,8 +6,8 @@ import type { ProofChart as Chart } from './ProofChart.tsx';
 /** Charts are slow to draw: only when their proofs have changed. */
 export const ProofChart = memo(
   fetchedPart<ComponentProps<typeof Chart>>(
-    msg('evidence.theChartOfTheProofs'),
+    () => msg('evidence.theChartOfTheProofs'),
     async (elsewhere) => (await moduleFrom(() => import('./ProofChart.tsx'), elsewhere)).ProofChart,
-    <div className="h-[120px]" />,
+    () => <div className="h-[120px]" />,
   ),
 );

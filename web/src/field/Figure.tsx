@@ -1,6 +1,6 @@
 import { Popover } from 'radix-ui';
 import { formatFeetInches, formatLength, type Metres } from '@idle-marker/core';
-import { msg, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { msg, unitAbbreviationWords } from '@idle-marker/words';
 import { NONE, useUnits } from './useUnits.ts';
 
 /** A length that tells itself in the other units when it is pressed: metres, feet, feet and inches. */
@@ -22,7 +22,7 @@ export function Figure({ metres, className = '' }: { metres: Metres | null; clas
       >
         {units.length(metres)}
       </Popover.Trigger>{' '}
-      <span className="text-[13px] text-ink2">{UNIT_ABBREVIATION[units.lengthUnit]}</span>
+      <span className="text-[13px] text-ink2">{unitAbbreviationWords()[units.lengthUnit]}</span>
       <Popover.Portal>
         <Popover.Content
           sideOffset={6}

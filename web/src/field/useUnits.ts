@@ -9,7 +9,7 @@ import {
   type AngleUnit,
   type LengthUnit,
 } from '@idle-marker/core';
-import { LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { LENGTH_DECIMALS, unitAbbreviationWords } from '@idle-marker/words';
 
 /** How this site writes and reads lengths and angles. */
 export interface Units {
@@ -34,7 +34,7 @@ export function unitsOf(settings: { lengthUnit: LengthUnit; angleUnit: AngleUnit
   return {
     lengthUnit,
     angleUnit,
-    unit: UNIT_ABBREVIATION[lengthUnit],
+    unit: unitAbbreviationWords()[lengthUnit],
     axes: settings.axisOrder === 'EN' ? ['e', 'n'] : ['n', 'e'],
     length: (metres, decimals = LENGTH_DECIMALS) =>
       metres === null ? NONE : formatLength(metres, lengthUnit, decimals),

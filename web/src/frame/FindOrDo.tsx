@@ -2,12 +2,12 @@ import { useEffect, useMemo, useState } from 'react';
 import { Dialog as Radix } from 'radix-ui';
 import { useNavigate } from 'react-router';
 import { bookReader, type SiteState } from '@idle-marker/records';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { currentLink } from '../link/linkStore.ts';
 import { searchWindow } from '../link/searchWindow.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { workAlong } from '../site/useRoads.ts';
-import { AT_THE_POLE, BOOK, HAND_OVER, RAIL, WITH_RECEIVER } from '../site/places.ts';
+import { placesAtThePole, bookPlaces, handOverPlaces, railPlaces, placeWithReceiver } from '../site/places.ts';
 
 interface Entry {
   readonly words: string;
@@ -30,7 +30,7 @@ function lastEntries(state: SiteState, wanted: string): string[] {
 }
 
 /** Other words that people look for a place by. */
-const SYNONYMS: Readonly<Record<string, string>> = {
+const synonyms = worded((): Readonly<Record<string, string>> => ({
   'mark/line': msg('frame.placeChainageStationOffset'),
   'mark/road': msg('frame.placeAlignmentChainageStationOffset'),
   'hand-over/stakes': msg('frame.placeLathLabelsHowToRead'),
@@ -41,7 +41,7 @@ const SYNONYMS: Readonly<Record<string, string>> = {
   'hand-over/files': msg('frame.placeExportImportLandxmlDxfGeojson'),
   'hand-over/writing': msg('frame.placeConventionAbbreviationsLath'),
   'mark/receiver': msg('frame.placeGnssPlanFromTheReceiverHeight'),
-};
+}));
 
 /** Jump to a place, a mark or a record, or run an action, from anywhere. */
 export function FindOrDo() {
@@ -89,13 +89,17 @@ function Finding({ onClose }: { onClose(): void }) {
   const [at, setAt] = useState(0);
   const entries = useMemo((): Entry[] => {
     const go = (path: string) => () => void navigate(`/sites/${id}/${path}`);
-    const places = [...RAIL.flatMap(([, part]) => part), ...AT_THE_POLE, WITH_RECEIVER, ...HAND_OVER, ...BOOK].map(
-      ({ name, path }): Entry => ({
-        words: name,
-        what: SYNONYMS[path] ?? 'place',
-        act: go(path),
-      }),
-    );
+    const places = [
+      ...railPlaces().flatMap(([, part]) => part),
+      ...placesAtThePole(),
+      placeWithReceiver(),
+      ...handOverPlaces(),
+      ...bookPlaces(),
+    ].map(({ name, path }): Entry => ({
+      words: name,
+      what: synonyms()[path] ?? 'place',
+      act: go(path),
+    }));
     const actions: Entry[] = [
       { words: msg('frame.searchForThePrism'), what: 'action', act: () => currentLink()?.search(searchWindow()) },
       { words: msg('frame.allSites'), what: 'action', act: () => void navigate('/') },

@@ -6,7 +6,7 @@ import { useSite } from '../site/SiteContext.tsx';
 import { useActiveRoad, useRoads } from '../site/useRoads.ts';
 import { useUnits } from '../field/useUnits.ts';
 import { goodToOf, pairedDue, type PairedSolution } from '@idle-marker/records';
-import { msg, goodToWords, PAIRED_DUE_SHORT, unprovenShort } from '@idle-marker/words';
+import { msg, goodToWords, pairedDueShort, unprovenShort, worded } from '@idle-marker/words';
 import { LinkMenu } from './LinkMenu.tsx';
 import { useProofAge } from '../site/railFacts.ts';
 import { LOW_BATTERY } from '../link/instrumentLink.ts';
@@ -20,12 +20,15 @@ function Cell({ name, children, className = '' }: { name?: string; children: Rea
   );
 }
 
-const LOCK = {
-  none: msg('frame.noTarget'),
-  searching: msg('frame.searching'),
-  locked: msg('frame.followingThePole'),
-  lost: msg('common.lockLost'),
-} as const;
+const lockWords = worded(
+  () =>
+    ({
+      none: msg('frame.noTarget'),
+      searching: msg('frame.searching'),
+      locked: msg('frame.followingThePole'),
+      lost: msg('common.lockLost'),
+    }) as const,
+);
 
 /** Readings older than this are stale: they stand there, but say so. */
 const STALE_MS = 1500;
@@ -66,7 +69,7 @@ function PairedDueLink({ paired }: { readonly paired: PairedSolution }) {
       to={`/sites/${id}/mark/receiver`}
       className={`flex items-center px-4 font-semibold whitespace-nowrap ${tone}`}
     >
-      {due === undefined ? msg('frame.bothProved') : PAIRED_DUE_SHORT[due]}
+      {due === undefined ? msg('frame.bothProved') : pairedDueShort()[due]}
     </Link>
   );
 }
@@ -94,7 +97,7 @@ export function Footing() {
               ? msg('common.measuring')
               : link.busy === 'turning'
                 ? msg('frame.turning')
-                : LOCK[link.lock]}
+                : lockWords()[link.lock]}
           </Cell>
           {link.setUp && (
             <>

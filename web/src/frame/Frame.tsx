@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { controlSources } from '@idle-marker/records';
-import { msg, UNIT_NAME } from '@idle-marker/words';
+import { msg, unitNameWords, worded } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Logo } from '../ui/Logo.tsx';
 import { useKey } from '../ui/useKey.ts';
@@ -11,12 +11,12 @@ import { ClockBehind } from './ClockBehind.tsx';
 import { FindOrDo } from './FindOrDo.tsx';
 import { Footing } from './Footing.tsx';
 import { Saved } from './Saved.tsx';
-import { RAIL, type Place } from '../site/places.ts';
+import { railPlaces, type Place } from '../site/places.ts';
 import { useRailFacts, type RailFact } from '../site/railFacts.ts';
 import { ThemeSwitch } from './ThemeSwitch.tsx';
 
-const ANGLES = { dms: 'degrees', degree: msg('frame.decimalDegrees'), gon: 'gon' } as const;
-const ORDERS = { EN: msg('frame.eThenN'), NE: msg('frame.nThenE') } as const;
+const angleWords = worded(() => ({ dms: 'degrees', degree: msg('frame.decimalDegrees'), gon: 'gon' }) as const);
+const orderWords = worded(() => ({ EN: msg('frame.eThenN'), NE: msg('frame.nThenE') }) as const);
 
 export function Frame() {
   const { id, state, inForce } = useSite();
@@ -68,7 +68,8 @@ export function Frame() {
         </NavLink>
         <span className="truncate font-semibold">{settings.name}</span>
         <span className="truncate text-ink2 max-rail:hidden">
-          {UNIT_NAME[settings.lengthUnit]} · {ANGLES[settings.angleUnit]} · {ORDERS[settings.axisOrder]}
+          {unitNameWords()[settings.lengthUnit]} · {angleWords()[settings.angleUnit]} ·{' '}
+          {orderWords()[settings.axisOrder]}
           {state.control.length > 0 && msg('frame.control', { controlSources: controlSources(state).join(', ') })}
           {state.packages.length > 0 &&
             msg('frame.work', {
@@ -88,7 +89,7 @@ export function Frame() {
         aria-label={msg('frame.places')}
         className="overflow-y-auto border-r border-ink py-3 max-md:row-start-3 max-md:flex max-md:overflow-x-auto max-md:border-t max-md:border-r-0 max-md:py-0 rail:w-[196px]"
       >
-        {RAIL.map(([when, places]) => (
+        {railPlaces().map(([when, places]) => (
           <div key={when} className="mb-3 max-md:mb-0 max-md:flex">
             <p className="px-[18px] pb-1 text-[13px] font-medium tracking-wide text-ink2 uppercase max-rail:hidden">
               {when}

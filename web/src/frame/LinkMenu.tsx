@@ -6,7 +6,7 @@ import { isPoleless } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
 import { writeSetting } from '../data/storage.ts';
 import { changePole, currentLink, openSimulator, openTyped, PACES, useLinked, useLinkKind } from '../link/linkStore.ts';
-import { useSearchWindow, WINDOW_WORDS } from '../link/searchWindow.ts';
+import { useSearchWindow, windowWords } from '../link/searchWindow.ts';
 import { LOW_BATTERY } from '../link/instrumentLink.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../field/useUnits.ts';
@@ -139,7 +139,7 @@ export const LinkMenu = memo(function LinkMenu() {
             <Choice
               label={msg('frame.whereASearchLooksFromWhereIt')}
               value={searched}
-              options={WINDOW_WORDS}
+              options={windowWords()}
               onChange={setSearched}
             />
           )}

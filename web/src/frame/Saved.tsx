@@ -4,7 +4,7 @@ import { CLOCKS_AGREE_MS } from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';
 import { clockBehindServer } from '../data/clock.ts';
 import { useLedger } from '../data/useLedger.ts';
-import { TROUBLE } from '../data/trouble.ts';
+import { troubleWords } from '../data/trouble.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
 import { useMissingParts } from '../ui/fetchedPart.tsx';
@@ -18,7 +18,8 @@ function chipOf({ refused, unkept, trouble, stuck, waiting }: LedgerState): read
   const doubtful = 'border-ochre text-ochre';
   if (refused.length > 0) return [msg('frame.refused', { refused: refused.length }), bad];
   if (unkept) return [msg('frame.inThisPageAlone', { count: unkept.count }), bad];
-  if (trouble) return [msg('frame.waiting', { chip: TROUBLE[trouble.what].chip, waiting: waiting ?? '?' }), doubtful];
+  if (trouble)
+    return [msg('frame.waiting', { chip: troubleWords()[trouble.what].chip, waiting: waiting ?? '?' }), doubtful];
   if (stuck.length > 0) return [msg('frame.notStored', { stuck: stuck.length }), doubtful];
   if (waiting === null) return [msg('frame.counting'), 'border-ink2 text-ink2'];
   return [msg('frame.savedWaiting', { waiting }), 'border-good text-good'];
@@ -30,7 +31,7 @@ function standOf({ trouble, waiting, unkept }: LedgerState): string {
     return waiting === 0
       ? msg('frame.everythingSaidOnThisDeviceIsStored')
       : msg('frame.onTheWay', { entries: entries(waiting) });
-  const { why, until } = TROUBLE[trouble.what];
+  const { why, until } = troubleWords()[trouble.what];
   const kept = unkept ? '' : msg('frame.everythingYouDoIsKeptInThis');
   return msg('frame.itHasBeenSoSince', {
     why,

@@ -3,7 +3,7 @@ import { Link, useParams } from 'react-router';
 import { isPerson, type SiteState } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
 import { say } from '../data/ledger.ts';
-import { TROUBLE } from '../data/trouble.ts';
+import { troubleWords } from '../data/trouble.ts';
 import { useLedger } from '../data/useLedger.ts';
 import { newId } from '../data/uuid.ts';
 import { Frame } from './Frame.tsx';
@@ -42,7 +42,7 @@ export function SiteDoor() {
       >
         {loaded
           ? msg('frame.itsAddressMayBeMistypedOrIt')
-          : msg('frame.thisBrowserHasNotSeenTheSite', { why: TROUBLE[ledger.trouble!.what].why })}
+          : msg('frame.thisBrowserHasNotSeenTheSite', { why: troubleWords()[ledger.trouble!.what].why })}
       </Empty>
     );
   }

@@ -1,7 +1,7 @@
 /** The part of the horizon that a search by hand covers, remembered on this device. */
 import { useSyncExternalStore } from 'react';
 import { RADIANS_PER_DEGREE, type SearchWindow } from '@idle-marker/core';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 
 const WINDOWS = {
   round: null,
@@ -12,12 +12,12 @@ const WINDOWS = {
 export type WindowName = keyof typeof WINDOWS;
 
 /** Seen from where the telescope points. */
-export const WINDOW_WORDS: readonly (readonly [WindowName, string])[] = [
+export const windowWords = worded((): readonly (readonly [WindowName, string])[] => [
   ['round', msg('link.allRound')],
   ['both', '30° ahead'],
   ['left', msg('link.n90ToTheLeft')],
   ['right', msg('link.n90ToTheRight')],
-];
+]);
 
 const KEY = 'idle-marker search window';
 const listeners = new Set<() => void>();

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import type { PointOnMark } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { conventionFor, conventionsOf, pointOf } from '@idle-marker/records';
-import { msg, crewWords, MARK_KIND, ROUNDING, type Rounding } from '@idle-marker/words';
+import { msg, crewWords, markKindWords, ROUNDING, type Rounding } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Choice } from '../ui/Field.tsx';
 
@@ -54,7 +54,7 @@ export function PackageWritingFields({ writing }: { readonly writing: PackageWri
       <Choice
         label={msg('packages.whatKindOfMark')}
         value={writing.markKind}
-        options={Object.entries(MARK_KIND) as [MarkKind, string][]}
+        options={Object.entries(markKindWords()) as [MarkKind, string][]}
         onChange={(markKind) => writing.change({ markKind })}
       />
       <Choice

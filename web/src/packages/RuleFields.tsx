@@ -2,20 +2,23 @@
 import { useMemo } from 'react';
 import { stationsShown, type Metres, type StationListRule } from '@idle-marker/core';
 import type { Road } from '@idle-marker/records';
-import { msg, readStation, stationText, type StationStyle } from '@idle-marker/words';
+import { msg, readStation, stationText, type StationStyle, worded } from '@idle-marker/words';
 import { DraftField } from '../field/DraftField.tsx';
 import { lengthDraft, lengthOf, typed, valueOf, written, type Draft } from '../field/draft.ts';
 import { typedStation, useStationStyle } from '../site/useRoads.ts';
 import { useUnits, type Units } from '../field/useUnits.ts';
 import { Choice, Tick } from '../ui/Field.tsx';
 
-const CURVES = [
-  ['interval', msg('packages.atTheSameInterval')],
-  ['parts', msg('packages.inEqualParts')],
-  ['chord', msg('packages.inEqualPartsNoneLongerThan')],
-  ['rise', msg('packages.soThatAnArcRisesNoMore')],
-] as const;
-type Curves = (typeof CURVES)[number][0];
+const curveChoices = worded(
+  () =>
+    [
+      ['interval', msg('packages.atTheSameInterval')],
+      ['parts', msg('packages.inEqualParts')],
+      ['chord', msg('packages.inEqualPartsNoneLongerThan')],
+      ['rise', msg('packages.soThatAnArcRisesNoMore')],
+    ] as const,
+);
+type Curves = ReturnType<typeof curveChoices>[number][0];
 
 export interface RuleDraft {
   readonly from: Draft<Metres>;
@@ -157,7 +160,7 @@ export function RuleFields({
       <Choice
         label={msg('packages.curvesAsWell')}
         value={draft.curves}
-        options={CURVES}
+        options={curveChoices()}
         onChange={(curves) => change({ curves })}
       />
       {draft.curves === 'interval' ? (

@@ -2,21 +2,21 @@ import { useState } from 'react';
 import { planDistance, type OtherOffset } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { alternativesFor, keepClearOf, withOffset, type RoundStop } from '@idle-marker/records';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../field/useUnits.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
 import { Field } from '../ui/Field.tsx';
 
-const USUAL = [
+const usualList = worded(() => [
   msg('pole.spoilHeap'),
   msg('pole.stackedMaterial'),
   msg('pole.fence'),
   msg('common.slope'),
   msg('pole.machine'),
   msg('pole.water'),
-];
+]);
 
 interface BlockedDialogProps {
   readonly work: Fact<'package'>;
@@ -73,7 +73,7 @@ export function BlockedDialog({ work, stop, onClose, onLeave }: BlockedDialogPro
         error={tried && what.trim() === '' ? msg('pole.sayWhatStandsThereSoThatThe') : null}
       />
       <p className="mt-2 flex flex-wrap gap-2">
-        {USUAL.map((each) => (
+        {usualList().map((each) => (
           <Button key={each} className="px-3 text-[14px]" onClick={() => setWhat(each)}>
             {each}
           </Button>

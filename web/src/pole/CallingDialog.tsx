@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../field/useUnits.ts';
 import { Button } from '../ui/Button.tsx';
@@ -8,13 +8,20 @@ import { Field } from '../ui/Field.tsx';
 import { usePaceLength } from './ways.ts';
 
 /** Each figure's arms as drawn, seen by the person at the pole. */
-const SIGNS = [
-  { name: msg('pole.lookHere'), text: msg('pole.oneArmStraightUpUntilTheOther'), arms: 'M34 32L22 60M34 32L50 2' },
-  { name: msg('pole.goThatWay'), text: msg('pole.oneArmStraightOutToTheSide'), arms: 'M34 32L22 60M34 32H66' },
-  { name: msg('pole.hold'), text: msg('pole.bothArmsStraightOutStopLookAt'), arms: 'M2 32H66' },
-  { name: msg('pole.good'), text: msg('pole.bothArmsUpTheShotIsTaken'), arms: 'M34 32L14 2M34 32L54 2' },
-  { name: msg('pole.come'), text: msg('pole.handsOnTheHeadLeaveThePole'), arms: 'M34 32L12 24L28 8M34 32L56 24L40 8' },
-] as const;
+const signList = worded(
+  () =>
+    [
+      { name: msg('pole.lookHere'), text: msg('pole.oneArmStraightUpUntilTheOther'), arms: 'M34 32L22 60M34 32L50 2' },
+      { name: msg('pole.goThatWay'), text: msg('pole.oneArmStraightOutToTheSide'), arms: 'M34 32L22 60M34 32H66' },
+      { name: msg('pole.hold'), text: msg('pole.bothArmsStraightOutStopLookAt'), arms: 'M2 32H66' },
+      { name: msg('pole.good'), text: msg('pole.bothArmsUpTheShotIsTaken'), arms: 'M34 32L14 2M34 32L54 2' },
+      {
+        name: msg('pole.come'),
+        text: msg('pole.handsOnTheHeadLeaveThePole'),
+        arms: 'M34 32L12 24L28 8M34 32L56 24L40 8',
+      },
+    ] as const,
+);
 
 /** Calling to somebody who does not hear: arms, lights, and what the figures mean. */
 export function CallingDialog({ open, onClose }: { open: boolean; onClose(): void }) {
@@ -33,7 +40,7 @@ export function CallingDialog({ open, onClose }: { open: boolean; onClose(): voi
       <h3 className="text-[17px]">{msg('pole.armSignsWhenItIsTooLoud')}</h3>
       <p className="text-ink2">{msg('pole.agreeOnThemBeforeTheFirstMark')}</p>
       <ul className="my-2 grid gap-x-5 sm:grid-cols-2">
-        {SIGNS.map(({ name, text, arms }) => (
+        {signList().map(({ name, text, arms }) => (
           <li key={name} className="flex items-center gap-3 py-1">
             <svg
               viewBox="0 0 68 100"

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { msg, CARE, CARE_LIST, CARE_OF_EQUIPMENT } from '@idle-marker/words';
+import { msg, careWords, careList, CARE_OF_EQUIPMENT, worded } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
@@ -7,17 +7,17 @@ import { Choice, Field } from '../ui/Field.tsx';
 import { dayAndTime } from '../ui/time.ts';
 
 const SHOWN = 12;
-const WHOLE = msg('pole.theWholeKit');
+const wholeKit = worded(() => msg('pole.theWholeKit'));
 
 /** What is known by heart and forgotten by evening; and the log of what was done for the equipment. */
 export function CareDialog({ onClose }: { onClose(): void }) {
   const { state, say } = useSite();
   const [what, setWhat] = useState<(typeof CARE_OF_EQUIPMENT)[number]>('adjustment');
-  const [about, setAbout] = useState(WHOLE);
+  const [about, setAbout] = useState(wholeKit());
   const [text, setText] = useState('');
   const nameOf = (id: string | null) => state.equipment.find(({ body }) => body.item === id)?.body.what.name;
   const log = async () => {
-    await say({ type: 'care', body: { what, about: about === WHOLE ? null : about, text: text.trim() } });
+    await say({ type: 'care', body: { what, about: about === wholeKit() ? null : about, text: text.trim() } });
     setText('');
   };
   return (
@@ -29,7 +29,7 @@ export function CareDialog({ onClose }: { onClose(): void }) {
       foot={<Button onClick={onClose}>{msg('common.done')}</Button>}
     >
       <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2">
-        {CARE_LIST.map(({ title, lines }) => (
+        {careList().map(({ title, lines }) => (
           <section key={title}>
             <h3 className="text-[17px]">{title}</h3>
             <ul className="list-disc pl-5 text-[14px]">
@@ -45,13 +45,16 @@ export function CareDialog({ onClose }: { onClose(): void }) {
         <Choice
           label={msg('pole.whatWasDone')}
           value={what}
-          options={CARE_OF_EQUIPMENT.map((each) => [each, CARE[each]] as const)}
+          options={CARE_OF_EQUIPMENT.map((each) => [each, careWords()[each]] as const)}
           onChange={setWhat}
         />
         <Choice
           label={msg('common.toWhat')}
           value={about}
-          options={[[WHOLE, WHOLE], ...state.equipment.map(({ body }) => [body.item, body.what.name] as const)]}
+          options={[
+            [wholeKit(), wholeKit()],
+            ...state.equipment.map(({ body }) => [body.item, body.what.name] as const),
+          ]}
           onChange={setAbout}
         />
         <Field
@@ -68,7 +71,7 @@ export function CareDialog({ onClose }: { onClose(): void }) {
           .reverse()
           .map((fact) => (
             <li key={fact.id} className="border-b border-rule py-1">
-              <span className="text-ink2">{dayAndTime(fact.at)}</span> {CARE[fact.body.what]}
+              <span className="text-ink2">{dayAndTime(fact.at)}</span> {careWords()[fact.body.what]}
               {nameOf(fact.body.about) && `, ${nameOf(fact.body.about)}`}
               {fact.body.text && `: ${fact.body.text}`}
             </li>

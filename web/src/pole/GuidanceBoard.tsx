@@ -1,5 +1,5 @@
 import { graduation, type Move, type Viewpoint } from '@idle-marker/core';
-import { msg, DIRECTION_WORDS } from '@idle-marker/words';
+import { msg, directionWords } from '@idle-marker/words';
 import { useUnits } from '../field/useUnits.ts';
 import { useSize } from '../ui/useSize.ts';
 
@@ -40,7 +40,7 @@ export function GuidanceBoard({ move, trail, viewpoint, tolerance, toleranceWord
   const cx = isRoomy ? (width - BESIDE + 20) / 2 : Math.max((width - BESIDE + 20) / 2, half + WORDS);
   const cy = ABOVE + Math.max((height - ABOVE - BELOW) / 2, half);
   const bracket = Math.max(graduation(tolerance) * half, 9);
-  const words = DIRECTION_WORDS[viewpoint];
+  const words = directionWords()[viewpoint];
   const wordsAt = isRoomy ? { x: cx - half + 20 } : { x: cx - half - 8, textAnchor: 'end' as const };
   const toleranceAt = isRoomy ? { x: cx + bracket + 8 } : { x: cx - bracket - 8, textAnchor: 'end' as const };
   // The pole lies opposite to the move it has to make.

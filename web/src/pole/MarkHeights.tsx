@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import type { Metres } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { recomputed, type RoundStop, effectOf } from '@idle-marker/records';
-import { msg, gradeWords, HEIGHT_REFERENCE, smallLength } from '@idle-marker/words';
+import { msg, gradeWords, heightReferenceWords, smallLength, worded } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../field/useUnits.ts';
 import { Figure } from '../field/Figure.tsx';
@@ -54,7 +54,7 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
         </div>
         <div>
           <dt className="text-[13px] text-ink2 first-letter:uppercase">
-            {plan.road ? gradeWords(plan.road.gradeTo) : HEIGHT_REFERENCE[work.body.heightReference]}
+            {plan.road ? gradeWords(plan.road.gradeTo) : heightReferenceWords()[work.body.heightReference]}
           </dt>
           <dd>
             <Figure metres={plan.designZ} className="figures text-[22px] font-medium" />
@@ -84,7 +84,9 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
                 )}
                 {work.body.also && (
                   <span className="block text-[13px] text-ink2">
-                    {msg('pole.theSecondTo', { heightReference: HEIGHT_REFERENCE[work.body.also.heightReference] })}
+                    {msg('pole.theSecondTo', {
+                      heightReference: heightReferenceWords()[work.body.also.heightReference],
+                    })}
                   </span>
                 )}
                 {plan.road?.also && plan.road.also.z !== null && from !== null && (
@@ -108,11 +110,14 @@ export function MarkHeights({ work, stop, groundZ, stands, hasHeight }: MarkHeig
   );
 }
 
-const SIDES = [
-  ['back', msg('common.back')],
-  ['left', msg('common.leftSide')],
-  ['right', msg('common.rightSide')],
-] as const;
+const sideChoices = worded(
+  () =>
+    [
+      ['back', msg('common.back')],
+      ['left', msg('common.leftSide')],
+      ['right', msg('common.rightSide')],
+    ] as const,
+);
 
 /** The front of the stake in a picture, its other sides in a line each, and the way to write it large. */
 function Stake({ mark, work }: { readonly mark: Fact<'mark'>; readonly work: Fact<'package'> }) {
@@ -122,11 +127,13 @@ function Stake({ mark, work }: { readonly mark: Fact<'mark'>; readonly work: Fac
     <div className="min-w-0">
       <StakePicture lines={written ? written.front.map(({ text }) => text) : stakeText} all={stakeText} />
       {written &&
-        SIDES.filter(([side]) => written[side].length > 0).map(([side, name]) => (
-          <p key={side} className="text-[13px] text-ink2">
-            {name}: {written[side].map(({ text }) => text).join(' · ')}
-          </p>
-        ))}
+        sideChoices()
+          .filter(([side]) => written[side].length > 0)
+          .map(([side, name]) => (
+            <p key={side} className="text-[13px] text-ink2">
+              {name}: {written[side].map(({ text }) => text).join(' · ')}
+            </p>
+          ))}
       <Link
         className={LINK}
         to={`/sites/${id}/hand-over/stakes?package=${work.id}&mark=${encodeURIComponent(mark.body.key)}`}

@@ -20,8 +20,9 @@ import {
   pushWords,
   rakeWords,
   smallLength,
-  STANDING,
+  standingWords,
   thisUnproven,
+  worded,
 } from '@idle-marker/words';
 import { useProofAge } from '../site/railFacts.ts';
 import { SetTwiceCard } from '../evidence/SetTwiceCard.tsx';
@@ -39,7 +40,7 @@ import { CoarserCard } from './CoarserCard.tsx';
 import { BlockedDialog } from './BlockedDialog.tsx';
 import { CareDialog } from './CareDialog.tsx';
 import { CautionCards } from './CautionCards.tsx';
-import { WAYS_OF_WORKING, type WayOfWorking } from './ways.ts';
+import { waysOfWorking, type WayOfWorking } from './ways.ts';
 import { HangsOn } from './HangsOn.tsx';
 import { MarkHeights } from './MarkHeights.tsx';
 import { RoundTable } from './RoundTable.tsx';
@@ -49,13 +50,13 @@ import type { Due, Staking } from './useStaking.ts';
 import { LINK } from '../ui/link.ts';
 
 /** What the key does that is due. */
-export const DUE_LABEL: Readonly<Record<Due, string>> = {
+export const dueLabel = worded((): Readonly<Record<Due, string>> => ({
   rough: msg('pole.paintIt'),
   set: msg('pole.setMark'),
   shootHub: msg('pole.shootHub'),
   next: msg('pole.nextMark'),
   shoot: msg('pole.shoot'),
-};
+}));
 
 interface MarkSlipProps {
   readonly work: Fact<'package'>;
@@ -147,7 +148,7 @@ export function MarkSlip({
                 <Button onClick={() => void staking.shoot()}>{msg('common.shootAgain')}</Button>
               )}
               <Button look="primary" hint={msg('common.space')} disabled={busy} onClick={act}>
-                {DUE_LABEL[due]}
+                {dueLabel()[due]}
               </Button>
             </span>
           </>
@@ -211,7 +212,7 @@ export function MarkSlip({
               dEMm: mark.body.dEMm >= 0 ? 'east' : 'west',
               smallLength2: smallLength(offOf(mark).n, units.lengthUnit),
               dNMm: mark.body.dNMm >= 0 ? 'north' : 'south',
-              standing: stop.standing ? STANDING[stop.standing] : '',
+              standing: stop.standing ? standingWords()[stop.standing] : '',
               shots: mark.body.shots,
               firm: mark.body.firm !== undefined && ` · ${mark.body.firm ? 'firm' : 'loose'}`,
             })}
@@ -241,7 +242,7 @@ export function MarkSlip({
           className="mt-3"
           label={msg('pole.wayOfWorking')}
           value={way}
-          options={WAYS_OF_WORKING}
+          options={waysOfWorking()}
           onChange={onWay}
         />
         <Button className="mt-3" onClick={() => setCaring(true)}>

@@ -1,16 +1,19 @@
 import { NavLink } from 'react-router';
-import { msg } from '@idle-marker/words';
-import { AT_THE_POLE, WITH_RECEIVER } from '../site/places.ts';
+import { msg, worded } from '@idle-marker/words';
+import { placesAtThePole, placeWithReceiver } from '../site/places.ts';
 import { useSite } from '../site/SiteContext.tsx';
 
-const WAYS = [{ path: 'mark', name: msg('common.marks') }, ...AT_THE_POLE];
+const wayList = worded(() => [{ path: 'mark', name: msg('common.marks') }, ...placesAtThePole()]);
 /** Without a place of the instrument only these two can be done. */
-const HEIGHTS_ALONE = [WITH_RECEIVER, ...AT_THE_POLE.filter(({ path }) => path === 'mark/road')];
+const placesForHeightsAlone = worded(() => [
+  placeWithReceiver(),
+  ...placesAtThePole().filter(({ path }) => path === 'mark/road'),
+]);
 
 /** What is done at the pole: marks are set, lines are read, columns and other work are measured as they stand. */
 export function MarkWays({ className = '-mx-[18px] -mt-3 mb-2' }: { readonly className?: string }) {
   const { id, occupation } = useSite();
-  const ways = occupation?.body.method === 'heightOnly' ? HEIGHTS_ALONE : WAYS;
+  const ways = occupation?.body.method === 'heightOnly' ? placesForHeightsAlone() : wayList();
   return (
     <nav aria-label={msg('pole.whatIsDoneAtThePole')} className={`flex border-b border-rule px-[10px] ${className}`}>
       {ways.map(({ path, name }) => (

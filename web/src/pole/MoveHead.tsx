@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { TAPE_UNDER, tapeAdvised, VIEWPOINTS, type Move, type MoveGrade, type Viewpoint } from '@idle-marker/core';
-import { msg, GRADE_WORD, moveParts, moveWords, tapeWords, VIEWPOINT_NAME } from '@idle-marker/words';
+import { msg, moveGradeWords, moveParts, moveWords, tapeWords, viewpointWords } from '@idle-marker/words';
 import { useUnits } from '../field/useUnits.ts';
 import { useLinked, useLinkKind } from '../link/linkStore.ts';
 import { Steady } from '../ui/Steady.tsx';
@@ -71,7 +71,7 @@ export function MoveHead({
     if (move && distance !== null && (way === 'tape' ? distance < TAPE_UNDER : tapeAdvised(distance, tolerance)))
       return tapeWords(move, viewpoint, units.lengthUnit);
     const left = msg('pole.toGo', {
-      gradeWord: GRADE_WORD[grade],
+      gradeWord: moveGradeWords()[grade],
       length: units.length(distance, distance !== null && distance < 1 ? 3 : 1),
       unit: units.unit,
     });
@@ -84,7 +84,7 @@ export function MoveHead({
     <div className="min-h-[148px] border-b border-ink px-6 py-3 max-lg:min-h-0 max-lg:px-4 max-lg:py-1">
       <div className="flex flex-wrap items-center gap-x-4 text-[15px] text-ink2 max-md:gap-x-2.5 max-md:text-[13px]">
         <button type="button" className="flex min-h-11 items-center gap-2 underline decoration-dotted" onClick={turn}>
-          {VIEWPOINT_NAME[viewpoint]}{' '}
+          {viewpointWords()[viewpoint]}{' '}
           <kbd
             aria-hidden="true"
             className="rounded-sm border border-ink2 px-1.5 font-sans text-xs no-underline max-md:hidden"

@@ -2,11 +2,11 @@ import { composedTargetHeight, formatSigned } from '@idle-marker/core';
 import { confirmedItem, isPoleless, type CarriedPole } from '@idle-marker/records';
 import {
   msg,
-  FIXED_TARGET_HELP,
-  POLELESS_HELP,
+  fixedTargetHelp,
+  polelessHelp,
   usualConstantWords,
-  TARGET_FORM,
-  TARGET_HEIGHT_HELP,
+  targetForm,
+  targetHeightHelp,
 } from '@idle-marker/words';
 import { useLinked } from '../link/linkStore.ts';
 import { useRemembered } from '../site/useRemembered.ts';
@@ -89,7 +89,7 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
               );
             })}
           </div>
-          {form && <p className="mt-1 text-[13px] text-ink2">{TARGET_FORM[form].hint}</p>}
+          {form && <p className="mt-1 text-[13px] text-ink2">{targetForm()[form].hint}</p>}
           {form === 'active' && !withStand && (
             <Field
               className="mt-2 max-w-40"
@@ -111,7 +111,7 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
         </fieldset>
       )}
       {isWithoutPole ? (
-        <p className="border-l-4 border-rule pl-3 text-ink2">{fixed ? FIXED_TARGET_HELP : POLELESS_HELP}</p>
+        <p className="border-l-4 border-rule pl-3 text-ink2">{fixed ? fixedTargetHelp() : polelessHelp()}</p>
       ) : (
         <>
           <DraftField
@@ -122,7 +122,7 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
             error={error === 'range' ? msg('pole.giveTheTargetHeightSuchAs', { edit: units.edit(1.5) }) : null}
             help={
               own === 0 || height === null ? (
-                TARGET_HEIGHT_HELP
+                targetHeightHelp()
               ) : (
                 <span className="figures">
                   {msg('pole.ofTheTargetHeight', {

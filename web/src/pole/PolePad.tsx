@@ -1,6 +1,6 @@
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { currentLink, useLinkKind } from '../link/linkStore.ts';
-import { searchWindow, useSearchWindow, WINDOW_WORDS, type WindowName } from '../link/searchWindow.ts';
+import { searchWindow, useSearchWindow, windowWords, type WindowName } from '../link/searchWindow.ts';
 import { Button } from '../ui/Button.tsx';
 import { useKey } from '../ui/useKey.ts';
 
@@ -14,12 +14,15 @@ const STRIDES = [
 const strideAt = (distance: number | null): number =>
   STRIDES.find(({ from }) => distance === null || distance > from)?.step ?? STRIDES.at(-1)!.step;
 
-const ARROWS = [
-  ['←', msg('pole.poleLeft'), 'ArrowLeft', 0, -1],
-  ['↑', msg('pole.poleTowardTheInstrument'), 'ArrowUp', 1, 0],
-  ['↓', msg('pole.poleAwayFromTheInstrument'), 'ArrowDown', -1, 0],
-  ['→', msg('pole.poleRight'), 'ArrowRight', 0, 1],
-] as const;
+const arrows = worded(
+  () =>
+    [
+      ['←', msg('pole.poleLeft'), 'ArrowLeft', 0, -1],
+      ['↑', msg('pole.poleTowardTheInstrument'), 'ArrowUp', 1, 0],
+      ['↓', msg('pole.poleAwayFromTheInstrument'), 'ArrowDown', -1, 0],
+      ['→', msg('pole.poleRight'), 'ArrowRight', 0, 1],
+    ] as const,
+);
 
 /** Where the simulated pole is sent, by buttons and by keys. */
 export function PolePad({ distance, busy, onWalk }: { distance: number | null; busy: boolean; onWalk(): void }) {
@@ -52,14 +55,14 @@ export function PolePad({ distance, busy, onWalk }: { distance: number | null; b
         value={searched}
         onChange={(event) => setSearched(event.target.value as WindowName)}
       >
-        {WINDOW_WORDS.map(([name, label]) => (
+        {windowWords().map(([name, label]) => (
           <option key={name} value={name}>
             {label}
           </option>
         ))}
       </select>
       <span className="ml-auto flex gap-1" role="group" aria-label={msg('pole.moveThePoleSeenFacingTheInstrument')}>
-        {ARROWS.map(([sign, label, , toward, right]) => (
+        {arrows().map(([sign, label, , toward, right]) => (
           <Button key={sign} aria-label={label} className="px-3.5 max-md:px-3" onClick={step(toward, right)}>
             {sign}
           </Button>

@@ -1,6 +1,6 @@
 import { hindranceFrom, isOpen, keepClearOf, withProofDue, type RoundStop } from '@idle-marker/records';
 import type { PlanPoint } from '@idle-marker/core';
-import { msg, STANDING } from '@idle-marker/words';
+import { msg, standingWords } from '@idle-marker/words';
 import { Link } from 'react-router';
 import { useProofAge } from '../site/railFacts.ts';
 import { useSite } from '../site/SiteContext.tsx';
@@ -19,7 +19,7 @@ function stateWords({ mark, standing, outdated, obstruction }: RoundRow): { text
   if (!mark) return { text: msg('pole.toSet'), tone: 'text-ink2' };
   if (mark.body.state === 'rough') return { text: 'rough', tone: 'text-ink2' };
   if (outdated) return { text: msg('pole.ofAnEarlierPlan'), tone: 'font-semibold text-brick' };
-  const text = standing ? `${STATE[mark.body.state]}, ${STANDING[standing]}` : STATE[mark.body.state];
+  const text = standing ? `${STATE[mark.body.state]}, ${standingWords()[standing]}` : STATE[mark.body.state];
   return { text, tone: standing === 'inDoubt' ? 'font-semibold text-brick' : 'text-good' };
 }
 

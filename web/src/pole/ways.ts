@@ -1,19 +1,22 @@
 /** How a person likes to come to a mark; what is kept is the same either way. */
 import { useState } from 'react';
 import type { Viewpoint } from '@idle-marker/core';
-import { msg, VIEWPOINT_NAME } from '@idle-marker/words';
+import { msg, viewpointWords, worded } from '@idle-marker/words';
 
-export const WAYS_OF_WORKING = [
-  ['follow', msg('pole.walkAndFollowTheFigures')],
-  ['tape', msg('pole.fewShotsThenTheTape')],
-  ['rough', msg('pole.paintAllRoughlyFirst')],
-] as const;
-export type WayOfWorking = (typeof WAYS_OF_WORKING)[number][0];
+export const waysOfWorking = worded(
+  () =>
+    [
+      ['follow', msg('pole.walkAndFollowTheFigures')],
+      ['tape', msg('pole.fewShotsThenTheTape')],
+      ['rough', msg('pole.paintAllRoughlyFirst')],
+    ] as const,
+);
+export type WayOfWorking = ReturnType<typeof waysOfWorking>[number][0];
 
 const WAY_KEY = 'idle-marker way of working';
 const PACE_KEY = 'idle-marker pace';
 
-const isWay = (text: string | null): text is WayOfWorking => WAYS_OF_WORKING.some(([way]) => way === text);
+const isWay = (text: string | null): text is WayOfWorking => waysOfWorking().some(([way]) => way === text);
 
 /** Remembered on this device. */
 export function useWayOfWorking(): readonly [WayOfWorking, (way: WayOfWorking) => void] {
@@ -36,7 +39,7 @@ const VIEWPOINT_KEY = 'idle-marker viewpoint';
 export function useViewpoint(): readonly [Viewpoint, (viewpoint: Viewpoint) => void] {
   const [viewpoint, setViewpoint] = useState<Viewpoint>(() => {
     const kept = localStorage.getItem(VIEWPOINT_KEY);
-    return kept !== null && kept in VIEWPOINT_NAME ? (kept as Viewpoint) : 'facingInstrument';
+    return kept !== null && kept in viewpointWords() ? (kept as Viewpoint) : 'facingInstrument';
   });
   return [
     viewpoint,

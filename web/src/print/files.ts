@@ -3,14 +3,14 @@ import type { Paper, Scene } from '@idle-marker/paper';
 import regular from '@fontsource/barlow/files/barlow-latin-400-normal.woff2?url';
 import medium from '@fontsource/barlow/files/barlow-latin-500-normal.woff2?url';
 import bold from '@fontsource/barlow/files/barlow-latin-600-normal.woff2?url';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 
-export const PAPER_NAMES: readonly (readonly [Paper, string])[] = [
+export const paperNames = worded((): readonly (readonly [Paper, string])[] => [
   ['A4', 'A4'],
   ['A3', 'A3'],
   ['letter', msg('print.letter')],
   ['tabloid', msg('print.tabloid')],
-];
+]);
 
 const asData = (blob: Blob): Promise<string> =>
   new Promise((resolve, reject) => {

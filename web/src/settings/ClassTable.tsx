@@ -1,5 +1,5 @@
 import { lengthFromMetres, lengthToMetres, type LengthUnit } from '@idle-marker/core';
-import { msg, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { msg, unitAbbreviationWords } from '@idle-marker/words';
 import type { FactBody } from '@idle-marker/contract';
 import { TABLE, TD_WORD, TH_WORD } from '../ui/table.ts';
 
@@ -38,7 +38,7 @@ export function ClassTable({
             msg('settings.planWithinMm'),
             msg('settings.heightWithinMm'),
             msg('settings.leastControlMarks'),
-            msg('settings.hubsUsuallyOffBy', { unitAbbreviation: UNIT_ABBREVIATION[unit] }),
+            msg('settings.hubsUsuallyOffBy', { unitAbbreviation: unitAbbreviationWords()[unit] }),
           ].map((title) => (
             <th key={title} className={TH_WORD}>
               {title}

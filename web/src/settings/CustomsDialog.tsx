@@ -1,11 +1,11 @@
 import type { ReactNode } from 'react';
 import {
   msg,
-  ALONG_WORD,
+  alongLabel,
   crewWords,
-  FACING,
-  SCHOOLS,
-  VIEWPOINT_NAME,
+  facingWords,
+  allSchools,
+  viewpointWords,
   type School,
   type SchoolTopic,
 } from '@idle-marker/words';
@@ -16,7 +16,7 @@ import { useUnits } from '../field/useUnits.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
 import { Choice } from '../ui/Field.tsx';
-import { useViewpoint, useWayOfWorking, WAYS_OF_WORKING } from '../pole/ways.ts';
+import { useViewpoint, useWayOfWorking, waysOfWorking } from '../pole/ways.ts';
 
 const entries = <K extends string>(names: Readonly<Record<K, string>>) => Object.entries(names) as [K, string][];
 
@@ -39,11 +39,11 @@ export function CustomsDialog({ onClose, onSettings }: { onClose(): void; onSett
       <Choice
         label={msg('settings.onThisDevice')}
         value={viewpoint}
-        options={entries(VIEWPOINT_NAME)}
+        options={entries(viewpointWords())}
         onChange={setViewpoint}
       />
     ),
-    approach: <Choice label={msg('settings.onThisDevice')} value={way} options={WAYS_OF_WORKING} onChange={setWay} />,
+    approach: <Choice label={msg('settings.onThisDevice')} value={way} options={waysOfWorking()} onChange={setWay} />,
     cutFill: msg('settings.stakesHereAnd', { cut: convention.cut, fill: convention.fill }),
     kerb:
       convention.usual.offsetTo.length > 0
@@ -53,7 +53,8 @@ export function CustomsDialog({ onClose, onSettings }: { onClose(): void; onSett
         : msg('settings.nothingIsSetAsUsualHere'),
     lath: (
       <span className="flex items-center gap-3 font-semibold">
-        {msg('settings.here', { facing: FACING[convention.facing] })} <FacingPicture facing={convention.facing} />
+        {msg('settings.here', { facing: facingWords()[convention.facing] })}{' '}
+        <FacingPicture facing={convention.facing} />
       </span>
     ),
     book: msg('settings.everySetUpHasItsPageIn'),
@@ -61,7 +62,7 @@ export function CustomsDialog({ onClose, onSettings }: { onClose(): void; onSett
       settings.siteZero === null
         ? msg('settings.thisSiteHasNoZeroOfIts')
         : msg('settings.zeroHereIs', { length: units.length(settings.siteZero), unit: units.unit }),
-    along: msg('settings.here2', { alongWord: ALONG_WORD[settings.alongWord ?? 'along'] }),
+    along: msg('settings.here2', { alongWord: alongLabel()[settings.alongWord ?? 'along'] }),
     heightFrom: paired
       ? msg('settings.nowPlanFromHeightFromAndIts', {
           receiver: paired.pairing.body.receiver,
@@ -90,7 +91,7 @@ export function CustomsDialog({ onClose, onSettings }: { onClose(): void; onSett
         </>
       }
     >
-      {(Object.entries(SCHOOLS) as [SchoolTopic, School][]).map(([topic, { question, schools, here }]) => (
+      {(Object.entries(allSchools()) as [SchoolTopic, School][]).map(([topic, { question, schools, here }]) => (
         <section key={topic} className="grid gap-x-6 gap-y-1 border-b border-rule py-3 md:grid-cols-2">
           <div>
             <h3 className="text-[16px]">{question}</h3>

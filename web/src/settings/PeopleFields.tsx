@@ -1,5 +1,5 @@
 import { isPerson, ROLES, roleOf, type Role } from '@idle-marker/records';
-import { msg, ROLE_NAME } from '@idle-marker/words';
+import { msg, roleWords } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Choice, Tick } from '../ui/Field.tsx';
 import type { SiteDraft } from './siteDraft.ts';
@@ -14,7 +14,7 @@ interface PeopleFieldsProps {
  */
 export function PeopleFields({ draft, onChange }: PeopleFieldsProps) {
   const { state } = useSite();
-  const choices = ROLES.map((role) => [role, ROLE_NAME[role]] as const);
+  const choices = ROLES.map((role) => [role, roleWords()[role]] as const);
   const setRole = (member: string, role: Role) =>
     onChange({ roles: [...draft.roles.filter((each) => each.member !== member), { member, role }] });
   const toggle = (verdict: 'accepted' | 'provisional', role: Role, on: boolean) => {
@@ -51,7 +51,7 @@ export function PeopleFields({ draft, onChange }: PeopleFieldsProps) {
             {ROLES.map((role) => (
               <Tick
                 key={role}
-                label={ROLE_NAME[role]}
+                label={roleWords()[role]}
                 checked={draft.mayAccept[verdict].includes(role)}
                 onChange={(on) => toggle(verdict, role, on)}
               />

@@ -1,31 +1,45 @@
 import type { ReactNode } from 'react';
 import { SHIPPED_CONVENTIONS, type AngleUnit } from '@idle-marker/core';
 import { NUMBERED } from '@idle-marker/records';
-import { msg, ALONG_WORD, NUMBERED_FROM, UNIT_ABBREVIATION, type AlongWord, STATION_FORMAT } from '@idle-marker/words';
-import { LENGTH_CHOICES } from '../field/lengthChoices.ts';
+import {
+  msg,
+  alongLabel,
+  numberedFrom,
+  unitAbbreviationWords,
+  type AlongWord,
+  stationFormatChoices,
+  worded,
+} from '@idle-marker/words';
+import { lengthChoices } from '../field/lengthChoices.ts';
 import { Choice, Field } from '../ui/Field.tsx';
 import { ClassTable } from './ClassTable.tsx';
 import { DraftField } from '../field/DraftField.tsx';
 import { inLengthUnit, type siteErrors, type SiteDraft } from './siteDraft.ts';
 
-const ANGLE_CHOICES: readonly (readonly [AngleUnit, string])[] = [
+const angleChoices = worded((): readonly (readonly [AngleUnit, string])[] => [
   ['dms', msg('settings.degreesMinutesSeconds')],
   ['degree', msg('settings.decimalDegrees')],
   ['gon', msg('settings.gon')],
-];
-const ORDER_CHOICES = [
-  ['EN', msg('settings.eastingThenNorthing')],
-  ['NE', msg('settings.northingThenEasting')],
-] as const;
+]);
+const orderChoices = worded(
+  () =>
+    [
+      ['EN', msg('settings.eastingThenNorthing')],
+      ['NE', msg('settings.northingThenEasting')],
+    ] as const,
+);
 /** Those that come with it; a site that has its own chooses it under Hand over. */
 const CONVENTION_CHOICES = Object.entries(SHIPPED_CONVENTIONS).map(([id, { name }]) => [id, name] as const);
 
 /** Grounds that the simulated instrument knows; their truth is in its worker alone. */
-const GROUND_CHOICES = [
-  ['', msg('settings.aRealOneReadingsAreTypedIn')],
-  ['ternhaven', msg('settings.aSimulatedOneOnTheGroundOf')],
-  ['cobbleford', msg('settings.aSimulatedOneOnTheGroundOf2')],
-] as const;
+const groundChoices = worded(
+  () =>
+    [
+      ['', msg('settings.aRealOneReadingsAreTypedIn')],
+      ['ternhaven', msg('settings.aSimulatedOneOnTheGroundOf')],
+      ['cobbleford', msg('settings.aSimulatedOneOnTheGroundOf2')],
+    ] as const,
+);
 
 interface SiteFieldsProps {
   readonly draft: SiteDraft;
@@ -53,19 +67,19 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
         <Choice
           label={msg('settings.lengths')}
           value={draft.lengthUnit}
-          options={LENGTH_CHOICES}
+          options={lengthChoices()}
           onChange={(lengthUnit) => onChange(inLengthUnit(draft, lengthUnit))}
         />
         <Choice
           label={msg('common.angles')}
           value={draft.angleUnit}
-          options={ANGLE_CHOICES}
+          options={angleChoices()}
           onChange={(angleUnit) => onChange({ angleUnit })}
         />
         <Choice
           label={msg('settings.orderOfCoordinates')}
           value={draft.axisOrder}
-          options={ORDER_CHOICES}
+          options={orderChoices()}
           onChange={(axisOrder) => onChange({ axisOrder })}
         />
         <Choice
@@ -98,7 +112,7 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
         />
         <DraftField
           label={msg('settings.trueHeightOfSiteZeroEmptyHeights')}
-          unit={UNIT_ABBREVIATION[draft.lengthUnit]}
+          unit={unitAbbreviationWords()[draft.lengthUnit]}
           draft={draft.zero}
           onDraft={(zero) => onChange({ zero })}
           error={errors.zero}
@@ -129,7 +143,7 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
         <Choice
           label={msg('common.instrument')}
           value={draft.practiceGround ?? ''}
-          options={GROUND_CHOICES}
+          options={groundChoices()}
           onChange={(ground) => onChange({ practiceGround: ground === '' ? null : ground })}
         />
       </div>
@@ -138,7 +152,7 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
         {NUMBERED.map((kind) => (
           <Field
             key={kind}
-            label={NUMBERED_FROM[kind]}
+            label={numberedFrom()[kind]}
             value={draft.numbers[kind]}
             inputMode="numeric"
             placeholder={msg('settings.noRange')}
@@ -148,7 +162,7 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
         <Choice
           label={msg('settings.aPlaceAlongALineIsCalled')}
           value={draft.alongWord ?? 'along'}
-          options={Object.entries(ALONG_WORD) as [AlongWord, string][]}
+          options={Object.entries(alongLabel()) as [AlongWord, string][]}
           onChange={(alongWord) => onChange({ alongWord })}
         />
         <Choice
@@ -161,7 +175,7 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
                 ? msg('settings.asIsUsualInMetres1234')
                 : msg('settings.asIsUsualInFeet1234'),
             ],
-            ...STATION_FORMAT,
+            ...stationFormatChoices(),
           ]}
           onChange={(stationFormat) => onChange({ stationFormat })}
         />

@@ -2,9 +2,9 @@
 import { lengthFromMetres, parseLength, type AngleUnit, type LengthUnit, type Metres } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { alikeName, NUMBERED, type Numbered } from '@idle-marker/records';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { typed, valueOf, written, type Draft } from '../field/draft.ts';
-import { DEFAULT_CLASSES } from './defaultClasses.ts';
+import { defaultClasses } from './defaultClasses.ts';
 
 type Site = FactBody<'site'>;
 
@@ -33,7 +33,7 @@ export interface SiteDraft {
   readonly numbers: Readonly<Record<Numbered, string>>;
 }
 
-export const EMPTY_SITE: SiteDraft = {
+export const emptySite = worded((): SiteDraft => ({
   name: '',
   lengthUnit: 'metre',
   angleUnit: 'dms',
@@ -44,7 +44,7 @@ export const EMPTY_SITE: SiteDraft = {
   heightDatum: '',
   scale: '1',
   interval: '60',
-  classes: DEFAULT_CLASSES,
+  classes: defaultClasses(),
   practiceGround: null,
   paint: '',
   surveyor: '',
@@ -53,7 +53,7 @@ export const EMPTY_SITE: SiteDraft = {
   alongWord: 'along',
   stationFormat: 'usual',
   numbers: { asBuilt: '', lines: '', ownControl: '' },
-};
+}));
 
 const zeroDraft = (zero: Metres | null, unit: LengthUnit): Draft<Metres | null> =>
   written(zero, zero === null ? '' : String(Number(lengthFromMetres(zero, unit).toFixed(4))));

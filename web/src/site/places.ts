@@ -1,4 +1,4 @@
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 /** A place of the rail: its address within a site, its name, and the path of its icon. */
 export interface Place {
   readonly path: string;
@@ -7,7 +7,7 @@ export interface Place {
 }
 
 /** The rail reads in the order of the day. Places that are not built yet are not shown. */
-export const RAIL: readonly (readonly [string, readonly Place[]])[] = [
+export const railPlaces = worded((): readonly (readonly [string, readonly Place[]])[] => [
   [
     msg('site.before'),
     [
@@ -31,18 +31,18 @@ export const RAIL: readonly (readonly [string, readonly Place[]])[] = [
       { path: 'field-book', name: msg('common.fieldBook'), icon: 'M5 4h6l1 1 1-1h6v15h-6l-1 1-1-1H5zM12 5v15' },
     ],
   ],
-];
+]);
 
 /** What is done at the pole besides setting marks: within Mark, not on the rail. */
-export const AT_THE_POLE: readonly Pick<Place, 'path' | 'name'>[] = [
+export const placesAtThePole = worded((): readonly Pick<Place, 'path' | 'name'>[] => [
   { path: 'mark/line', name: msg('common.onALine') },
   { path: 'mark/road', name: msg('site.alongARoad') },
   { path: 'mark/columns', name: msg('site.columns') },
   { path: 'mark/as-built', name: msg('common.asBuilt') },
-];
+]);
 
 /** What is handed over, within Hand over. */
-export const HAND_OVER: readonly Pick<Place, 'path' | 'name'>[] = [
+export const handOverPlaces = worded((): readonly Pick<Place, 'path' | 'name'>[] => [
   { path: 'hand-over', name: msg('site.cutSheets') },
   { path: 'hand-over/stakes', name: msg('site.stakes') },
   { path: 'hand-over/sketch', name: msg('common.sketch') },
@@ -50,14 +50,17 @@ export const HAND_OVER: readonly Pick<Place, 'path' | 'name'>[] = [
   { path: 'hand-over/tape', name: msg('common.tapeItBack') },
   { path: 'hand-over/writing', name: msg('common.howStakesAreWritten') },
   { path: 'hand-over/files', name: msg('site.files') },
-];
+]);
 
 /** What the book shows, within Field book. */
-export const BOOK: readonly Pick<Place, 'path' | 'name'>[] = [
+export const bookPlaces = worded((): readonly Pick<Place, 'path' | 'name'>[] => [
   { path: 'field-book', name: msg('common.entries') },
   { path: 'field-book/day', name: msg('site.pages') },
   { path: 'field-book/close', name: msg('common.closeTheDay') },
-];
+]);
 
 /** The same with the plan from a receiver: only while the instrument is set up for heights alone. */
-export const WITH_RECEIVER: Pick<Place, 'path' | 'name'> = { path: 'mark/receiver', name: msg('site.withAReceiver') };
+export const placeWithReceiver = worded((): Pick<Place, 'path' | 'name'> => ({
+  path: 'mark/receiver',
+  name: msg('site.withAReceiver'),
+}));

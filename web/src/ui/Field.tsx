@@ -1,6 +1,6 @@
 import { useId, type InputHTMLAttributes, type ReactNode } from 'react';
 import type { LengthUnit } from '@idle-marker/core';
-import { twoReadingsWords, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { twoReadingsWords, unitAbbreviationWords, worded } from '@idle-marker/words';
 
 const BOX = 'min-h-11 w-full rounded-sm border border-ink2 bg-sheet px-3 figures';
 
@@ -12,12 +12,12 @@ interface FieldProps extends InputHTMLAttributes<HTMLInputElement> {
   readonly help?: ReactNode;
 }
 
-const UNITS = Object.keys(UNIT_ABBREVIATION) as LengthUnit[];
+const unitWords = worded(() => Object.keys(unitAbbreviationWords()) as LengthUnit[]);
 
 /** A figure that was refused because it could be meant in two ways says so, in whichever field it stands. */
 function refusal(error: string | null | undefined, value: unknown, unit: string | undefined): string | null {
   if (!error) return null;
-  const lengthUnit = UNITS.find((each) => UNIT_ABBREVIATION[each] === unit) ?? 'metre';
+  const lengthUnit = unitWords().find((each) => unitAbbreviationWords()[each] === unit) ?? 'metre';
   return (typeof value === 'string' && twoReadingsWords(value, lengthUnit)) || error;
 }
 

@@ -10,7 +10,8 @@ import { Button } from './Button.tsx';
 const AGAIN_MS = 3000;
 
 interface Part {
-  readonly name: string;
+  /** What it is called; asked for when it is shown. */
+  readonly name: () => string;
   readonly isFetched: () => boolean;
   readonly isMissing: () => boolean;
   fetch(): Promise<void>;
@@ -24,7 +25,7 @@ const subscribe = (listener: () => void): (() => void) => {
 };
 let missing: readonly string[] = [];
 function tell(): void {
-  missing = parts.filter((part) => part.isMissing()).map(({ name }) => name);
+  missing = parts.filter((part) => part.isMissing()).map(({ name }) => name());
   for (const listener of listeners) listener();
 }
 
@@ -40,9 +41,9 @@ export const moduleFrom = <M,>(load: () => Promise<M>, elsewhere: string | undef
  * given an address, it takes the module from there.
  */
 export function fetchedPart<P extends object>(
-  name: string,
+  name: () => string,
   load: (elsewhere?: string) => Promise<ComponentType<P>>,
-  waiting: ReactNode,
+  waiting: () => ReactNode,
 ): ComponentType<P> {
   let Fetched: ComponentType<P> | null = null;
   let isMissing = false;
@@ -87,7 +88,7 @@ export function fetchedPart<P extends object>(
       return () => clearInterval(again);
     }, [Component]);
     if (Component) return <Component {...props} />;
-    return isAway ? <NotFetched name={name} /> : waiting;
+    return isAway ? <NotFetched name={name()} /> : waiting();
   };
 }
 

@@ -1,7 +1,8 @@
-import { HEIGHT_REFERENCE, MEANING } from '../vocabulary.ts';
+import { worded } from '../message.ts';
+import { heightReferenceWords, meaningWords } from '../vocabulary.ts';
 import type { CrewWords } from './crewWords.ts';
 
-export const ENGLISH: CrewWords = {
+export const english = worded((): CrewWords => ({
   code: 'en',
   name: 'English',
   cut: 'CUT',
@@ -13,8 +14,8 @@ export const ENGLISH: CrewWords = {
     design: 'design',
     station: 'station',
     centreline: 'centreline',
-    ...MEANING,
-    ...HEIGHT_REFERENCE,
+    ...meaningWords(),
+    ...heightReferenceWords(),
     face: 'face of kerb',
     back: 'back of kerb',
     flowLine: 'flow line',
@@ -140,4 +141,4 @@ export const ENGLISH: CrewWords = {
       destroyed: 'GONE: to be set again',
     },
   },
-};
+}));

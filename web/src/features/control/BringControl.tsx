@@ -9,7 +9,7 @@ import {
   siteState,
   type ControlMark,
 } from '@idle-marker/records';
-import { msg, CONTROL_KIND } from '@idle-marker/words';
+import { msg, controlKindWords, worded } from '@idle-marker/words';
 import { fetchFacts, fetchSites } from '../../data/sites.ts';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -19,11 +19,14 @@ import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Tick } from '../../ui/Field.tsx';
 import { dayAndTime } from '../../ui/time.ts';
 
-const FRAME = {
-  coordinateSystem: msg('control.coordinateSystem'),
-  heightDatum: msg('control.heightDatum'),
-  combinedScaleFactor: msg('control.scaleFactor'),
-} as const;
+const frameWords = worded(
+  () =>
+    ({
+      coordinateSystem: msg('control.coordinateSystem'),
+      heightDatum: msg('control.heightDatum'),
+      combinedScaleFactor: msg('control.scaleFactor'),
+    }) as const,
+);
 
 /** Single marks from another site, with what was known of them there. */
 export function BringControl({ onClose }: { onClose(): void }) {
@@ -105,7 +108,7 @@ export function BringControl({ onClose }: { onClose(): void }) {
           {differs.length > 0 && (
             <p className="mt-2 font-medium text-ochre">
               {msg('control.theSitesNameAnotherTheSameFigures', {
-                differs: differs.map((field) => FRAME[field]).join(' and '),
+                differs: differs.map((field) => frameWords()[field]).join(' and '),
               })}
             </p>
           )}
@@ -123,7 +126,7 @@ export function BringControl({ onClose }: { onClose(): void }) {
                     <Tick
                       label={
                         <>
-                          <strong>{name}</strong>, {CONTROL_KIND[kind]}, {condition}
+                          <strong>{name}</strong>, {controlKindWords()[kind]}, {condition}
                         </>
                       }
                       checked={wanted.has(mark.id)}

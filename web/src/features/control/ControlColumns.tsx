@@ -1,6 +1,6 @@
-import { msg, UNIT_NAME } from '@idle-marker/words';
+import { msg, unitNameWords } from '@idle-marker/words';
 import { Choice, Field } from '../../ui/Field.tsx';
-import { LENGTH_CHOICES } from '../../field/lengthChoices.ts';
+import { lengthChoices } from '../../field/lengthChoices.ts';
 
 import type { ImportControlModel } from './useImportControl.ts';
 
@@ -10,9 +10,9 @@ export function ControlColumns({ model }: { readonly model: ImportControlModel }
   return (
     <div className="mt-3 grid gap-3 sm:grid-cols-3">
       {list.unitFromFile ? (
-        <p className="self-end">{msg('control.theHeaderSays', { unitName: UNIT_NAME[list.unit] })}</p>
+        <p className="self-end">{msg('control.theHeaderSays', { unitName: unitNameWords()[list.unit] })}</p>
       ) : (
-        <Choice label={msg('control.unitOfTheCoordinates')} value={unit} options={LENGTH_CHOICES} onChange={setUnit} />
+        <Choice label={msg('control.unitOfTheCoordinates')} value={unit} options={lengthChoices()} onChange={setUnit} />
       )}
       <Field
         label={msg('control.standardDeviationInPlanWhereNoneIs')}

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { Board } from '../../board/LazyBoard.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { LINK } from '../../ui/link.ts';
@@ -19,11 +19,11 @@ import { ControlHead } from './ControlHead.tsx';
 import { PickedMarks } from './PickedMarks.tsx';
 import { ControlTable } from './ControlTable.tsx';
 
-const VIEWS: readonly (readonly [View, string])[] = [
+const viewChoices = worded((): readonly (readonly [View, string])[] => [
   ['list', msg('control.theList')],
   ['walk', msg('common.walkRound')],
   ['pairs', msg('common.pairByPair')],
-];
+]);
 
 /** Can I trust these marks? */
 export function Place() {
@@ -109,7 +109,7 @@ export function Place() {
         )}
         {state.control.length > 0 && (
           <div className="flex border-b border-rule px-[14px]" role="group" aria-label={msg('control.viewOfTheMarks')}>
-            {VIEWS.map(([which, words]) => (
+            {viewChoices().map(([which, words]) => (
               <button
                 key={which}
                 type="button"

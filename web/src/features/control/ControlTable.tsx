@@ -1,4 +1,4 @@
-import { msg, CONTROL_KIND } from '@idle-marker/words';
+import { msg, controlKindWords } from '@idle-marker/words';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { PAGE } from './useControlPlace.ts';
@@ -104,7 +104,7 @@ export function ControlTable({ model }: { readonly model: ControlPlaceModel }) {
                 <td className={TD}>
                   {body.sdHMm ?? '–'} / {body.sdZMm ?? '–'}
                 </td>
-                <td className={TD_WORD}>{CONTROL_KIND[body.kind]}</td>
+                <td className={TD_WORD}>{controlKindWords()[body.kind]}</td>
                 <td className={TD_WORD}>
                   {body.forProof
                     ? 'proofs'

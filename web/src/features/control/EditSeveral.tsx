@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { severalRevised, type ControlMark, type SeveralChange } from '@idle-marker/records';
-import { msg, controlChangeWords } from '@idle-marker/words';
+import { msg, controlChangeWords, worded } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -14,11 +14,11 @@ type Kept = 'keep';
 type Condition = NonNullable<SeveralChange['condition']>;
 type YesNo = Kept | 'yes' | 'no';
 
-const YES_NO: readonly (readonly [YesNo, string])[] = [
+const yesNoChoices = worded((): readonly (readonly [YesNo, string])[] => [
   ['keep', msg('control.asItIs')],
   ['yes', 'yes'],
   ['no', 'no'],
-];
+]);
 
 interface EditSeveralProps {
   readonly marks: readonly ControlMark[];
@@ -104,19 +104,19 @@ export function EditSeveral({ marks, onClose, onRevised }: EditSeveralProps) {
         <Choice
           label={msg('common.keptForProofs')}
           value={uses.forProof}
-          options={YES_NO}
+          options={yesNoChoices()}
           onChange={(forProof) => setUses({ ...uses, forProof })}
         />
         <Choice
           label={msg('control.usedInPlan')}
           value={uses.usePlan}
-          options={YES_NO}
+          options={yesNoChoices()}
           onChange={(usePlan) => setUses({ ...uses, usePlan })}
         />
         <Choice
           label={msg('control.usedInHeight')}
           value={uses.useHeight}
-          options={YES_NO}
+          options={yesNoChoices()}
           onChange={(useHeight) => setUses({ ...uses, useHeight })}
         />
       </div>

@@ -2,7 +2,7 @@ import { DropdownMenu } from 'radix-ui';
 import { controlCsv, controlLandXml, type WrittenMark } from '@idle-marker/formats';
 import { fileWord } from '@idle-marker/paper';
 import { controlListVersion } from '@idle-marker/records';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { usePaper } from '../../print/usePaper.ts';
@@ -14,11 +14,14 @@ const ITEM =
   'flex min-h-11 cursor-pointer items-center px-4 outline-none data-[highlighted]:bg-paper data-[highlighted]:underline';
 
 /** Labels to stand beside the marks: name, height, and which revision. */
-const LABELS = [
-  ['a4of24', msg('control.labelsA4Of24Pdf')],
-  ['letterOf30', msg('control.labelsLetterOf30Pdf')],
-  ['roll24', msg('control.labelsRollOf24MmPdf')],
-] as const;
+const labelChoices = worded(
+  () =>
+    [
+      ['a4of24', msg('control.labelsA4Of24Pdf')],
+      ['letterOf30', msg('control.labelsLetterOf30Pdf')],
+      ['roll24', msg('control.labelsRollOf24MmPdf')],
+    ] as const,
+);
 
 /** The control list for the other trades, in the unit of the site. */
 export function ExportControl() {
@@ -58,7 +61,7 @@ export function ExportControl() {
             >
               {msg('control.asLandxml')}
             </DropdownMenu.Item>
-            {LABELS.map(([format, words]) => (
+            {labelChoices().map(([format, words]) => (
               <DropdownMenu.Item
                 key={format}
                 className={ITEM}

@@ -1,4 +1,4 @@
-import { msg, TREND_PROPOSAL, VISIT } from '@idle-marker/words';
+import { msg, trendProposalWords, VISIT, worded } from '@idle-marker/words';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
@@ -11,7 +11,9 @@ import { type VisitOutcome } from './useVisit.ts';
 import { MarkChart } from './LazyMarkChart.tsx';
 import { useMarkPage, type MarkPageProps } from './useMarkPage.tsx';
 
-const LOOK = { used: 'used', leftOut: msg('common.leftOut'), proof: 'proof', receiver: 'receiver' } as const;
+const lookWords = worded(
+  () => ({ used: 'used', leftOut: msg('common.leftOut'), proof: 'proof', receiver: 'receiver' }) as const,
+);
 
 const figure = (mm: number | null): string =>
   mm === null ? '–' : `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(Math.round(mm))}`;
@@ -79,7 +81,7 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
                 dayAndTime: dayAndTime(trend.since!),
               })}
             >
-              {TREND_PROPOSAL[trend.propose]}
+              {trendProposalWords()[trend.propose]}
             </Card>
           )}
         </div>
@@ -108,7 +110,8 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
                     <td className={TD_WORD}>{dayAndTime(look.at)}</td>
                     <td className={TD_WORD}>{look.station}</td>
                     <td className={TD_WORD}>
-                      {LOOK[look.as]} {(look.offInPlan || look.offInHeight) && <strong>{msg('control.off')}</strong>}
+                      {lookWords()[look.as]}{' '}
+                      {(look.offInPlan || look.offInHeight) && <strong>{msg('control.off')}</strong>}
                     </td>
                     <td className={TD}>{figure(look.dEMm)}</td>
                     <td className={TD}>{figure(look.dNMm)}</td>

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { alikeName, familyOf, isProvenControl, markHistory, markTrend, type ControlMark } from '@idle-marker/records';
-import { msg, CONTROL_KIND, firmnessOf, FIRMNESS, VISIT } from '@idle-marker/words';
+import { msg, controlKindWords, firmnessOf, firmnessWords, VISIT } from '@idle-marker/words';
 import { usePaper } from '../../print/usePaper.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
@@ -42,11 +42,11 @@ export function useMarkPage({ mark }: Pick<MarkPageProps, 'mark'>) {
   const facts: readonly (readonly [string, ReactNode])[] = [
     [
       msg('common.whatItIs'),
-      `${CONTROL_KIND[body.kind]}${body.spot ? msg('control.thePointIs', { spot: body.spot }) : ''}`,
+      `${controlKindWords()[body.kind]}${body.spot ? msg('control.thePointIs', { spot: body.spot }) : ''}`,
     ],
     [
       msg('common.firmness'),
-      `${FIRMNESS[firmness]}${body.firmness ? `: ${body.firmness.reason}` : msg('control.ratedFromItsKind')}`,
+      `${firmnessWords()[firmness]}${body.firmness ? `: ${body.firmness.reason}` : msg('control.ratedFromItsKind')}`,
     ],
     [msg('common.setBy'), [body.setBy, body.setOn].filter(Boolean).join(', ') || msg('control.notNoted')],
     [msg('control.coordinatesFrom'), body.source || msg('control.notNoted')],

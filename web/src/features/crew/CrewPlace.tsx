@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { pointOfMark, type CrewMark, type CrewView } from '@idle-marker/records';
-import { msg, crewWords, filled, LANGUAGES, type CrewWords } from '@idle-marker/words';
+import { msg, crewWords, filled, allLanguages, type CrewWords } from '@idle-marker/words';
 import { about, ask, RefusedError, sending, type IsAnswer } from '../../data/server.ts';
 import { newId } from '../../data/uuid.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -64,7 +64,7 @@ export function Place() {
         <Choice
           label={page.language}
           value={words.code}
-          options={LANGUAGES.map((each) => [each.code, each.name] as const)}
+          options={allLanguages().map((each) => [each.code, each.name] as const)}
           onChange={setLanguage}
           className="w-32 flex-none"
         />

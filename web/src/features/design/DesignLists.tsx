@@ -1,4 +1,4 @@
-import { msg, AREA_KIND } from '@idle-marker/words';
+import { msg, areaKindWords } from '@idle-marker/words';
 import { sourceBytes } from '../../data/beside.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Card, Empty } from '../../ui/Slip.tsx';
@@ -103,7 +103,7 @@ export function DesignLists({ model }: { readonly model: DesignPlaceModel }) {
           <span>
             <strong>{each.body.name}</strong>
             {msg('design.marksKeepAway', {
-              areaKind: AREA_KIND[each.body.kind].toLowerCase(),
+              areaKind: areaKindWords()[each.body.kind].toLowerCase(),
               length: units.length(each.body.margin, 2),
               unit: units.unit,
               blocksSight: each.body.blocksSight ? msg('design.nothingIsSeenThroughIt') : '',

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { offsetHubs, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { alikeName, USUAL_AREA, type AreaKind } from '@idle-marker/records';
-import { msg, AREA_KIND, outlineErrorWords } from '@idle-marker/words';
+import { msg, areaKindWords, outlineErrorWords, worded } from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import { areaScene } from '../../board/areaScene.ts';
 import { Board } from '../../board/LazyBoard.tsx';
@@ -18,7 +18,7 @@ import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { cornersDraft, readCorners, withCorner, withoutLast, withText } from './cornerText.ts';
 
 const MOST_CORNERS = 500;
-const KINDS = Object.entries(AREA_KIND) as [AreaKind, string][];
+const kindChoices = worded(() => Object.entries(areaKindWords()) as [AreaKind, string][]);
 const named = (corners: readonly PlanPoint[]) => corners.map((corner, i) => ({ name: String(i + 1), ...corner }));
 
 /** Draws ground that marks keep out of: corners touched on the plan, or typed. */
@@ -98,7 +98,7 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
     () =>
       joinScenes(
         outlineScene(state.packages),
-        areaScene([...others, { name: name.trim() || AREA_KIND[kind], corners: places }]),
+        areaScene([...others, { name: name.trim() || areaKindWords()[kind], corners: places }]),
         controlScene(state.control, null),
       ),
     // oxlint-disable-next-line react/exhaustive-deps -- `others` follows from the state
@@ -126,7 +126,7 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
     >
       <div className="grid gap-4 md:grid-cols-[2fr_3fr]">
         <div className="grid content-start gap-3">
-          <Choice label={msg('common.whatItIs')} value={kind} options={KINDS} onChange={choose} />
+          <Choice label={msg('common.whatItIs')} value={kind} options={kindChoices()} onChange={choose} />
           <Field
             label={msg('common.name')}
             value={name}

@@ -1,6 +1,6 @@
 import type { Fact } from '@idle-marker/contract';
 import { classOf } from '@idle-marker/records';
-import { msg, HEIGHT_REFERENCE, MARK_TOOLS } from '@idle-marker/words';
+import { msg, heightReferenceWords, markToolWords, worded } from '@idle-marker/words';
 import { DraftField } from '../../field/DraftField.tsx';
 import { lengthDraft } from '../../field/draft.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -18,7 +18,7 @@ import { AlsoFields } from './AlsoFields.tsx';
 const entries = <K extends string>(names: Readonly<Record<K, string>>) => Object.entries(names) as [K, string][];
 
 /** Lines of roads are chosen where marks are made along them. */
-const REFERENCES = entries(HEIGHT_REFERENCE).filter(([key]) => key !== 'string');
+const referenceChoices = worded(() => entries(heightReferenceWords()).filter(([key]) => key !== 'string'));
 
 /** Makes a package, or a new revision of one: marks that are set keep standing, since their keys stay. */
 export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; onClose(): void }) {
@@ -107,7 +107,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
         <Choice
           label={msg('common.cutAndFillTo')}
           value={heightReference}
-          options={REFERENCES}
+          options={referenceChoices()}
           onChange={setHeightReference}
         />
         <NextTradeButtons
@@ -128,7 +128,10 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
         <Choice
           label={msg('design.cutAndFillAlsoTo')}
           value={also}
-          options={[['none', msg('common.nothingElse')], ...REFERENCES.filter(([key]) => key !== heightReference)]}
+          options={[
+            ['none', msg('common.nothingElse')],
+            ...referenceChoices().filter(([key]) => key !== heightReference),
+          ]}
           onChange={setAlso}
         />
         {also !== 'none' && <AlsoFields model={model} />}
@@ -162,7 +165,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           </>
         )}
       </div>
-      <p className="mt-2 text-[13px] text-ink2">{MARK_TOOLS[writing.markKind]}</p>
+      <p className="mt-2 text-[13px] text-ink2">{markToolWords()[writing.markKind]}</p>
       {read.map((each, i) => (
         <ItemFields
           key={i}

@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import { msg, MEANING } from '@idle-marker/words';
+import { msg, meaningWords, worded } from '@idle-marker/words';
 import { DraftField } from '../../field/DraftField.tsx';
 import { typed } from '../../field/draft.ts';
 import { surfaceId, useSurfaces } from '../../drawings/useSurfaces.ts';
@@ -13,18 +13,21 @@ import { GridSource } from './GridSource.tsx';
 import { isPath, type DraftItem, type Item, type ReadItem } from './itemDraft.ts';
 import { SaidPlace } from './SaidPlace.tsx';
 
-const RULES = [
-  ['outline', msg('design.roundTheOutline')],
-  ['linePairs', msg('design.beyondBothEndsOfEverySide')],
-  ['lineEnds', msg('design.beyondBothEndsOfLines')],
-  ['points', msg('design.onThePointsThemselves')],
-  ['recoveries', msg('design.onThePointsTwoRecoveriesEach')],
-  ['along', msg('design.alongALineAtAnIntervalAnd')],
-  ['bolts', msg('design.onBoltsRoundEachPointWithCentre')],
-  ['rakedPiles', msg('design.onLeaningPilesTwoRecoveriesEach')],
-] as const;
+const ruleChoices = worded(
+  () =>
+    [
+      ['outline', msg('design.roundTheOutline')],
+      ['linePairs', msg('design.beyondBothEndsOfEverySide')],
+      ['lineEnds', msg('design.beyondBothEndsOfLines')],
+      ['points', msg('design.onThePointsThemselves')],
+      ['recoveries', msg('design.onThePointsTwoRecoveriesEach')],
+      ['along', msg('design.alongALineAtAnIntervalAnd')],
+      ['bolts', msg('design.onBoltsRoundEachPointWithCentre')],
+      ['rakedPiles', msg('design.onLeaningPilesTwoRecoveriesEach')],
+    ] as const,
+);
 
-const LISTED: Readonly<Record<DraftItem['rule'], string>> = {
+const listedWords = worded((): Readonly<Record<DraftItem['rule'], string>> => ({
   outline: msg('design.cornersInOrderRoundTheOutline'),
   linePairs: msg('design.cornersInOrderRoundTheOutline'),
   lineEnds: msg('design.endsOfTheLinesFromAndTo'),
@@ -34,14 +37,17 @@ const LISTED: Readonly<Record<DraftItem['rule'], string>> = {
   road: msg('design.stationsOfTheRoad'),
   bolts: msg('design.centresOfTheGroupsOfBolts'),
   rakedPiles: msg('design.headsOfThePilesInOrderAlong'),
-};
+}));
 
-const WHY_MOVED = [
-  ['wallThickness', msg('design.thicknessOfTheWall')],
-  ['footing', msg('design.stepOfTheFooting')],
-  ['batter', msg('design.batterOfTheFace')],
-  ['other', msg('design.anotherReason')],
-] as const;
+const whyMoved = worded(
+  () =>
+    [
+      ['wallThickness', msg('design.thicknessOfTheWall')],
+      ['footing', msg('design.stepOfTheFooting')],
+      ['batter', msg('design.batterOfTheFace')],
+      ['other', msg('design.anotherReason')],
+    ] as const,
+);
 
 const entries = <K extends string>(names: Readonly<Record<K, string>>) => Object.entries(names) as [K, string][];
 
@@ -79,13 +85,13 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
         <Choice
           label={msg('design.itsCornersAre')}
           value={item.meaning}
-          options={entries(MEANING)}
+          options={entries(meaningWords())}
           onChange={(meaning) => onChange({ meaning })}
         />
         <Choice
           label={msg('design.hubsStand')}
           value={item.rule}
-          options={RULES}
+          options={ruleChoices()}
           onChange={(rule) =>
             onChange({ rule, ...(rule === 'bolts' || rule === 'rakedPiles' ? { meaning: 'centre' as const } : {}) })
           }
@@ -211,7 +217,7 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
       />
       <label className="mt-2 block text-[13px] text-ink2" htmlFor={id}>
         {msg('design.oneALineNameIn', {
-          listed: LISTED[item.rule],
+          listed: listedWords()[item.rule],
           axes: units.axes[0] === 'e' ? 'E, N' : 'N, E',
           unit: units.unit,
           isPath: isPath(item.rule) ? msg('design.thenItsHeightAndArcLeft25') : '',
@@ -334,7 +340,7 @@ function MovedLine({ read: { draft, faults }, onChange, onSteps }: Part & Pick<I
           <Choice
             label={msg('design.byThe')}
             value={each.why}
-            options={WHY_MOVED}
+            options={whyMoved()}
             onChange={(why) => change(i, { why })}
           />
           <Button look="quiet" onClick={() => onChange({ moved: draft.moved.filter((_, j) => j !== i) })}>

@@ -1,4 +1,4 @@
-import { msg, NEXT_TRADES, type NextTrade } from '@idle-marker/words';
+import { msg, nextTrades, type NextTrade } from '@idle-marker/words';
 import { Button } from '../../ui/Button.tsx';
 
 interface NextTradeButtonsProps {
@@ -11,12 +11,12 @@ interface NextTradeButtonsProps {
  * changed after.
  */
 export function NextTradeButtons({ use, onTake }: NextTradeButtonsProps) {
-  const taken = NEXT_TRADES.find((trade) => trade.use === use.trim());
+  const taken = nextTrades().find((trade) => trade.use === use.trim());
   return (
     <div role="group" aria-label={msg('design.whoBuildsFromThem')} className="sm:col-span-3">
       <p className="text-[13px] text-ink2">{msg('design.whoBuildsFromThemFillsInThe')}</p>
       <div className="flex flex-wrap gap-2">
-        {NEXT_TRADES.map((trade) => (
+        {nextTrades().map((trade) => (
           <Button
             key={trade.id}
             look="quiet"

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { classOf, fromRetired, olderGrids, olderRoads, outwardOf } from '@idle-marker/records';
-import { msg, gradeWords, HEIGHT_REFERENCE, MARK_KIND, MEANING } from '@idle-marker/words';
+import { msg, gradeWords, heightReferenceWords, markKindWords, meaningWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -41,8 +41,8 @@ export function PackageArticle({ work, isShort, onClear, onChange, onGrid }: Pac
           name: classOf(state, work.body.class).name,
           length: units.length(work.body.offset),
           unit: units.unit,
-          heightReference: HEIGHT_REFERENCE[work.body.heightReference],
-          markKind: work.body.markKind && ` · ${MARK_KIND[work.body.markKind]}`,
+          heightReference: heightReferenceWords()[work.body.heightReference],
+          markKind: work.body.markKind && ` · ${markKindWords()[work.body.markKind]}`,
           use: work.body.use && msg('design.for', { use: work.body.use }),
         })}
       </p>
@@ -74,7 +74,7 @@ export function PackageArticle({ work, isShort, onClear, onChange, onGrid }: Pac
       {work.body.items.map((item) => (
         <p key={item.name} className="mt-1">
           {item.name}: {sizeOf(item)}
-          {!item.road && `, ${MEANING[item.meaning]}`}
+          {!item.road && `, ${meaningWords()[item.meaning]}`}
           {outwardOf(item) !== 0 &&
             msg('design.markedOfIt', {
               length: units.length(Math.abs(outwardOf(item))),

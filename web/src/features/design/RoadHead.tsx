@@ -1,12 +1,12 @@
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { DraftField } from '../../field/DraftField.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 
 import type { EditRoadModel } from './useEditRoad.ts';
 import { type AlignmentFactBody } from '@idle-marker/records';
-import { ALIGNMENT_KIND } from '@idle-marker/words';
+import { alignmentKindWords } from '@idle-marker/words';
 
-const KINDS = Object.entries(ALIGNMENT_KIND) as [AlignmentFactBody['kind'], string][];
+const kindChoices = worded(() => Object.entries(alignmentKindWords()) as [AlignmentFactBody['kind'], string][]);
 
 export function RoadHead({ model }: { readonly model: EditRoadModel }) {
   const {
@@ -39,7 +39,7 @@ export function RoadHead({ model }: { readonly model: EditRoadModel }) {
         error={shown(errors.name, name)}
         autoFocus
       />
-      <Choice label={msg('common.kind')} value={kind} options={KINDS} onChange={setKind} />
+      <Choice label={msg('common.kind')} value={kind} options={kindChoices()} onChange={setKind} />
       <DraftField
         label={msg('design.stationOfItsStart')}
         inputMode="text"

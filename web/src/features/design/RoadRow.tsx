@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { msg, ALIGNMENT_KIND, offsetWords, stationText } from '@idle-marker/words';
+import { msg, alignmentKindWords, offsetWords, stationText } from '@idle-marker/words';
 import { displayedStation } from '@idle-marker/core';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle, workAlong, type SiteRoad } from '../../site/useRoads.ts';
@@ -17,7 +17,7 @@ export function RoadRow({ road: { id: line, fact, road }, onChange }: { readonly
     <p className="mb-3 flex items-baseline justify-between gap-3 border-b border-rule pb-2">
       <span>
         <strong>
-          {ALIGNMENT_KIND[body.kind]} {body.name}
+          {alignmentKindWords()[body.kind]} {body.name}
         </strong>
         {msg('design.to', {
           station: stationText(road.alignment.startStation, style, 0),

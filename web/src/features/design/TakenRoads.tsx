@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import type { ReadAlignment } from '@idle-marker/formats';
 import { alignmentPart, alikeName, keepsSections, roadOf, roadRemarks, toolFor, type Road } from '@idle-marker/records';
-import { msg, roadFaultWords, roadRemarkWords, shortStation } from '@idle-marker/words';
+import { msg, roadFaultWords, roadRemarkWords, shortStation, worded } from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle } from '../../site/useRoads.ts';
@@ -102,11 +102,14 @@ export function roadBodies(
     }));
 }
 
-const TOOL = {
-  road: msg('design.hasCurvesSpiralsOrJumpingStationsIt'),
-  referenceLine: msg('design.isOneStraightLineAReferenceLine'),
-  referenceArc: msg('design.isOneArcAReferenceArcWould'),
-} as const;
+const toolHint = worded(
+  () =>
+    ({
+      road: msg('design.hasCurvesSpiralsOrJumpingStationsIt'),
+      referenceLine: msg('design.isOneStraightLineAReferenceLine'),
+      referenceArc: msg('design.isOneArcAReferenceArcWould'),
+    }) as const,
+);
 
 /** The lines that came in, which of them to take, and what each of them needs. */
 export function TakenRoads({ roads }: { readonly roads: readonly TakenRoad[] }) {
@@ -148,7 +151,7 @@ export function TakenRoads({ roads }: { readonly roads: readonly TakenRoad[] }) 
               {msg('design.elementsIt', {
                 elements: body.elements.length,
                 spirals: spirals > 0 ? msg('design.ofThemSpirals', { spirals }) : '',
-                tool: TOOL[toolFor(body)],
+                tool: toolHint()[toolFor(body)],
                 ok: road.ok
                   ? roadRemarks(road.value)
                       .map((remark) => ` ${roadRemarkWords(remark, style)}`)

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
-import { msg, EQUIPMENT_KIND, TARGET_FORM } from '@idle-marker/words';
+import { msg, equipmentKindWords, targetForm, worded } from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import { DraftField } from '../../field/DraftField.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -9,8 +9,10 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { draftOf, itemErrors, itemOf, type Item, type ItemDraft, type Kind } from './itemDraft.ts';
 
-const FORMS = Object.entries(TARGET_FORM).map(
-  ([form, { name }]) => [form as Extract<Item, { kind: 'target' }>['form'], name] as const,
+const formChoices = worded(() =>
+  Object.entries(targetForm()).map(
+    ([form, { name }]) => [form as Extract<Item, { kind: 'target' }>['form'], name] as const,
+  ),
 );
 
 /** Empty at first, so nothing is said of them before they were to be kept. */
@@ -73,13 +75,13 @@ export function EditItem({
   return (
     <form
       className="flex flex-col gap-3"
-      aria-label={EQUIPMENT_KIND[kind]}
+      aria-label={equipmentKindWords()[kind]}
       onSubmit={(event) => {
         event.preventDefault();
         void keep(false);
       }}
     >
-      {text('name', msg('equipment.nameOrNumber', { equipmentKind: EQUIPMENT_KIND[kind] }), {
+      {text('name', msg('equipment.nameOrNumber', { equipmentKind: equipmentKindWords()[kind] }), {
         maxLength: 80,
         autoFocus: true,
       })}
@@ -109,9 +111,9 @@ export function EditItem({
           <Choice
             label={msg('common.kind')}
             value={draft.form}
-            options={FORMS}
+            options={formChoices()}
             onChange={(form) => setDraft({ ...draft, form })}
-            help={TARGET_FORM[draft.form].hint}
+            help={targetForm()[draft.form].hint}
           />
           <div className="grid grid-cols-2 gap-3">
             {text('constant', msg('equipment.constantAddedToEachDistanceMm'))}

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { formatSigned } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { confirmedItem, lastTest } from '@idle-marker/records';
-import { msg, EQUIPMENT_KIND, TARGET_FORM } from '@idle-marker/words';
+import { msg, equipmentKindWords, targetForm, worded } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits, type Units } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -11,18 +11,24 @@ import { EditItem } from './EditItem.tsx';
 import type { Item, Kind } from './itemDraft.ts';
 
 const KINDS: readonly Kind[] = ['instrument', 'target', 'pole', 'pair'];
-const HEADING = {
-  instrument: msg('equipment.instruments'),
-  target: msg('equipment.targets'),
-  pole: msg('equipment.poles'),
-  pair: msg('equipment.pairsWithAReceiver'),
-} as const;
-const ADD = {
-  instrument: msg('equipment.addAnInstrument'),
-  target: msg('equipment.addATarget'),
-  pole: msg('equipment.addAPole'),
-  pair: msg('equipment.addAPair'),
-} as const;
+const headingWords = worded(
+  () =>
+    ({
+      instrument: msg('equipment.instruments'),
+      target: msg('equipment.targets'),
+      pole: msg('equipment.poles'),
+      pair: msg('equipment.pairsWithAReceiver'),
+    }) as const,
+);
+const addWords = worded(
+  () =>
+    ({
+      instrument: msg('equipment.addAnInstrument'),
+      target: msg('equipment.addATarget'),
+      pole: msg('equipment.addAPole'),
+      pair: msg('equipment.addAPair'),
+    }) as const,
+);
 function aboutItem(item: Item, units: Units): string {
   switch (item.kind) {
     case 'instrument':
@@ -36,7 +42,7 @@ function aboutItem(item: Item, units: Units): string {
       });
     case 'target':
       return [
-        ...(TARGET_FORM[item.form].name === item.name ? [] : [TARGET_FORM[item.form].name]),
+        ...(targetForm()[item.form].name === item.name ? [] : [targetForm()[item.form].name]),
         msg('equipment.constantMm', { signed: formatSigned(item.constantMm, 1) }),
         ...(item.ownHeight === 0
           ? []
@@ -78,11 +84,11 @@ export function LibraryDialog({ onClose }: { onClose(): void }) {
         KINDS.map((kind) => {
           const items = state.equipment.filter((each) => each.body.what.kind === kind);
           return (
-            <section key={kind} className="mb-4" aria-label={EQUIPMENT_KIND[kind]}>
+            <section key={kind} className="mb-4" aria-label={equipmentKindWords()[kind]}>
               <div className="flex items-center justify-between gap-3 border-b border-ink">
-                <h3 className="text-[17px]">{HEADING[kind]}</h3>
+                <h3 className="text-[17px]">{headingWords()[kind]}</h3>
                 <Button look="quiet" onClick={() => setEditing({ kind, item: null })}>
-                  {ADD[kind]}
+                  {addWords()[kind]}
                 </Button>
               </div>
               {items.length === 0 && <p className="py-2 text-ink2">{msg('equipment.noneListedYet')}</p>}

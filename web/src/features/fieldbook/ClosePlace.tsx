@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Fact } from '@idle-marker/contract';
 import { closingOf, dayOf, memberName, type ClosingItem } from '@idle-marker/records';
-import { msg, closingWords } from '@idle-marker/words';
+import { msg, closingWords, worded } from '@idle-marker/words';
 import { now as clock } from '../../data/clock.ts';
 import { useLedger } from '../../data/useLedger.ts';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
@@ -15,7 +15,7 @@ import { clockTime, TIME_ZONE } from '../../ui/time.ts';
 import { BookWays } from './BookWays.tsx';
 
 /** Where each thing is put right. */
-const WHERE: Readonly<Record<ClosingItem['code'], readonly [string, string] | null>> = {
+const whereToGo = worded((): Readonly<Record<ClosingItem['code'], readonly [string, string] | null>> => ({
   CLOSING_PROOF_MISSING: ['prove', msg('fieldbook.proveItNow')],
   HEIGHTS_UNCHECKED: ['station', msg('common.sightAnotherBenchmark')],
   STILL_SET_UP: ['station', msg('common.toTheStation')],
@@ -30,7 +30,7 @@ const WHERE: Readonly<Record<ClosingItem['code'], readonly [string, string] | nu
   LEFT_TO_SET: null,
   CONTROL_DOUBTFUL: ['control', msg('common.toControl')],
   NOT_STORED: null,
-};
+}));
 
 /** May I pack up? What is missing, what is open, and what whoever comes next has to know. */
 export function Place() {
@@ -163,7 +163,7 @@ function Items({
       <ul className="mt-1 flex flex-col gap-2">
         {items.map((item, i) => {
           const words = closingWords(item);
-          const where = WHERE[item.code];
+          const where = whereToGo()[item.code];
           return (
             <li key={i} className={`flex flex-wrap items-center gap-x-4 border-l-4 pl-3 ${TONE[tone]}`}>
               <span className="min-w-0 flex-1">

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { fileWord } from '@idle-marker/paper';
 import { dayBook, daysOf, setupBook } from '@idle-marker/records';
-import { msg, ACTIVITY } from '@idle-marker/words';
+import { msg, activityWords } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { usePaper } from '../../print/usePaper.ts';
@@ -92,7 +92,7 @@ export function Place() {
               <tbody>
                 {spent.map(({ activity, minutes, count }) => (
                   <tr key={activity}>
-                    <td className={TD_WORD}>{ACTIVITY[activity]}</td>
+                    <td className={TD_WORD}>{activityWords()[activity]}</td>
                     <td className={TD}>{minutes}</td>
                     <td className={TD}>{count}</td>
                   </tr>

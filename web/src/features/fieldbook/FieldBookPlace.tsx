@@ -9,7 +9,7 @@ import {
   memberName,
   type BookTopic,
 } from '@idle-marker/records';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
@@ -20,7 +20,7 @@ import { BookWays } from './BookWays.tsx';
 import { toggled } from '../../ui/toggled.ts';
 import { SetupPageCard } from './SetupPageCard.tsx';
 
-const TOPIC: Readonly<Record<BookTopic, string>> = {
+const topicWords = worded((): Readonly<Record<BookTopic, string>> => ({
   site: msg('common.site'),
   control: msg('common.control'),
   station: msg('common.station'),
@@ -28,7 +28,7 @@ const TOPIC: Readonly<Record<BookTopic, string>> = {
   mark: msg('common.marks'),
   handover: msg('fieldbook.sheets'),
   note: msg('fieldbook.notes'),
-};
+}));
 const PAGE = 200;
 const ALL = 'all';
 
@@ -115,7 +115,7 @@ export function Place() {
               onClick={() => setTopics(toggled(topics, topic))}
               className={`min-h-11 rounded-sm border px-3 font-medium ${topics.has(topic) ? 'border-spruce bg-spruce text-on-spruce' : 'border-ink2 bg-sheet'}`}
             >
-              {TOPIC[topic]}
+              {topicWords()[topic]}
             </button>
           ))}
           <span className="ml-auto flex items-center gap-2">
@@ -165,7 +165,7 @@ export function Place() {
                       <span className="block text-ink2 md:hidden">{who}</span>
                     </td>
                     <td className={`${TD_WORD} whitespace-nowrap max-md:hidden`}>{who}</td>
-                    <td className={`${TD_WORD} text-ink2 max-md:hidden`}>{TOPIC[line.topic]}</td>
+                    <td className={`${TD_WORD} text-ink2 max-md:hidden`}>{topicWords()[line.topic]}</td>
                     <td className={`${TD_WORD} figures w-full`}>{line.text}</td>
                   </tr>
                 );

@@ -11,7 +11,15 @@ import {
   SETUP_CHECKED,
   setupPage,
 } from '@idle-marker/records';
-import { msg, goodToWords, PROOF_OUTCOME, proofFigureWords, SETUP_STEPS, smallUnit } from '@idle-marker/words';
+import {
+  msg,
+  goodToWords,
+  proofOutcomeWords,
+  proofFigureWords,
+  setupSteps,
+  smallUnit,
+  worded,
+} from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -19,11 +27,14 @@ import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime, dayAndTime } from '../../ui/time.ts';
 import { MarkPhotos } from '../../pole/MarkPhotos.tsx';
 
-const VERDICT = {
-  accepted: 'accepted',
-  provisional: msg('fieldbook.acceptedAsProvisional'),
-  refused: 'refused',
-} as const;
+const verdictWords = worded(
+  () =>
+    ({
+      accepted: 'accepted',
+      provisional: msg('fieldbook.acceptedAsProvisional'),
+      refused: 'refused',
+    }) as const,
+);
 
 /**
  * One set-up as a page of a field book: who, with what, in what weather, on which marks, how it fitted, and what came
@@ -44,7 +55,7 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
       ? (state.directions.find((each) => each.id === body.direction)?.body.name ?? msg('fieldbook.aFixedDirection'))
       : nameOf(body.control);
   const steps = occupation.body.checklist ?? [];
-  const ticked = SETUP_STEPS.flatMap((step) => {
+  const ticked = setupSteps().flatMap((step) => {
     const at = steps.find((each) => each.step === step.id)?.at;
     return at ? [`${clockTime(at)} ${step.short}`] : [];
   });
@@ -105,7 +116,7 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
     [
       msg('fieldbook.decision'),
       page.solution
-        ? `${withdrawn ? msg('fieldbook.withdrawnWas') : ''}${VERDICT[page.solution.decision.body.verdict]}${page.solution.decision.body.reason ? `: ${page.solution.decision.body.reason}` : ''}`
+        ? `${withdrawn ? msg('fieldbook.withdrawnWas') : ''}${verdictWords()[page.solution.decision.body.verdict]}${page.solution.decision.body.reason ? `: ${page.solution.decision.body.reason}` : ''}`
         : msg('common.noneYet'),
     ],
     ...(check.length > 0 ? [[msg('common.checked'), check.join(' ')] as const] : []),
@@ -134,8 +145,8 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
           return msg('fieldbook.planHeight', {
             clockTime: clockTime(proof.at),
             provenOn: provenOn(proof),
-            proofOutcome: PROOF_OUTCOME[proof.body.plan],
-            proofOutcome2: PROOF_OUTCOME[proof.body.height],
+            proofOutcome: proofOutcomeWords()[proof.body.plan],
+            proofOutcome2: proofOutcomeWords()[proof.body.height],
             measured: measured && ` (${measured})`,
           });
         })

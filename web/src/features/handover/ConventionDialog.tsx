@@ -3,15 +3,16 @@ import { STAKE_MARK_KINDS, STAKE_TERMS, type StakeTerm } from '@idle-marker/core
 import type { NamedConvention } from '@idle-marker/records';
 import {
   msg,
-  CARRIER,
+  carrierWords,
   conventionFaultWords,
   crewWords,
-  FACING,
-  LANGUAGES,
+  facingWords,
+  allLanguages,
   otherReadings,
   ROUNDING,
-  STAKE_MARK_KIND,
-  STAKE_PART,
+  stakeMarkKindWords,
+  stakePartWords,
+  worded,
 } from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -33,19 +34,25 @@ import {
   type PartPlace,
 } from './conventionDraft.ts';
 
-const SIDES = [
-  ['front', 'front'],
-  ['back', 'back'],
-  ['left', msg('handover.leftSide')],
-  ['right', msg('handover.rightSide')],
-  ['none', msg('handover.notWritten')],
-] as const;
-const SIZES = [
-  ['length', msg('common.length')],
-  ['inGround', msg('handover.ofItInTheGround')],
-  ['width', msg('handover.widthOfASide')],
-  ['letterHeight', msg('handover.heightOfLetters')],
-] as const;
+const sideChoices = worded(
+  () =>
+    [
+      ['front', 'front'],
+      ['back', 'back'],
+      ['left', msg('handover.leftSide')],
+      ['right', msg('handover.rightSide')],
+      ['none', msg('handover.notWritten')],
+    ] as const,
+);
+const sizeChoices = worded(
+  () =>
+    [
+      ['length', msg('common.length')],
+      ['inGround', msg('handover.ofItInTheGround')],
+      ['width', msg('handover.widthOfASide')],
+      ['letterHeight', msg('handover.heightOfLetters')],
+    ] as const,
+);
 /** Terms that offsets can lead to, and heights. */
 const OFFSET_TERMS: readonly StakeTerm[] = [
   'outsideFace',
@@ -142,7 +149,7 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
         <Choice
           label={msg('handover.writtenOn')}
           value={draft.carrier}
-          options={entries(CARRIER)}
+          options={entries(carrierWords())}
           onChange={(carrier) => change({ carrier })}
         />
       </div>
@@ -252,7 +259,7 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
       </Group>
       <Group title={msg('handover.theLath')}>
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-          {SIZES.map(([field, label]) => (
+          {sizeChoices().map(([field, label]) => (
             <Field
               key={field}
               label={label}
@@ -276,7 +283,7 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
             label={msg('handover.itsFront')}
             className="col-span-2"
             value={draft.facing}
-            options={entries(FACING)}
+            options={entries(facingWords())}
             onChange={(facing) => change({ facing })}
           />
           <FacingPicture facing={draft.facing} />
@@ -286,7 +293,7 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
         <div className="grid grid-cols-[auto_1fr_1fr] items-end gap-x-3 gap-y-2">
           {STAKE_MARK_KINDS.map((kind) => (
             <div key={kind} className="contents">
-              <span className="pb-3">{STAKE_MARK_KIND[kind]}</span>
+              <span className="pb-3">{stakeMarkKindWords()[kind]}</span>
               {(['ribbon', 'paint'] as const).map((what) => (
                 <Field
                   key={what}
@@ -309,7 +316,7 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
           className="max-w-60"
           label={msg('handover.onTheStake')}
           value={draft.languages[0] ?? 'en'}
-          options={LANGUAGES.map(({ code, name }) => [code, name] as const)}
+          options={allLanguages().map(({ code, name }) => [code, name] as const)}
           onChange={(first) => {
             const words = crewWords(first);
             change({
@@ -320,16 +327,18 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
             });
           }}
         />
-        {LANGUAGES.filter(({ code }) => code !== draft.languages[0]).map(({ code, name }) => (
-          <Tick
-            key={code}
-            label={msg('handover.onTheCardsToo', { name })}
-            checked={draft.languages.includes(code)}
-            onChange={(on) =>
-              change({ languages: on ? [...draft.languages, code] : draft.languages.filter((each) => each !== code) })
-            }
-          />
-        ))}
+        {allLanguages()
+          .filter(({ code }) => code !== draft.languages[0])
+          .map(({ code, name }) => (
+            <Tick
+              key={code}
+              label={msg('handover.onTheCardsToo', { name })}
+              checked={draft.languages.includes(code)}
+              onChange={(on) =>
+                change({ languages: on ? [...draft.languages, code] : draft.languages.filter((each) => each !== code) })
+              }
+            />
+          ))}
       </Group>
     </Dialog>
   );
@@ -345,7 +354,7 @@ const Group = ({ title, children }: { readonly title: string; readonly children:
 function PartsTable({ parts, onChange }: { readonly parts: readonly PartPlace[]; onChange(parts: PartPlace[]): void }) {
   const set = (part: PartPlace['part'], change: Partial<PartPlace>) =>
     onChange(parts.map((each) => (each.part === part ? { ...each, ...change } : each)));
-  const inOrder = SIDES.flatMap(([side]) => parts.filter((each) => each.side === side));
+  const inOrder = sideChoices().flatMap(([side]) => parts.filter((each) => each.side === side));
   return (
     <table className={TABLE}>
       <thead>
@@ -359,15 +368,15 @@ function PartsTable({ parts, onChange }: { readonly parts: readonly PartPlace[];
       <tbody>
         {inOrder.map(({ part, side, ruled }) => (
           <tr key={part} className={side === 'none' ? 'text-ink2' : ''}>
-            <td className={`${TD_WORD} first-letter:uppercase`}>{STAKE_PART[part]}</td>
+            <td className={`${TD_WORD} first-letter:uppercase`}>{stakePartWords()[part]}</td>
             <td className={TD_WORD}>
               <select
-                aria-label={msg('handover.sideOf', { stakePart: STAKE_PART[part] })}
+                aria-label={msg('handover.sideOf', { stakePart: stakePartWords()[part] })}
                 value={side}
                 onChange={(event) => set(part, { side: event.target.value as PartPlace['side'] })}
                 className="min-h-11 rounded-sm border border-ink2 bg-sheet px-2"
               >
-                {SIDES.map(([value, words]) => (
+                {sideChoices().map(([value, words]) => (
                   <option key={value} value={value}>
                     {words}
                   </option>
@@ -379,14 +388,14 @@ function PartsTable({ parts, onChange }: { readonly parts: readonly PartPlace[];
                 <span className="flex">
                   <Button
                     look="quiet"
-                    aria-label={msg('handover.earlier', { stakePart: STAKE_PART[part] })}
+                    aria-label={msg('handover.earlier', { stakePart: stakePartWords()[part] })}
                     onClick={() => onChange(movePart(parts, part, -1))}
                   >
                     ↑
                   </Button>
                   <Button
                     look="quiet"
-                    aria-label={msg('handover.later', { stakePart: STAKE_PART[part] })}
+                    aria-label={msg('handover.later', { stakePart: stakePartWords()[part] })}
                     onClick={() => onChange(movePart(parts, part, 1))}
                   >
                     ↓
@@ -400,7 +409,7 @@ function PartsTable({ parts, onChange }: { readonly parts: readonly PartPlace[];
                   <input
                     type="checkbox"
                     className="h-5 w-5 accent-(--spruce)"
-                    aria-label={msg('handover.aLineBelow', { stakePart: STAKE_PART[part] })}
+                    aria-label={msg('handover.aLineBelow', { stakePart: stakePartWords()[part] })}
                     checked={ruled}
                     onChange={(event) => set(part, { ruled: event.target.checked })}
                   />

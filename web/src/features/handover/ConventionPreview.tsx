@@ -1,11 +1,20 @@
 import { roomOn, type StakeConvention } from '@idle-marker/core';
-import { msg, CARRIER, crewWords, FACING, stakeNoticeWords, STAKE_MARK_KIND, writtenStake } from '@idle-marker/words';
+import {
+  msg,
+  carrierWords,
+  crewWords,
+  facingWords,
+  stakeNoticeWords,
+  stakeMarkKindWords,
+  writtenStake,
+  worded,
+} from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { FacingPicture } from '../../stakes/FacingPicture.tsx';
 import { LathPicture } from './LathPicture.tsx';
-import { SAMPLES } from './conventionDraft.ts';
+import { sampleStakes } from './conventionDraft.ts';
 
-const SAMPLE = [msg('handover.aHubOfABuilding'), msg('handover.aHubBehindAKerb')];
+const sampleNames = worded(() => [msg('handover.aHubOfABuilding'), msg('handover.aHubBehindAKerb')]);
 
 /** A convention tried on made-up marks, and the rest of what it says. */
 export function ConventionPreview({ convention }: { readonly convention: StakeConvention }) {
@@ -14,11 +23,11 @@ export function ConventionPreview({ convention }: { readonly convention: StakeCo
   return (
     <>
       <div className="mt-3 grid grid-cols-[repeat(auto-fit,minmax(280px,1fr))] gap-5">
-        {SAMPLES.map((sample, i) => {
+        {sampleStakes().map((sample, i) => {
           const { faces, notices } = writtenStake(sample, { convention, unit: settings.lengthUnit });
           return (
             <div key={sample.name}>
-              <h3 className="mb-1 text-[15px]">{SAMPLE[i]}</h3>
+              <h3 className="mb-1 text-[15px]">{sampleNames()[i]}</h3>
               <LathPicture
                 faces={faces}
                 carrier={convention.carrier}
@@ -36,7 +45,7 @@ export function ConventionPreview({ convention }: { readonly convention: StakeCo
       </div>
       <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
         <dt className="text-ink2">{msg('handover.writtenOn')}</dt>
-        <dd>{CARRIER[convention.carrier]}</dd>
+        <dd>{carrierWords()[convention.carrier]}</dd>
         <dt className="text-ink2">{msg('handover.room')}</dt>
         <dd className="figures">
           {msg('handover.ofLettersASideMmHighIt', {
@@ -51,7 +60,7 @@ export function ConventionPreview({ convention }: { readonly convention: StakeCo
           {convention.colours
             .map(
               ({ kind, ribbon, paint }) =>
-                `${STAKE_MARK_KIND[kind]}: ${[ribbon && msg('handover.ribbon2', { ribbon }), paint && msg('handover.paint2', { paint })].filter(Boolean).join(', ')}`,
+                `${stakeMarkKindWords()[kind]}: ${[ribbon && msg('handover.ribbon2', { ribbon }), paint && msg('handover.paint2', { paint })].filter(Boolean).join(', ')}`,
             )
             .join('; ') || msg('handover.noneSaid')}
         </dd>
@@ -86,7 +95,7 @@ export function ConventionPreview({ convention }: { readonly convention: StakeCo
           <>
             <dt className="text-ink2">{msg('handover.theLath')}</dt>
             <dd className="flex items-center gap-3">
-              {FACING[convention.facing]} <FacingPicture facing={convention.facing} />
+              {facingWords()[convention.facing]} <FacingPicture facing={convention.facing} />
             </dd>
           </>
         )}

@@ -12,7 +12,7 @@ import {
   type PointGroup,
 } from '@idle-marker/formats';
 import { exportedLines, exportedPoints, exportedSetups, rawSightsOf } from '@idle-marker/records';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { now as clock } from '../../data/clock.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -24,13 +24,13 @@ import { dayAndTime } from '../../ui/time.ts';
 import { HandOverWays } from './HandOverWays.tsx';
 import { TakeRawSights } from './TakeRawSights.tsx';
 
-const GROUPS: readonly (readonly [PointGroup, string])[] = [
+const groupChoices = worded((): readonly (readonly [PointGroup, string])[] => [
   ['control', msg('common.control')],
   ['marks', msg('handover.marksThatAreSet')],
   ['planned', msg('handover.marksStillToBeSet')],
   ['stations', msg('common.stations')],
   ['asBuilt', msg('handover.whatWasMeasuredAsItStands')],
-];
+]);
 const COLUMNS_KEY = 'idle-marker export columns';
 const USUAL: readonly PointColumn[] = ['name', 'e', 'n', 'z', 'group', 'code', 'note'];
 
@@ -82,7 +82,7 @@ export function Place() {
           <h1 className="text-2xl">{msg('handover.filesForOthers')}</h1>
           <p className="text-ink2">{msg('handover.pointsAndLinesWithEverySightIn')}</p>
           <div className="mt-2 grid sm:grid-cols-2" role="group" aria-label={msg('handover.whatGoesIntoTheFile')}>
-            {GROUPS.map(([group, words]) => (
+            {groupChoices().map(([group, words]) => (
               <Tick
                 key={group}
                 label={

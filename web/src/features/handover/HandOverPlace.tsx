@@ -4,14 +4,14 @@ import { useQuery } from '@tanstack/react-query';
 import { cutSheet, memberName, type CutSheet, uncheckedMarks } from '@idle-marker/records';
 import {
   msg,
-  CAUTIONS,
-  HEIGHT_REFERENCE,
-  MEANING,
+  allCautions,
+  heightReferenceWords,
+  meaningWords,
   openCautionWords,
   smallLength,
-  STANDING,
+  standingWords,
   stationNotices,
-  WITHHELD_REASON,
+  withheldReasonWords,
   writtenLength,
 } from '@idle-marker/words';
 import { formatSigned } from '@idle-marker/core';
@@ -149,7 +149,7 @@ export function Place() {
           )}
           {preview.withheld.length > 0 && (
             <Card tone="brick" title={msg('handover.withheld', { withheld: preview.withheld.length })}>
-              {preview.withheld.map((each) => `${each.name}: ${WITHHELD_REASON[each.reason]}`).join('. ')}.
+              {preview.withheld.map((each) => `${each.name}: ${withheldReasonWords()[each.reason]}`).join('. ')}.
             </Card>
           )}
           {nothing ? (
@@ -162,7 +162,7 @@ export function Place() {
           ) : (
             <SheetTable sheet={preview} />
           )}
-          <p className="mt-4 text-[13px] leading-snug text-ink2">{CAUTIONS.join(' ')}</p>
+          <p className="mt-4 text-[13px] leading-snug text-ink2">{allCautions().join(' ')}</p>
         </section>
         <IssuedSheets sheets={sheets.data ?? null} away={sheets.isError} />
       </div>
@@ -183,7 +183,7 @@ function SheetTable({ sheet }: { sheet: CutSheet }) {
               <th className={TH_WORD}>{msg('handover.offsetTo')}</th>
               <th className={TH}>{msg('handover.offset')}</th>
               <th className={TH}>{msg('common.hub')}</th>
-              <th className={`${TH} first-letter:uppercase`}>{HEIGHT_REFERENCE[sheet.heightReference]}</th>
+              <th className={`${TH} first-letter:uppercase`}>{heightReferenceWords()[sheet.heightReference]}</th>
               <th className={TH_WORD}>{msg('handover.cutFill')}</th>
               <th className={TH}>{msg('handover.eNOffMm')}</th>
               <th className={TH_WORD}>{msg('common.station')}</th>
@@ -215,7 +215,7 @@ const SheetRow = memo(function SheetRow({
     <tr>
       <td className={`${TD_WORD} font-semibold whitespace-nowrap`}>{row.name}</td>
       <td className={TD_WORD}>
-        {row.corner}, {MEANING[row.meaning]}
+        {row.corner}, {meaningWords()[row.meaning]}
       </td>
       <td className={TD}>
         {writtenLength(row.reading?.offset ?? row.offset, sheet.lengthUnit, row.reading?.rounding.offset ?? 'finest')}
@@ -232,7 +232,9 @@ const SheetRow = memo(function SheetRow({
       <td className={`${TD_WORD} whitespace-nowrap`}>
         {row.proofBefore ? clockTime(row.proofBefore) : 'none'} / {row.proofAfter ? clockTime(row.proofAfter) : 'none'}
       </td>
-      <td className={`${TD_WORD} ${row.standing === 'held' ? 'text-good' : 'text-ochre'}`}>{STANDING[row.standing]}</td>
+      <td className={`${TD_WORD} ${row.standing === 'held' ? 'text-good' : 'text-ochre'}`}>
+        {standingWords()[row.standing]}
+      </td>
     </tr>
   );
 });

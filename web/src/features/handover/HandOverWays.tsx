@@ -1,6 +1,6 @@
 import { msg } from '@idle-marker/words';
-import { HAND_OVER } from '../../site/places.ts';
+import { handOverPlaces } from '../../site/places.ts';
 import { Ways } from '../../site/Ways.tsx';
 
 /** What is handed over: sheets, what stands on the stakes, the sketch, the crew's page, and how stakes are written. */
-export const HandOverWays = () => <Ways label={msg('handover.whatIsHandedOver')} ways={HAND_OVER} />;
+export const HandOverWays = () => <Ways label={msg('handover.whatIsHandedOver')} ways={handOverPlaces()} />;

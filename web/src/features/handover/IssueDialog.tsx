@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import type { Fact } from '@idle-marker/contract';
 import { compareNames, roundOf } from '@idle-marker/records';
-import { msg, STANDING } from '@idle-marker/words';
+import { msg, standingWords } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { tryNow } from '../../data/ledger.ts';
 import { ask, sending, troubleOf, type IsAnswer } from '../../data/server.ts';
@@ -141,7 +141,8 @@ export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>;
                 <Tick
                   label={
                     <>
-                      {plan.name} <span className="text-[13px] text-ink2">{standing ? STANDING[standing] : ''}</span>
+                      {plan.name}{' '}
+                      <span className="text-[13px] text-ink2">{standing ? standingWords()[standing] : ''}</span>
                     </>
                   }
                   checked={chosen.has(plan.key)}

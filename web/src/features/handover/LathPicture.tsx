@@ -1,12 +1,12 @@
 import { STAKE_SIDES, type StakeConvention, type StakeFaces, type StakeSide } from '@idle-marker/core';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 
-const SIDE_NAME: Readonly<Record<StakeSide, string>> = {
+const sideNames = worded((): Readonly<Record<StakeSide, string>> => ({
   front: msg('handover.front'),
   back: msg('common.back'),
   left: msg('common.leftSide'),
   right: msg('common.rightSide'),
-};
+}));
 
 interface LathPictureProps {
   readonly faces: StakeFaces;
@@ -29,10 +29,10 @@ export function LathPicture({ faces, carrier, writing, paint }: LathPictureProps
             rows={faces[side].flatMap(rowsOf)}
             carrier={carrier}
             wide={writing === 'along'}
-            said={`${SIDE_NAME[side]}: ${faces[side].map(({ text }) => text).join('; ')}`}
+            said={`${sideNames()[side]}: ${faces[side].map(({ text }) => text).join('; ')}`}
           />
           <figcaption className="mt-1 text-[13px] text-ink2">
-            {SIDE_NAME[side]}
+            {sideNames()[side]}
             {faces[side].some((line) => line.unusual) && (
               <span className="font-medium text-brick">
                 {' '}

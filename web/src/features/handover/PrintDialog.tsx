@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Fact } from '@idle-marker/contract';
 import { conventionFor } from '@idle-marker/records';
-import { msg, LANGUAGES } from '@idle-marker/words';
+import { msg, allLanguages, worded } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { usePaper } from '../../print/usePaper.ts';
@@ -14,16 +14,19 @@ import { LINK } from '../../ui/link.ts';
 import { TIME_ZONE } from '../../ui/time.ts';
 import { addressFault, isOpen, useCrewLinks } from './useCrewLinks.ts';
 
-const LABEL_FORMATS = [
-  ['a4of24', msg('handover.a424LabelsOf7037Mm')],
-  ['a4of14', msg('handover.a414LabelsOf9938Mm')],
-  ['a4of8', msg('handover.a48LabelsOf10572Mm')],
-  ['letterOf30', msg('handover.letter30LabelsOf258')],
-  ['letterOf10', msg('handover.letter10LabelsOf42In')],
-  ['roll24', msg('handover.rollOf24Mm')],
-  ['roll36', msg('handover.rollOf36Mm')],
-  ['roll62', msg('handover.rollOf62Mm')],
-] as const;
+const labelFormats = worded(
+  () =>
+    [
+      ['a4of24', msg('handover.a424LabelsOf7037Mm')],
+      ['a4of14', msg('handover.a414LabelsOf9938Mm')],
+      ['a4of8', msg('handover.a48LabelsOf10572Mm')],
+      ['letterOf30', msg('handover.letter30LabelsOf258')],
+      ['letterOf10', msg('handover.letter10LabelsOf42In')],
+      ['roll24', msg('handover.rollOf24Mm')],
+      ['roll36', msg('handover.rollOf36Mm')],
+      ['roll62', msg('handover.rollOf62Mm')],
+    ] as const,
+);
 const FORMAT_KEY = 'idle-marker label format';
 const NONE = 'none';
 
@@ -42,8 +45,8 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
   const { links } = useCrewLinks(id);
   const papers = usePaper();
   const kept = localStorage.getItem(FORMAT_KEY);
-  const [format, setFormat] = useState<(typeof LABEL_FORMATS)[number][0]>(
-    LABEL_FORMATS.find(([each]) => each === kept)?.[0] ?? 'a4of24',
+  const [format, setFormat] = useState<ReturnType<typeof labelFormats>[number][0]>(
+    labelFormats().find(([each]) => each === kept)?.[0] ?? 'a4of24',
   );
   const [languages, setLanguages] = useState<readonly string[]>(conventionFor(state, work.body).convention.languages);
   const root = state.packageRoots.get(work.id)!;
@@ -64,7 +67,11 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
         ...(codes ? { link } : {}),
         ...(kind === 'labels'
           ? { format }
-          : { languages: LANGUAGES.map(({ code }) => code).filter((code) => languages.includes(code)) }),
+          : {
+              languages: allLanguages()
+                .map(({ code }) => code)
+                .filter((code) => languages.includes(code)),
+            }),
       },
     });
   return (
@@ -89,7 +96,7 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
         <Choice
           label={msg('handover.labels')}
           value={format}
-          options={LABEL_FORMATS}
+          options={labelFormats()}
           onChange={(next) => {
             localStorage.setItem(FORMAT_KEY, next);
             setFormat(next);
@@ -98,7 +105,7 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
       ) : (
         <fieldset>
           <legend className="text-[13px] text-ink2">{msg('handover.languages')}</legend>
-          {LANGUAGES.map(({ code, name }) => (
+          {allLanguages().map(({ code, name }) => (
             <Tick
               key={code}
               label={name}

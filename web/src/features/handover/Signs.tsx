@@ -1,20 +1,23 @@
 import { useRef, type ReactNode } from 'react';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { Button } from '../../ui/Button.tsx';
 
 /** Signs that keyboards lack, with what they are read as. Every font of the paper has them. */
-const SIGNS = [
-  ['Δ', 'difference'],
-  ['℄', msg('handover.centreLine')],
-  ['▼', msg('handover.cutDownTo')],
-  ['▲', msg('handover.fillUpTo')],
-  ['↓', 'down'],
-  ['↑', 'up'],
-  ['⌀', 'diameter'],
-  ['∠', 'angle'],
-  ['⊥', msg('handover.squareTo')],
-  ['±', msg('handover.plusOrMinus')],
-] as const;
+const signList = worded(
+  () =>
+    [
+      ['Δ', 'difference'],
+      ['℄', msg('handover.centreLine')],
+      ['▼', msg('handover.cutDownTo')],
+      ['▲', msg('handover.fillUpTo')],
+      ['↓', 'down'],
+      ['↑', 'up'],
+      ['⌀', 'diameter'],
+      ['∠', 'angle'],
+      ['⊥', msg('handover.squareTo')],
+      ['±', msg('handover.plusOrMinus')],
+    ] as const,
+);
 
 /** Fields with a row of signs under them: a sign goes to where the caret was last. */
 export function WithSigns({ children }: { readonly children: ReactNode }) {
@@ -38,7 +41,7 @@ export function WithSigns({ children }: { readonly children: ReactNode }) {
       {children}
       <div className="mt-3 flex flex-wrap items-center gap-2" role="group" aria-label={msg('handover.signs')}>
         <span className="text-[13px] text-ink2">{msg('handover.signsPutInWhereYouTypedLast')}</span>
-        {SIGNS.map(([sign, meaning]) => (
+        {signList().map(([sign, meaning]) => (
           <Button key={sign} look="quiet" title={meaning} aria-label={`${sign}, ${meaning}`} onClick={() => put(sign)}>
             {sign}
           </Button>

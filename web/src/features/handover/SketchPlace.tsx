@@ -1,9 +1,9 @@
 import { useCallback, useMemo, useState } from 'react';
 import { fileWord, sketchDxf, sceneSvg, SKETCH_OPTIONS, sketchSteps, type SketchOptions } from '@idle-marker/paper';
 import { cutSheet, memberName } from '@idle-marker/records';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
-import { PAPER_NAMES, pngOf, svgStyle } from '../../print/files.ts';
+import { paperNames, pngOf, svgStyle } from '../../print/files.ts';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { measureOnScreen, SceneView } from '../../print/SceneView.tsx';
 import { usePaper } from '../../print/usePaper.ts';
@@ -18,12 +18,15 @@ import { useSame } from '../../ui/useSame.ts';
 import { HandOverWays } from './HandOverWays.tsx';
 import { useWork } from './useWork.ts';
 
-const SHOWN = [
-  ['offsets', msg('handover.offsets')],
-  ['heights', msg('handover.heightsCutAndFill')],
-  ['dimensions', msg('handover.distancesBetweenMarks')],
-  ['diagonals', msg('handover.diagonals')],
-] as const;
+const shownChoices = worded(
+  () =>
+    [
+      ['offsets', msg('handover.offsets')],
+      ['heights', msg('handover.heightsCutAndFill')],
+      ['dimensions', msg('handover.distancesBetweenMarks')],
+      ['diagonals', msg('handover.diagonals')],
+    ] as const,
+);
 
 /** The sketch of a package: what a client or a crew gets beside the sheet. */
 export function Place() {
@@ -104,7 +107,7 @@ export function Place() {
           <Choice
             label={msg('common.paper')}
             value={options.paper}
-            options={PAPER_NAMES}
+            options={paperNames()}
             onChange={(paper) => setOptions({ ...options, paper })}
           />
           <Choice
@@ -117,7 +120,7 @@ export function Place() {
             onChange={(way) => setOptions({ ...options, upright: way === 'upright' })}
           />
           <div>
-            {SHOWN.map(([what, words]) => (
+            {shownChoices().map(([what, words]) => (
               <Tick
                 key={what}
                 label={words}

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Fact } from '@idle-marker/contract';
 import { conventionFor, memberName, stakeAsSet, stakeReading, writingBody, type RoundStop } from '@idle-marker/records';
-import { msg, crewWords, LANGUAGES, stakeNoticeWords } from '@idle-marker/words';
+import { msg, crewWords, allLanguages, stakeNoticeWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
@@ -119,7 +119,7 @@ export function StakeSlip({ work, stop: { plan, mark, standing, report, outdated
         <Choice
           label={msg('handover.language')}
           value={language}
-          options={LANGUAGES.map(({ code, name }) => [code, name] as const)}
+          options={allLanguages().map(({ code, name }) => [code, name] as const)}
           onChange={setLanguage}
         />
       </div>

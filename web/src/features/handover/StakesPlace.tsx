@@ -1,7 +1,7 @@
 import { memo, useCallback, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { compareNames, roundOf, writingBody, type RoundStop } from '@idle-marker/records';
-import { msg, STANDING } from '@idle-marker/words';
+import { msg, standingWords } from '@idle-marker/words';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -223,7 +223,7 @@ const StakeRow = memo(function StakeRow({
           : outdated
             ? msg('handover.planChanged')
             : standing
-              ? STANDING[standing]
+              ? standingWords()[standing]
               : ''}
       </td>
     </tr>

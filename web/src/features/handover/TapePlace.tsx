@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { pointsToFind } from '@idle-marker/records';
-import { msg, crewWords, LANGUAGES } from '@idle-marker/words';
+import { msg, crewWords, allLanguages } from '@idle-marker/words';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Choice } from '../../ui/Field.tsx';
@@ -61,7 +61,7 @@ export function Place() {
             <Choice
               label={msg('handover.language')}
               value={language}
-              options={LANGUAGES.map(({ code, name }) => [code, name] as const)}
+              options={allLanguages().map(({ code, name }) => [code, name] as const)}
               onChange={setLanguage}
             />
           </div>

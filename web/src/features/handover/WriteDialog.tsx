@@ -1,23 +1,29 @@
 import { useEffect, useState } from 'react';
 import { STAKE_SIDES, type StakeConvention, type StakeFaces } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { MarkPhotos } from '../../pole/MarkPhotos.tsx';
 
-const SIDE = {
-  front: msg('handover.front'),
-  back: msg('common.back'),
-  left: msg('common.leftSide'),
-  right: msg('common.rightSide'),
-} as const;
-const FACING = {
-  toItem: msg('handover.towardWhatIsToBeBuilt'),
-  angled: msg('handover.turnedHalfwayTowardWhatIsToBe'),
-  alongRoad: msg('handover.alongTheRoad'),
-} as const;
+const sideWords = worded(
+  () =>
+    ({
+      front: msg('handover.front'),
+      back: msg('common.back'),
+      left: msg('common.leftSide'),
+      right: msg('common.rightSide'),
+    }) as const,
+);
+const facingWords = worded(
+  () =>
+    ({
+      toItem: msg('handover.towardWhatIsToBeBuilt'),
+      angled: msg('handover.turnedHalfwayTowardWhatIsToBe'),
+      alongRoad: msg('handover.alongTheRoad'),
+    }) as const,
+);
 
 interface WriteDialogProps {
   readonly name: string;
@@ -84,8 +90,8 @@ export function WriteDialog({ name, mark, faces, convention, anew, onClose }: Wr
       {line ? (
         <div className="flex min-h-[46dvh] flex-col justify-center gap-3">
           <p className="text-[17px] text-ink2">
-            {SIDE[line.side]}
-            {at === 0 && convention.carrier === 'lath' && `. ${FACING[convention.facing]}`}
+            {sideWords()[line.side]}
+            {at === 0 && convention.carrier === 'lath' && `. ${facingWords()[convention.facing]}`}
           </p>
           <p
             className={`figures text-[clamp(34px,9vw,84px)] leading-[1.1] font-semibold break-words ${line.unusual ? 'border-4 border-brick px-3' : ''}`}

@@ -13,7 +13,7 @@ import {
   type StakeSide,
   type StakeTerm,
 } from '@idle-marker/core';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 
 export interface PartPlace {
   readonly part: StakePart;
@@ -133,7 +133,7 @@ export function movePart(parts: readonly PartPlace[], part: StakePart, by: -1 | 
 }
 
 /** Made-up marks to try a convention on: a hub of a building and one of a kerb. */
-export const SAMPLES: readonly StakeContent[] = [
+export const sampleStakes = worded((): readonly StakeContent[] => [
   {
     name: 'H-B3 E',
     offset: 2,
@@ -170,4 +170,4 @@ export const SAMPLES: readonly StakeContent[] = [
     tolerance: { plan: 0.01, height: 0.006 },
     set: { day: '2031-05-06', by: msg('handover.kim') },
   },
-];
+]);

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { checkJson, type Fact } from '@idle-marker/contract';
 import { judgePairedProof, type ControlMark, type PairedSolution, classOf } from '@idle-marker/records';
-import { msg, PROOF_OUTCOME, pairedProofSentence, proofVerdict, smallLength } from '@idle-marker/words';
+import { msg, proofOutcomeWords, pairedProofSentence, proofVerdict, smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -126,10 +126,11 @@ export function KnownMarks({ paired, shooting: { shoot, shooting } }: KnownMarks
                 <td className={TD_WORD}>{clockTime(proof.at)}</td>
                 <td className={TD_WORD}>{nameOf(proof.body.control)}</td>
                 <td className={TD}>
-                  {figure(proof, 'horizontalMm')} <span className="text-[13px]">{PROOF_OUTCOME[proof.body.plan]}</span>
+                  {figure(proof, 'horizontalMm')}{' '}
+                  <span className="text-[13px]">{proofOutcomeWords()[proof.body.plan]}</span>
                 </td>
                 <td className={TD}>
-                  {figure(proof, 'dZMm')} <span className="text-[13px]">{PROOF_OUTCOME[proof.body.height]}</span>
+                  {figure(proof, 'dZMm')} <span className="text-[13px]">{proofOutcomeWords()[proof.body.height]}</span>
                 </td>
               </tr>
             ))}

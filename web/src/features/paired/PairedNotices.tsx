@@ -1,5 +1,5 @@
 import { pairedDue } from '@idle-marker/records';
-import { msg, PAIRED_DUE, pairFaultWords } from '@idle-marker/words';
+import { msg, pairedDueWords, pairFaultWords } from '@idle-marker/words';
 import { Button } from '../../ui/Button.tsx';
 import { Card } from '../../ui/Slip.tsx';
 
@@ -50,8 +50,8 @@ export function PairedNotices({ model }: { readonly model: PairedWorkModel }) {
         pairedDue(state, accepted)
           .slice(0, 2)
           .map((each) => (
-            <Card key={each} tone={each.endsWith('FAILED') ? 'brick' : 'ochre'} title={PAIRED_DUE[each].title}>
-              {PAIRED_DUE[each].text}
+            <Card key={each} tone={each.endsWith('FAILED') ? 'brick' : 'ochre'} title={pairedDueWords()[each].title}>
+              {pairedDueWords()[each].text}
             </Card>
           ))}
     </div>

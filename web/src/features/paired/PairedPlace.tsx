@@ -1,13 +1,13 @@
 import { moveFor } from '@idle-marker/core';
 import { roundRows } from '@idle-marker/records';
-import { msg, hubPlaceWords, moveWords, smallLength, TWO_HEIGHTS } from '@idle-marker/words';
+import { msg, hubPlaceWords, moveWords, smallLength, twoHeights } from '@idle-marker/words';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
 import { Card, Slip } from '../../ui/Slip.tsx';
 import { HangsOn } from '../../pole/HangsOn.tsx';
-import { DUE_LABEL } from '../../pole/MarkSlip.tsx';
+import { dueLabel } from '../../pole/MarkSlip.tsx';
 import { MarkHeights } from '../../pole/MarkHeights.tsx';
 import { RoundTable } from '../../pole/RoundTable.tsx';
 import { MarkWays } from '../../pole/MarkWays.tsx';
@@ -116,7 +116,7 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
                     disabled={busy || !ready || (blocked && due !== 'set' && due !== 'next')}
                     onClick={staking.act}
                   >
-                    {DUE_LABEL[due]}
+                    {dueLabel()[due]}
                   </Button>
                 </span>
               </>
@@ -187,7 +187,7 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
           )}
           <details className="mt-3 border-y border-rule">
             <summary className="min-h-11 cursor-pointer py-2.5">{msg('paired.whyTheTwoHeightsDiffer')}</summary>
-            {TWO_HEIGHTS.map((paragraph) => (
+            {twoHeights().map((paragraph) => (
               <p key={paragraph} className="pb-2 leading-snug">
                 {paragraph}
               </p>

@@ -1,15 +1,18 @@
 import { NORMAL_95_FACTOR } from '@idle-marker/core';
-import { msg, FIX_WORD, heightsWords, smallLength } from '@idle-marker/words';
+import { msg, fixWords, heightsWords, smallLength, worded } from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
 import { planPromise, type PairedNow } from '../../pole/usePaired.ts';
 import type { LinkState } from '../../link/instrumentLink.ts';
 
-const LOCK = {
-  none: msg('paired.followsNothing'),
-  searching: 'searching…',
-  locked: msg('paired.followsThePrism'),
-  lost: msg('common.lockLost'),
-} as const;
+const lockWords = worded(
+  () =>
+    ({
+      none: msg('paired.followsNothing'),
+      searching: 'searching…',
+      locked: msg('paired.followsThePrism'),
+      lost: msg('common.lockLost'),
+    }) as const,
+);
 
 interface SourceProps {
   readonly part: string;
@@ -55,7 +58,7 @@ export function Sources({ now: { place, faults, link } }: { readonly now: Paired
   );
   const state = receiver
     ? [
-        FIX_WORD[receiver.fix],
+        fixWords()[receiver.fix],
         receiver.correctionAge === null
           ? msg('paired.noCorrectionsYet')
           : msg('paired.correctionsSOld', {
@@ -92,8 +95,8 @@ export function Sources({ now: { place, faults, link } }: { readonly now: Paired
             link.kind === 'typed'
               ? msg('paired.asKeyedInAtTheShot')
               : place.height
-                ? LOCK[link.lock]
-                : msg('paired.noHeight', { lock: LOCK[link.lock] })
+                ? lockWords()[link.lock]
+                : msg('paired.noHeight', { lock: lockWords()[link.lock] })
           }
           good={followed && (place.height !== null || link.kind === 'typed')}
         />

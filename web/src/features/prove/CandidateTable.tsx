@@ -1,5 +1,5 @@
 import type { ControlMark, ProofCandidate } from '@idle-marker/records';
-import { msg, aboutLength } from '@idle-marker/words';
+import { msg, aboutLength, worded } from '@idle-marker/words';
 import { useNaming } from '../../site/useNaming.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
@@ -13,11 +13,14 @@ interface CandidateTableProps {
   onProve(mark: ControlMark): void;
 }
 
-const USE = {
-  both: msg('prove.usedARepeat'),
-  plan: msg('prove.usedInPlan'),
-  height: msg('prove.usedInHeight'),
-} as const;
+const usedAs = worded(
+  () =>
+    ({
+      both: msg('prove.usedARepeat'),
+      plan: msg('prove.usedInPlan'),
+      height: msg('prove.usedInHeight'),
+    }) as const,
+);
 
 /** Marks to prove on: what the station did not use first, and of these the ones kept for it. */
 export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: CandidateTableProps) {
@@ -53,7 +56,7 @@ export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: 
               <td className={TD_WORD}>
                 {use !== null ? (
                   <>
-                    {USE[use]}
+                    {usedAs()[use]}
                     {part && <strong>{msg('prove.proves', { part })}</strong>}
                   </>
                 ) : onPostOf === null ? (

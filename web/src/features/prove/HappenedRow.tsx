@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { AcceptedSolution } from '@idle-marker/records';
-import { msg, EVENT_KINDS, EVENT_WORDS } from '@idle-marker/words';
+import { msg, eventKinds, eventWords } from '@idle-marker/words';
 import { useProofAge } from '../../site/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -16,12 +16,12 @@ export function HappenedRow({ solution }: { readonly solution: AcceptedSolution 
     <section className="mt-4">
       <h2 className="mb-1 text-[15px]">{msg('prove.somethingHappenedAtTheInstrument')}</h2>
       <div className="flex flex-wrap gap-2">
-        {EVENT_KINDS.map((kind) => (
+        {eventKinds().map((kind) => (
           <Button
             key={kind}
             onClick={() => void say({ type: 'event', body: { occupation: solution.occupation.id, kind, note: '' } })}
           >
-            {EVENT_WORDS[kind].tap}
+            {eventWords()[kind].tap}
           </Button>
         ))}
       </div>

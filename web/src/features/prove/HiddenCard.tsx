@@ -1,5 +1,5 @@
 import { checkOf, type AcceptedSolution, classOf } from '@idle-marker/records';
-import { msg, CHECKABILITY_WORDS, hardlyChecked, partlyChecked, unnoticedWords } from '@idle-marker/words';
+import { msg, checkabilityWords, hardlyChecked, partlyChecked, unnoticedWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
 import { Card } from '../../ui/Slip.tsx';
@@ -14,8 +14,8 @@ export function HiddenCard({ solution, proven }: { readonly solution: AcceptedSo
   const { worst, now } = check;
   if (!worst) {
     return now === 'unchecked' ? (
-      <Card tone="ochre" title={CHECKABILITY_WORDS.unchecked.title}>
-        {msg('prove.proveItBeforeTheFirstStake', { text: CHECKABILITY_WORDS.unchecked.text })}
+      <Card tone="ochre" title={checkabilityWords().unchecked.title}>
+        {msg('prove.proveItBeforeTheFirstStake', { text: checkabilityWords().unchecked.text })}
       </Card>
     ) : null;
   }

@@ -2,7 +2,15 @@ import { Tabs } from 'radix-ui';
 import { Link } from 'react-router';
 import type { Fact } from '@idle-marker/contract';
 import { markInForce } from '@idle-marker/records';
-import { msg, PROOF_OUTCOME, proofSentence, proofVerdict, resightVerdict, unprovenShort } from '@idle-marker/words';
+import {
+  msg,
+  proofOutcomeWords,
+  proofSentence,
+  proofVerdict,
+  resightVerdict,
+  unprovenShort,
+  worded,
+} from '@idle-marker/words';
 import { MisnamedCard } from '../../pole/MisnamedCard.tsx';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { Board } from '../../board/LazyBoard.tsx';
@@ -26,12 +34,15 @@ import { TapeBetween } from './TapeBetween.tsx';
 import { LINK } from '../../ui/link.ts';
 import { useProvePlace } from './useProvePlace.ts';
 
-const WAYS = [
-  ['known', msg('prove.aKnownMark')],
-  ['set', msg('prove.aMarkSet')],
-  ['far', msg('prove.farDirection')],
-  ['tape', msg('prove.tape')],
-] as const;
+const wayList = worded(
+  () =>
+    [
+      ['known', msg('prove.aKnownMark')],
+      ['set', msg('prove.aMarkSet')],
+      ['far', msg('prove.farDirection')],
+      ['tape', msg('prove.tape')],
+    ] as const,
+);
 
 /** Is it still true? A sight to a known mark that the station did not use. */
 export function Place() {
@@ -196,7 +207,7 @@ export function Place() {
             />
             <Tabs.Root defaultValue="known">
               <Tabs.List className="my-2 flex flex-wrap border-b border-ink" aria-label={msg('prove.whatToProveBy')}>
-                {WAYS.map(([way, words]) => (
+                {wayList().map(([way, words]) => (
                   <Tabs.Trigger
                     key={way}
                     value={way}
@@ -232,8 +243,8 @@ export function Place() {
                 nameOf={nameOf}
                 outcomeWords={(proof: Fact<'proof'>) =>
                   msg('prove.planHeight', {
-                    proofOutcome: PROOF_OUTCOME[proof.body.plan],
-                    proofOutcome2: PROOF_OUTCOME[proof.body.height],
+                    proofOutcome: proofOutcomeWords()[proof.body.plan],
+                    proofOutcome2: proofOutcomeWords()[proof.body.height],
                   })
                 }
               />

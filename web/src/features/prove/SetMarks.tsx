@@ -1,7 +1,7 @@
 import type { Proposal } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { compareNames, decidedSolution } from '@idle-marker/records';
-import { msg, STANDING } from '@idle-marker/words';
+import { msg, standingWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
@@ -54,7 +54,7 @@ export function SetMarks({ busy, onResight }: SetMarksProps) {
                 <td className={`${TD_WORD} font-semibold`}>{mark.body.name}</td>
                 <td className={TD_WORD}>{station?.id === inForce?.fact.id ? 'here' : (station?.body.name ?? '?')}</td>
                 <td className={`${TD_WORD} ${standing === 'inDoubt' ? 'font-semibold text-brick' : ''}`}>
-                  {standing ? STANDING[standing] : '–'}
+                  {standing ? standingWords()[standing] : '–'}
                   {asked.has(mark.id) && <strong className="block text-ochre">{msg('prove.sightThisOneNext')}</strong>}
                 </td>
                 <td className={TD}>

@@ -3,7 +3,7 @@ import { fetchedPart, moduleFrom } from '../../ui/fetchedPart.tsx';
 import type { ProfileChartProps } from './ProfileChart.tsx';
 
 export const ProfileChart = fetchedPart<ProfileChartProps>(
-  msg('road.theChartOfTheProfile'),
+  () => msg('road.theChartOfTheProfile'),
   async (elsewhere) => (await moduleFrom(() => import('./ProfileChart.tsx'), elsewhere)).ProfileChart,
-  <div className="h-[230px]" />,
+  () => <div className="h-[230px]" />,
 );

@@ -2,9 +2,9 @@ import { displayedStation, type Metres } from '@idle-marker/core';
 import { measuredAt, placeOnRoad } from '@idle-marker/records';
 import {
   msg,
-  ALIGNMENT_KIND,
+  alignmentKindWords,
   cutFillWords,
-  NO_HEIGHT_HERE,
+  noHeightHere,
   shapeWords,
   offsetWords,
   stationText,
@@ -29,11 +29,11 @@ import { withUnit } from './useStationGoal.ts';
 import { ReturnPackage } from '../../packages/ReturnPackage.tsx';
 import { RoadPackage } from '../../packages/RoadPackage.tsx';
 import { StationTable } from './StationTable.tsx';
-import { ROAD_FIELDS } from './useRoadFields.ts';
+import { roadFields } from './useRoadFields.ts';
 import { BySections, OnSurface, Remarks, Where } from './Where.tsx';
 import { MeasureHere } from './MeasureHere.tsx';
 import { ShiftBadge } from './ShiftBadge.tsx';
-import { useRoadPlace, VIEWS, POLE, INSTRUMENT, TYPED } from './useRoadPlace.ts';
+import { useRoadPlace, viewChoices, POLE, INSTRUMENT, TYPED } from './useRoadPlace.ts';
 import { RoadSource } from './RoadSource.tsx';
 
 /** What was measured so far from a station still belongs to its section. */
@@ -128,7 +128,7 @@ export function Place() {
                 <strong className="text-brick">{msg('common.lockLostOrStillTheFiguresAre')}</strong>
               )}
               <span role="group" aria-label={msg('road.whatIsDrawn')} className="ml-auto flex">
-                {VIEWS.map(([each, label]) => (
+                {viewChoices().map(([each, label]) => (
                   <button
                     key={each}
                     type="button"
@@ -162,10 +162,10 @@ export function Place() {
                 {against.on && shapeWords(against.on.kind, against.on.curvature, units.lengthUnit)}
                 {against.on && '; '}
                 {station === null ? (
-                  <span className="text-ochre">{NO_HEIGHT_HERE.beyondLine}</span>
+                  <span className="text-ochre">{noHeightHere().beyondLine}</span>
                 ) : designZ === null ? (
                   <span className="text-ochre">
-                    {road.profile ? NO_HEIGHT_HERE.beyondProfile : NO_HEIGHT_HERE.noProfile}
+                    {road.profile ? noHeightHere().beyondProfile : noHeightHere().noProfile}
                   </span>
                 ) : (
                   <>
@@ -256,7 +256,7 @@ export function Place() {
               <h1 className="text-xl">{road.name}</h1>
               <p className="text-ink2">
                 {msg('road.toLong', {
-                  alignmentKind: ALIGNMENT_KIND[active.fact.body.kind],
+                  alignmentKind: alignmentKindWords()[active.fact.body.kind],
                   station: stationText(road.alignment.startStation, style, 0),
                   station2: stationText(
                     displayedStation(road.alignment, road.alignment.endStation).displayed,
@@ -324,7 +324,7 @@ export function Place() {
           <StationTable active={active} onGo={goal.goTo} />
           <details className="mt-4 border-t border-rule pt-2">
             <summary className="min-h-11 cursor-pointer text-[17px]">{msg('road.figuresAtTheTop')}</summary>
-            {ROAD_FIELDS.map(([field, label]) => (
+            {roadFields().map(([field, label]) => (
               <Tick key={field} label={label} checked={fields.has(field)} onChange={(on) => showField(field, on)} />
             ))}
           </details>

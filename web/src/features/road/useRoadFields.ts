@@ -1,20 +1,23 @@
 /** Which figures stand above the plan along a road: each person has room for what is looked at, and for no more. */
 import { useState } from 'react';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 
-export const ROAD_FIELDS = [
-  ['height', msg('road.whatTheRoadIsLikeThereIts')],
-  ['move', msg('road.theWayToTheStationThatWas')],
-  ['surface', msg('road.theChosenSurfaceUnderIt')],
-  ['sections', msg('road.theDesignedCrossSections')],
-  ['coordinates', msg('road.coordinatesAndHeightOfThePlace')],
-] as const;
-export type RoadField = (typeof ROAD_FIELDS)[number][0];
+export const roadFields = worded(
+  () =>
+    [
+      ['height', msg('road.whatTheRoadIsLikeThereIts')],
+      ['move', msg('road.theWayToTheStationThatWas')],
+      ['surface', msg('road.theChosenSurfaceUnderIt')],
+      ['sections', msg('road.theDesignedCrossSections')],
+      ['coordinates', msg('road.coordinatesAndHeightOfThePlace')],
+    ] as const,
+);
+export type RoadField = ReturnType<typeof roadFields>[number][0];
 
 const KEY = 'idle-marker road figures';
 const USUAL: readonly RoadField[] = ['height', 'move', 'surface', 'sections'];
 
-const isField = (text: string): text is RoadField => ROAD_FIELDS.some(([field]) => field === text);
+const isField = (text: string): text is RoadField => roadFields().some(([field]) => field === text);
 
 /** Remembered on this device. */
 export function useRoadFields(): readonly [ReadonlySet<RoadField>, (field: RoadField, on: boolean) => void] {
@@ -25,7 +28,7 @@ export function useRoadFields(): readonly [ReadonlySet<RoadField>, (field: RoadF
   return [
     fields,
     (field, on) => {
-      const next = new Set(ROAD_FIELDS.flatMap(([each]) => ((each === field ? on : fields.has(each)) ? [each] : [])));
+      const next = new Set(roadFields().flatMap(([each]) => ((each === field ? on : fields.has(each)) ? [each] : [])));
       localStorage.setItem(KEY, [...next].join(' '));
       setFields(next);
     },

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { type Metres, type PlanPoint, type SitePoint } from '@idle-marker/core';
 import { againstRoad, measuredAlong } from '@idle-marker/records';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { useSurfaces } from '../../drawings/useSurfaces.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -16,13 +16,16 @@ import { useGround, useGroundAlong } from './useGround.ts';
 import { useRoadFields } from './useRoadFields.ts';
 import { useRoadBoard } from './useRoadBoard.ts';
 
-export const VIEWS = [
-  ['plan', msg('common.plan')],
-  ['section', msg('road.section')],
-  ['profile', msg('road.profile')],
-] as const;
+export const viewChoices = worded(
+  () =>
+    [
+      ['plan', msg('common.plan')],
+      ['section', msg('road.section')],
+      ['profile', msg('road.profile')],
+    ] as const,
+);
 
-type View = (typeof VIEWS)[number][0];
+type View = ReturnType<typeof viewChoices>[number][0];
 
 export const POLE = 'pole';
 

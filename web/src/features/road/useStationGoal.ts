@@ -11,7 +11,15 @@ import {
   type SitePoint,
 } from '@idle-marker/core';
 import { placeOnRoad, type AgainstRoad } from '@idle-marker/records';
-import { msg, cutFillWords, GRADE_WORD, readStation, offsetWords, stationText, gradeWords } from '@idle-marker/words';
+import {
+  msg,
+  cutFillWords,
+  moveGradeWords,
+  readStation,
+  offsetWords,
+  stationText,
+  gradeWords,
+} from '@idle-marker/words';
 import { useStationStyle, type SiteRoad } from '../../site/useRoads.ts';
 import { useRemembered } from '../../site/useRemembered.ts';
 import { useUnits } from '../../field/useUnits.ts';
@@ -170,7 +178,7 @@ export function useStationGoal(active: SiteRoad | null): StationGoal {
                   });
             const along = `${units.length(Math.abs(ahead))} ${units.unit} ${ahead >= 0 ? 'ahead' : 'back'}`;
             const across = offsetWords(right, units.lengthUnit);
-            return `${GRADE_WORD[moveGrade(Math.hypot(ahead, right), WITHIN)]}: ${along}, ${across === 'on the line' ? msg('road.noneAcross') : across}${height}`;
+            return `${moveGradeWords()[moveGrade(Math.hypot(ahead, right), WITHIN)]}: ${along}, ${across === 'on the line' ? msg('road.noneAcross') : across}${height}`;
           },
   };
 }

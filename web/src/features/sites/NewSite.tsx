@@ -7,7 +7,7 @@ import { newId } from '../../data/uuid.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Field } from '../../ui/Field.tsx';
-import { EMPTY_SITE, siteBody, siteErrors } from '../../settings/siteDraft.ts';
+import { emptySite, siteBody, siteErrors } from '../../settings/siteDraft.ts';
 import { SiteFields } from '../../settings/SiteFields.tsx';
 
 interface NewSiteProps {
@@ -18,7 +18,7 @@ interface NewSiteProps {
 }
 
 export function NewSite({ open, onClose, taken, onMade }: NewSiteProps) {
-  const [draft, setDraft] = useState(EMPTY_SITE);
+  const [draft, setDraft] = useState(emptySite());
   const [person, setPerson] = useState('');
   const [tried, setTried] = useState(false);
   const errors = siteErrors(draft, taken);

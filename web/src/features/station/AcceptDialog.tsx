@@ -11,7 +11,7 @@ import {
   type UseFlags,
   type ToleranceClass,
 } from '@idle-marker/records';
-import { msg, ACCEPT_WORDS, allowedRoles, CHECKABILITY_WORDS, obstacleWords } from '@idle-marker/words';
+import { msg, acceptWords, allowedRoles, checkabilityWords, obstacleWords } from '@idle-marker/words';
 import type { Said } from '../../data/ledger.ts';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -135,7 +135,7 @@ export function AcceptDialog({
         </>
       ) : (
         <p>
-          {CHECKABILITY_WORDS[judgement.checkability].text} {ACCEPT_WORDS[judgement.checkability]}
+          {checkabilityWords()[judgement.checkability].text} {acceptWords()[judgement.checkability]}
         </p>
       )}
       {!allowed && (

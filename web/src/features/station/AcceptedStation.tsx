@@ -1,5 +1,5 @@
 import { goodToOf, type AcceptedSolution } from '@idle-marker/records';
-import { msg, goodToWords } from '@idle-marker/words';
+import { msg, goodToWords, worded } from '@idle-marker/words';
 import { Board } from '../../board/LazyBoard.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Card, Figures, PlanOnlyBadge, Slip, Workspace } from '../../ui/Slip.tsx';
@@ -16,11 +16,14 @@ import { EventDialog } from './EventDialog.tsx';
 import { CloseStationDialog } from './CloseStationDialog.tsx';
 
 /** What is promised over what the class allows. */
-const SHADES = [
-  ['bg-spruce', msg('station.promisedWellInside')],
-  ['bg-ochre', msg('station.justInside')],
-  ['bg-brick', msg('station.notPromised')],
-] as const;
+const shadeList = worded(
+  () =>
+    [
+      ['bg-spruce', msg('station.promisedWellInside')],
+      ['bg-ochre', msg('station.justInside')],
+      ['bg-brick', msg('station.notPromised')],
+    ] as const,
+);
 
 export function AcceptedStation({
   solution,
@@ -73,7 +76,7 @@ export function AcceptedStation({
                 className="pointer-events-none absolute bottom-3 left-4 flex flex-wrap gap-x-4 text-[13px] text-ink2"
                 aria-label={msg('station.coloursAtTheMarksToSet')}
               >
-                {SHADES.map(([colour, words]) => (
+                {shadeList().map(([colour, words]) => (
                   <li key={words} className="flex items-center gap-1.5">
                     <span aria-hidden="true" className={`h-3 w-3 rounded-full opacity-60 ${colour}`} />
                     {words}

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { formatSigned, wrapTurn, type ResectionObservation, type ResectionResult } from '@idle-marker/core';
 import { groupSights, stationSights, type SightGroup } from '@idle-marker/records';
 import type { Fact } from '@idle-marker/contract';
-import { msg, smallUnit, WHY } from '@idle-marker/words';
+import { msg, smallUnit, whyTexts } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -47,7 +47,7 @@ function ArithmeticDialog({ result, occupation, onClose }: ArithmeticProps & { o
         <Sums observation={observation} group={group} result={result} occupation={occupation} name={nameOf(name)} />
       )}
       <h3 className="mt-5 text-[15px]">{msg('station.why')}</h3>
-      {WHY.map(([question, answer]) => (
+      {whyTexts().map(([question, answer]) => (
         <details key={question} className="border-b border-rule">
           <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">{question}</summary>
           <p className="pb-3">{answer}</p>

@@ -1,17 +1,17 @@
 import { formatSigned } from '@idle-marker/core';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { clockTime } from '../../ui/time.ts';
 import { OTHER } from './useCorrectEntries.ts';
 import type { CorrectEntriesModel } from './useCorrectEntries.ts';
 import { type What } from './useCorrectEntries.ts';
 
-const WHAT: readonly (readonly [What, string])[] = [
+const whatIsWrong = worded((): readonly (readonly [What, string])[] => [
   ['targetHeight', msg('station.targetHeightOfARangeOfSights')],
   ['prismConstant', msg('station.targetOfARangeOfSights')],
   ['station', msg('station.stationOfARangeOfSights')],
   ['instrumentHeight', msg('station.heightOfTheInstrument')],
-];
+]);
 
 export function CorrectionFields({ model }: { readonly model: CorrectEntriesModel }) {
   const {
@@ -36,7 +36,7 @@ export function CorrectionFields({ model }: { readonly model: CorrectEntriesMode
       <Choice
         label={msg('station.whatWasWrong')}
         value={what}
-        options={WHAT}
+        options={whatIsWrong()}
         onChange={setWhat}
         help={
           what === 'instrumentHeight' && !occupation.body.over

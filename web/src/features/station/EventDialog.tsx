@@ -1,4 +1,4 @@
-import { msg, EVENT_KINDS, EVENT_WORDS } from '@idle-marker/words';
+import { msg, eventKinds, eventWords } from '@idle-marker/words';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
@@ -22,7 +22,7 @@ export function EventDialog({ model }: { readonly model: AcceptedStationModel })
         <Choice
           label={msg('station.event')}
           value={event ?? 'bump'}
-          options={EVENT_KINDS.map((kind) => [kind, EVENT_WORDS[kind].said] as const)}
+          options={eventKinds().map((kind) => [kind, eventWords()[kind].said] as const)}
           onChange={setEvent}
         />
         <Field

@@ -1,5 +1,5 @@
 import { stationGeometry, type ResectionResult } from '@idle-marker/core';
-import { msg, coarseAngle, geometryWords, GRADE_OF_GEOMETRY } from '@idle-marker/words';
+import { msg, coarseAngle, geometryWords, gradeOfGeometryWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
 
@@ -21,7 +21,7 @@ export function GeometryCard({ result }: { readonly result: ResectionResult }) {
     <section className="mt-3">
       <p>
         <strong className={poor ? 'text-ochre' : ''}>
-          {msg('station.geometry', { gradeOfGeometry: GRADE_OF_GEOMETRY[grade] })}
+          {msg('station.geometry', { gradeOfGeometry: gradeOfGeometryWords()[grade] })}
         </strong>{' '}
         {msg('station.theBestAngleBetweenTwoMarksIs', {
           coarseAngle: coarseAngle(bestAngle, state.settings.angleUnit),

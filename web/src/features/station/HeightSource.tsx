@@ -1,6 +1,6 @@
 import { formatLength, type HeightFrom, type HeightSolution, type Reason } from '@idle-marker/core';
 import { heightRevision, type ControlMark } from '@idle-marker/records';
-import { msg, HEIGHT_FROM, LENGTH_DECIMALS, UNIT_ABBREVIATION } from '@idle-marker/words';
+import { msg, HEIGHT_FROM, LENGTH_DECIMALS, unitAbbreviationWords } from '@idle-marker/words';
 import { useNaming } from '../../site/useNaming.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -54,7 +54,7 @@ export function OccupiedHeight({ reason, draft, over, height, station }: Occupie
     benchmarks: reason.benchmarks.map((name) => naming.nameOf(name)).join(', '),
   });
   const { name, z, heightSource } = over.revision.body;
-  const figure = `${formatLength(height.z, naming.unit, LENGTH_DECIMALS)} ${UNIT_ABBREVIATION[naming.unit]}`;
+  const figure = `${formatLength(height.z, naming.unit, LENGTH_DECIMALS)} ${unitAbbreviationWords()[naming.unit]}`;
   if (heightSource === source && z !== null && Math.abs(z - height.z) < 0.0005)
     return <p className="font-medium">{msg('station.isListedAtNowItsHistoryHas', { name, figure })}</p>;
   return (

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { COMPENSATOR_RANGE, formatSigned, levelStep, RADIANS_PER_SECOND, type LevelStep } from '@idle-marker/core';
-import { msg, LEVEL_WAIT, levelStepWords } from '@idle-marker/words';
+import { msg, levelWait, levelStepWords, worded } from '@idle-marker/words';
 import { currentLink, useLinked } from '../../link/linkStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
@@ -9,18 +9,21 @@ import { levelRings } from './levelRings.ts';
 /** From the middle of the picture to its rim. */
 const RIM_SIZE = 40;
 /** Where the screws stand, seen from the display: over one of them, or between two. */
-const SCREW_PLACES = {
-  over: [
-    { name: 'front', x: 60, y: 112 },
-    { name: msg('station.backLeft'), x: 14, y: 34 },
-    { name: msg('station.backRight'), x: 106, y: 34 },
-  ],
-  between: [
-    { name: 'back', x: 60, y: 10 },
-    { name: msg('station.frontRight'), x: 106, y: 88 },
-    { name: msg('station.frontLeft'), x: 14, y: 88 },
-  ],
-} as const;
+const screwPlaces = worded(
+  () =>
+    ({
+      over: [
+        { name: 'front', x: 60, y: 112 },
+        { name: msg('station.backLeft'), x: 14, y: 34 },
+        { name: msg('station.backRight'), x: 106, y: 34 },
+      ],
+      between: [
+        { name: 'back', x: 60, y: 10 },
+        { name: msg('station.frontRight'), x: 106, y: 88 },
+        { name: msg('station.frontLeft'), x: 14, y: 88 },
+      ],
+    }) as const,
+);
 /** Numbers of the two screws side by side, the left one first as one stands there. */
 const PAIR = { over: [2, 3], between: [3, 2] } as const;
 /** Order of core's screws (clockwise from the front) on this picture. */
@@ -45,8 +48,8 @@ export function LevelPanel({ onLevel }: { onLevel(isIn: boolean): void }) {
   const stand = useLinked((link) => link?.stand ?? null);
   const [byHand, setByHand] = useState(false);
   const begun = useRef(false);
-  const [display, setDisplay] = useState<keyof typeof SCREW_PLACES>('over');
-  const places = SCREW_PLACES[display];
+  const [display, setDisplay] = useState<keyof ReturnType<typeof screwPlaces>>('over');
+  const places = screwPlaces()[display];
   // Between two screws the display looks from the other side: what was toward it is away from it.
   const side: 1 | -1 = display === 'over' ? 1 : -1;
   const tilt = stand ? Math.hypot(stand.alongSec, stand.acrossSec) : 0;
@@ -146,10 +149,10 @@ export function LevelPanel({ onLevel }: { onLevel(isIn: boolean): void }) {
           </dl>
           <p className="mt-1 text-[14px]" aria-live="polite">
             {next
-              ? `${levelStepWords(factsOf(next, side))} ${LEVEL_WAIT}`
+              ? `${levelStepWords(factsOf(next, side))} ${levelWait()}`
               : good
                 ? msg('station.insideTheInnerRingTheCompensatorDoes')
-                : LEVEL_WAIT}
+                : levelWait()}
           </p>
         </div>
       </div>

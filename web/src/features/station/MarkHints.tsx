@@ -1,5 +1,5 @@
 import { markHistory, markTrend } from '@idle-marker/records';
-import { msg, CONTROL_KIND, FIRMNESS, firmnessOf } from '@idle-marker/words';
+import { msg, controlKindWords, firmnessWords, firmnessOf } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { dayAndTime } from '../../ui/time.ts';
 
@@ -17,8 +17,8 @@ export function MarkHints({ marks }: { readonly marks: readonly string[] }) {
     return [
       msg('station.isA', {
         name: body.name,
-        controlKind: CONTROL_KIND[body.kind],
-        firmness: FIRMNESS[firmnessOf(body)],
+        controlKind: controlKindWords()[body.kind],
+        firmness: firmnessWords()[firmnessOf(body)],
         since: since ? msg('station.itHasDisagreedSince', { dayAndTime: dayAndTime(since) }) : '',
         kind: body.kind === 'cross' ? msg('station.crossesAreSometimesPaintedAtAnOffset') : '',
       }),

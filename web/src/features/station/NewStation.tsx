@@ -19,7 +19,7 @@ import { useKey } from '../../ui/useKey.ts';
 import { HeightStands } from './HeightStands.tsx';
 import { LevelPanel } from './LevelPanel.tsx';
 import { SetupChecklist } from './SetupChecklist.tsx';
-import { CarriedOverTicks, InstrumentFields, METHOD_HEAD, MethodFields, WeatherFields } from './SetupFields.tsx';
+import { CarriedOverTicks, InstrumentFields, methodHead, MethodFields, WeatherFields } from './SetupFields.tsx';
 import { instrumentFor, newSetup, occupationOf, readSetup, type SetupDraft } from './stationSetup.ts';
 
 /** Middle of what is to be marked, else of the control. */
@@ -142,7 +142,7 @@ export function NewStation({ over: carriedTo = null, onStarted, onCancel }: NewS
           head={
             <>
               <h1 className="text-xl">{msg('station.newStation2')}</h1>
-              <p className="text-ink2">{METHOD_HEAD[draft.method]}</p>
+              <p className="text-ink2">{methodHead()[draft.method]}</p>
             </>
           }
           foot={

@@ -9,7 +9,7 @@ import {
   type PlanPoint,
 } from '@idle-marker/core';
 import { isProvenControl, type ControlMark } from '@idle-marker/records';
-import { msg, aboutLength, ADDS, smallLength } from '@idle-marker/words';
+import { msg, aboutLength, addsWords, smallLength } from '@idle-marker/words';
 import { rich } from '../../ui/rich.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
@@ -91,7 +91,7 @@ export function NextMark({
                 })}
               </>
             ),
-            adds: ADDS[best.checkability],
+            adds: addsWords()[best.checkability],
           })}
         </p>
       )}

@@ -9,7 +9,7 @@ import {
   placeForControl,
   type AcceptedSolution,
 } from '@idle-marker/records';
-import { msg, smallLength, SWAP_WORDS, thisUnproven } from '@idle-marker/words';
+import { msg, smallLength, swapWords, thisUnproven, worded } from '@idle-marker/words';
 import { heightOf, PoleFields, poleDraft } from '../../pole/PoleFields.tsx';
 import { newId } from '../../data/uuid.ts';
 import { changePole, currentLink, useLinkKind } from '../../link/linkStore.ts';
@@ -24,14 +24,14 @@ import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { Card } from '../../ui/Slip.tsx';
 
-const KINDS: readonly (readonly [FactBody<'control'>['kind'], string])[] = [
+const kindChoices = worded((): readonly (readonly [FactBody<'control'>['kind'], string])[] => [
   ['nail', msg('station.nailWithADimple')],
   ['screw', msg('common.screw')],
   ['pin', msg('common.pinInConcrete')],
   ['cross', msg('common.crossCutOrPainted')],
   ['target', msg('common.targetOnAWall')],
   ['stake', msg('common.stakeWithNail')],
-];
+]);
 /** Readings of a new control mark; all that is built on it hangs on them. */
 const READINGS = 3;
 
@@ -52,7 +52,7 @@ export function OwnControl({ solution, onClose, onSwapped }: OwnControlProps) {
   const shooting = useShooting();
   const [name, setName] = useState(() => nextNumbered(state, 'ownControl'));
   const [kind, setKind] = useState<FactBody<'control'>['kind']>(onSwapped ? 'other' : 'nail');
-  const [spot, setSpot] = useState(onSwapped ? SWAP_WORDS.spot : '');
+  const [spot, setSpot] = useState(onSwapped ? swapWords().spot : '');
   const far = useMemo(() => placeForControl(state, solution), [state, solution]);
   const [places, setPlaces] = useState({ e: lengthDraft(far.e, units), n: lengthDraft(far.n, units) });
   const place = { e: lengthOf(places.e, units), n: lengthOf(places.n, units) };
@@ -111,11 +111,11 @@ export function OwnControl({ solution, onClose, onSwapped }: OwnControlProps) {
     <Dialog
       open
       onClose={onClose}
-      title={onSwapped ? SWAP_WORDS.title : msg('station.aControlMarkOfOnesOwn')}
+      title={onSwapped ? swapWords().title : msg('station.aControlMarkOfOnesOwn')}
       foot={
         done ? (
           <Button look="primary" onClick={() => (onSwapped ? onSwapped(done.mark) : onClose())}>
-            {onSwapped ? SWAP_WORDS.next : msg('common.done')}
+            {onSwapped ? swapWords().next : msg('common.done')}
           </Button>
         ) : (
           <>
@@ -140,7 +140,7 @@ export function OwnControl({ solution, onClose, onSwapped }: OwnControlProps) {
           )}
           <p className="text-ink2">
             {onSwapped
-              ? SWAP_WORDS.how
+              ? swapWords().how
               : msg('station.putItWhereItLastsOutsideOf', {
                   simulated: simulated ? msg('station.thePlaceBelowLiesOutsideOfThe') : '',
                 })}
@@ -153,7 +153,9 @@ export function OwnControl({ solution, onClose, onSwapped }: OwnControlProps) {
               onChange={(event) => setName(event.target.value)}
               error={errors.name}
             />
-            {!onSwapped && <Choice label={msg('common.kind')} value={kind} options={KINDS} onChange={setKind} />}
+            {!onSwapped && (
+              <Choice label={msg('common.kind')} value={kind} options={kindChoices()} onChange={setKind} />
+            )}
           </div>
           <Field
             label={msg('common.whichSpotIsThePoint')}

@@ -2,7 +2,7 @@ import { promiseFor, type AcceptedSolution, classOf } from '@idle-marker/records
 import {
   msg,
   aboutLength,
-  CHECKABILITY_WORDS,
+  checkabilityWords,
   cureWords,
   goodToWords,
   unnoticedWords,
@@ -47,7 +47,7 @@ export function Promise95({ solution }: { solution: AcceptedSolution }) {
                   {hidden && reliability?.state === 'unchecked' && (
                     <span className="block text-[13px] text-brick">
                       {msg('station.forThis', {
-                        title: CHECKABILITY_WORDS.unchecked.title,
+                        title: checkabilityWords().unchecked.title,
                         unnoticed: unnoticedWords(hidden, naming, msg('station.itsMarksUpTo')).replace(/^./, (first) =>
                           first.toLowerCase(),
                         ),

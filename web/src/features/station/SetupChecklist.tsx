@@ -1,4 +1,4 @@
-import { msg, SETUP_STEPS } from '@idle-marker/words';
+import { msg, setupSteps } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { Tick } from '../../ui/Field.tsx';
 
@@ -22,7 +22,7 @@ interface SetupChecklistProps {
 /** Ticks with their times; each step can be opened by whoever wants to know why. */
 export function SetupChecklist({ ticked, onChange, ground, unsteady, overMark, byHand, isLevel }: SetupChecklistProps) {
   const smooth = ground === 'concrete' || ground === 'deck';
-  const steps = SETUP_STEPS.filter(
+  const steps = setupSteps().filter(
     ({ when }) => when === undefined || (when === 'smooth' ? smooth : when === 'unsteady' ? unsteady : overMark),
   );
   const at = (step: string) => ticked.find((each) => each.step === step);

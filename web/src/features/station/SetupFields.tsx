@@ -1,6 +1,6 @@
 import { formatSigned } from '@idle-marker/core';
 import type { SiteState } from '@idle-marker/records';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { AngleField } from '../../field/AngleField.tsx';
 import { useUnits } from '../../field/useUnits.ts';
@@ -25,26 +25,26 @@ export interface SetupPart {
   set(change: Partial<SetupDraft>): void;
 }
 
-const METHODS: readonly (readonly [SetupMethod, string])[] = [
+const methodChoices = worded((): readonly (readonly [SetupMethod, string])[] => [
   ['free', msg('station.freeStationFromSightsToMarks')],
   ['overMark', msg('station.overAKnownMarkWithBacksights')],
   ['onLines', msg('station.freeStationFromPointsOnDrawnLines2')],
   ['heightOnly', msg('station.heightsAloneFromBenchmarks')],
-];
+]);
 
-const METHOD_HELP: Readonly<Record<SetupMethod, string>> = {
+const methodHelp = worded((): Readonly<Record<SetupMethod, string>> => ({
   free: msg('station.fromThreeMarksEveryOneOfThem'),
   overMark: msg('station.neitherAWrongMarkUnderTheTripod'),
   onLines: msg('station.whereOnlyGridLinesOrEdgesStand'),
   heightOnly: msg('station.standWhereTheSightIsBestThere'),
-};
+}));
 
-export const METHOD_HEAD: Readonly<Record<SetupMethod, string>> = {
+export const methodHead = worded((): Readonly<Record<SetupMethod, string>> => ({
   free: msg('station.aFreeStationAnywhereWithAClear'),
   overMark: msg('station.overAMarkItsPlaceIsTaken'),
   onLines: msg('station.fromLinesOfTheDrawingPutThe'),
   heightOnly: msg('station.forHeightsAloneSightABenchmarkBetter'),
-};
+}));
 
 /** Which way the station is found, and what that way needs to know. */
 export function MethodFields({ draft, read, set }: SetupPart) {
@@ -56,9 +56,9 @@ export function MethodFields({ draft, read, set }: SetupPart) {
       <Choice
         label={msg('station.howItWillBeKnownWhereIt')}
         value={draft.method}
-        options={METHODS}
+        options={methodChoices()}
         onChange={(method) => set({ method })}
-        help={METHOD_HELP[draft.method]}
+        help={methodHelp()[draft.method]}
       />
       {errors.method && <p className="font-medium text-brick">{errors.method}</p>}
       {draft.method === 'overMark' && (

@@ -1,5 +1,5 @@
 import { isUnsteady, type AcceptedSolution, figuresOf } from '@idle-marker/records';
-import { msg, CHECKABILITY_WORDS, smallLength, thenWords, unnoticedSubject, unnoticedWords } from '@idle-marker/words';
+import { msg, checkabilityWords, smallLength, thenWords, unnoticedSubject, unnoticedWords } from '@idle-marker/words';
 
 import type { AcceptedStationModel } from './useAcceptedStation.ts';
 import type { FactBody } from '@idle-marker/contract';
@@ -47,7 +47,7 @@ export function StationFacts({
         <>
           <dt className="text-ink2">{msg('common.checked')}</dt>
           <dd>
-            {CHECKABILITY_WORDS[check.now].title}. {CHECKABILITY_WORDS[check.now].text}{' '}
+            {checkabilityWords()[check.now].title}. {checkabilityWords()[check.now].text}{' '}
             {check.byRulesOfThen && !fallen && thenWords(check.then, check.now)}
             {check.worst && !fallen && (
               <span className="block text-[13px] text-ink2">

@@ -6,12 +6,14 @@ import {
   type ResectionInput,
   type ResectionResult,
 } from '@idle-marker/core';
-import { msg, aboutLength, smallLength, smallUnit } from '@idle-marker/words';
+import { msg, aboutLength, smallLength, smallUnit, worded } from '@idle-marker/words';
 import { useNaming } from '../../site/useNaming.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
-const LEFT = { unchecked: 'nothing', checked: 'a mistake', traceable: msg('station.whichOne') } as const;
+const leftWords = worded(
+  () => ({ unchecked: 'nothing', checked: 'a mistake', traceable: msg('station.whichOne') }) as const,
+);
 
 /**
  * What people find out by toggling, at once: the station without each of its marks, and what would then still check it.
@@ -68,7 +70,7 @@ export function WithoutTable({
                     ? 'any'
                     : aboutLength(mark.worst.effect, units.lengthUnit)}
               </td>
-              <td className={TD_WORD}>{LEFT[mark.checkability]}</td>
+              <td className={TD_WORD}>{leftWords()[mark.checkability]}</td>
             </tr>
           ))}
         </tbody>

@@ -1,4 +1,4 @@
-import { msg, NUMBERED_NAME } from '@idle-marker/words';
+import { msg, numberedWords } from '@idle-marker/words';
 import { CodeField } from '../../pole/CodeField.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { ShotsChoice } from '../../pole/ShotsChoice.tsx';
@@ -59,7 +59,7 @@ export function BuiltChoices({ model }: { readonly model: AsBuiltPlaceModel }) {
           error={isTaken ? msg('structure.thisNameIsMeasuredAlreadyBothWould') : null}
           help={
             reserved !== null && reserved !== 'asBuilt'
-              ? msg('structure.numbersFromThereAreFor', { numberedName: NUMBERED_NAME[reserved] })
+              ? msg('structure.numbersFromThereAreFor', { numberedName: numberedWords()[reserved] })
               : undefined
           }
         />

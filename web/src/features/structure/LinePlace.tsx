@@ -1,6 +1,14 @@
 import { compassWord, moveGrade } from '@idle-marker/core';
 import { lineDifferences, spreadOf } from '@idle-marker/records';
-import { msg, ALONG_HEAD, alongWords, GRADE_WORD, heightOffWords, offLineParts, smallLength } from '@idle-marker/words';
+import {
+  msg,
+  alongHead,
+  alongWords,
+  moveGradeWords,
+  heightOffWords,
+  offLineParts,
+  smallLength,
+} from '@idle-marker/words';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { Board } from '../../board/LazyBoard.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
@@ -134,7 +142,7 @@ export function Place() {
                 {togo && (
                   <p className="text-[17px] leading-snug font-semibold">
                     {msg('structure.alongTheLineToTheOfIt', {
-                      gradeWord: GRADE_WORD[moveGrade(Math.hypot(togo.ahead, togo.right), 0.005)],
+                      gradeWord: moveGradeWords()[moveGrade(Math.hypot(togo.ahead, togo.right), 0.005)],
                       length: units.length(Math.abs(togo.ahead)),
                       ahead: togo.ahead >= 0 ? 'ahead' : 'back',
                       length2: units.length(Math.abs(togo.right)),
@@ -211,7 +219,7 @@ export function Place() {
               <thead>
                 <tr>
                   <th className={TH_WORD}>{msg('structure.measured')}</th>
-                  <th className={TH}>{ALONG_HEAD[along]}</th>
+                  <th className={TH}>{alongHead()[along]}</th>
                   <th className={TH_WORD}>{msg('common.off2')}</th>
                   <th className={TH}>{msg('common.height')}</th>
                   <th className={TH}>

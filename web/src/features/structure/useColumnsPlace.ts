@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { polar, type Metres } from '@idle-marker/core';
 import { columnsAlong, gridOf, type ColumnRow, classOf, usualClass } from '@idle-marker/records';
-import { type FACE_EDGE } from '@idle-marker/words';
+import { type faceEdgeWords } from '@idle-marker/words';
 import { gridScene } from '../../board/gridScene.ts';
 import { joinScenes, type SceneSymbol } from '../../board/scene.ts';
 import { outlineScene } from '../../board/siteScene.ts';
@@ -13,7 +13,7 @@ import { useUnits, type Units } from '../../field/useUnits.ts';
 import { useKey } from '../../ui/useKey.ts';
 import { useMeasuring, type Shots } from '../../pole/useMeasuring.ts';
 
-export type Edge = keyof typeof FACE_EDGE;
+export type Edge = keyof ReturnType<typeof faceEdgeWords>;
 
 type Level = 'low' | 'high';
 

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import type { MarkStanding } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { decidedSolution } from '@idle-marker/records';
-import { msg, STANDING_REASON } from '@idle-marker/words';
+import { msg, standingReasonWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { ClearCard } from '../../evidence/ClearCard.tsx';
 import { LINK } from '../../ui/link.ts';
@@ -30,7 +30,7 @@ export function DoubtCard({
           return (
             <li key={mark.id} className="flex flex-wrap items-center gap-x-6 border-b border-rule py-1">
               <strong className="min-w-28 text-brick">{mark.body.name}</strong>
-              <span>{msg('today.setFrom', { station, standingReason: STANDING_REASON[part.because[0]!] })}</span>
+              <span>{msg('today.setFrom', { station, standingReason: standingReasonWords()[part.because[0]!] })}</span>
               <Link
                 className={`${LINK} ml-auto whitespace-nowrap`}
                 to={`/sites/${id}/mark?package=${mark.body.package}&mark=${encodeURIComponent(mark.body.key)}`}

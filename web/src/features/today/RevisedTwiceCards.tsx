@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { bookLine, memberName, revisedTwice, thisRevisionStands, type RevisedTwice } from '@idle-marker/records';
-import { msg, REVISED_KIND } from '@idle-marker/words';
+import { msg, revisedKindWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
@@ -21,7 +21,7 @@ export function RevisedTwiceCards() {
         <Card
           key={keyOf(twice)}
           tone="brick"
-          title={msg('today.wasRevisedTwiceAtOnce', { revisedKind: REVISED_KIND[twice.kind], name: twice.name })}
+          title={msg('today.wasRevisedTwiceAtOnce', { revisedKind: revisedKindWords()[twice.kind], name: twice.name })}
           actions={<Button onClick={() => setDeciding(keyOf(twice))}>{msg('common.sayWhichStands')}</Button>}
         >
           {msg('today.theLaterOneIsInForceAnd', {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { controlSources } from '@idle-marker/records';
-import { msg, UNIT_NAME } from '@idle-marker/words';
+import { msg, unitNameWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -47,7 +47,7 @@ export function SiteCard() {
         <dd>{packages.length === 0 ? msg('today.noPackageYet') : packages.map((work) => work.body.name).join(', ')}</dd>
         <dt className="text-ink2">{msg('today.coordinates')}</dt>
         <dd>
-          {settings.coordinateSystem || msg('today.systemNotNamed')}, {UNIT_NAME[settings.lengthUnit]},{' '}
+          {settings.coordinateSystem || msg('today.systemNotNamed')}, {unitNameWords()[settings.lengthUnit]},{' '}
           {factor === 1 ? msg('today.distancesAsOnTheGround') : msg('today.gridDistancesFactor', { factor })}
         </dd>
         <dt className="text-ink2">{msg('common.heights')}</dt>

@@ -1,6 +1,6 @@
 import { NORMAL_95_FACTOR } from '@idle-marker/core';
 import { checkOf, goodToOf, leftOut, figuresOf } from '@idle-marker/records';
-import { msg, CHECKABILITY_WORDS, goodToWords, smallLength } from '@idle-marker/words';
+import { msg, checkabilityWords, goodToWords, smallLength } from '@idle-marker/words';
 import { useProofAge } from '../../site/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { clockTime } from '../../ui/time.ts';
@@ -44,7 +44,7 @@ export function StationCard() {
           <>
             <dt className="text-ink2">{msg('common.checked')}</dt>
             <dd className={check.now === 'unchecked' ? 'font-semibold text-ochre' : 'font-semibold'}>
-              {CHECKABILITY_WORDS[check.now].title}
+              {checkabilityWords()[check.now].title}
             </dd>
           </>
         )}

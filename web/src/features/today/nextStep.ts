@@ -1,6 +1,6 @@
 /** What to do next, as one sentence with its button, from the state of everything. */
 import { claimOf, pairedDue, proofCandidates, restakeList } from '@idle-marker/records';
-import { msg, count, PAIRED_DUE, proveFirstTitle, unprovenWords } from '@idle-marker/words';
+import { msg, count, pairedDueWords, proveFirstTitle, unprovenWords } from '@idle-marker/words';
 import type { OpenSite } from '../../site/SiteContext.tsx';
 import type { Fact } from '@idle-marker/contract';
 import type { ProofAge } from '@idle-marker/records';
@@ -56,8 +56,10 @@ export function nextStep(
     const [due] = pairedDue(state, paired);
     const failed = due?.endsWith('FAILED') ?? false;
     return {
-      title: due ? PAIRED_DUE[due].title : msg('today.goOnMarkingToSet', { toSet }),
-      text: due ? PAIRED_DUE[due].text : msg('today.planAndHeightOfAreProvedPlan', { name: paired.solution.body.name }),
+      title: due ? pairedDueWords()[due].title : msg('today.goOnMarkingToSet', { toSet }),
+      text: due
+        ? pairedDueWords()[due].text
+        : msg('today.planAndHeightOfAreProvedPlan', { name: paired.solution.body.name }),
       to: 'mark/receiver',
       button: due ? msg('today.toTheKnownMarks') : msg('common.toMark'),
       tone: failed ? 'brick' : due ? 'ochre' : 'spruce',
