@@ -15,44 +15,27 @@ import {
   stationNotices,
   unitAbbreviationWords,
 } from '@idle-marker/words';
-import {
-  bottomOf,
-  finish,
-  heightOf,
-  INKS,
-  MARGIN,
-  newDocument,
-  paragraph,
-  rule,
-  widthOf,
-  write,
-  type Page,
-} from '../pdf/pdfPage.ts';
+import { Flow, type Column } from '../pdf/flow.ts';
+import { finish, footPages, INKS, MARGIN, newDocument, paragraph, widthOf, write, type Page } from '../pdf/pdfPage.ts';
 
-const SIZE = 8;
 const PLAN_HEIGHT = 200;
 /** Differences are drawn so many times as large. */
 const EXAGGERATION = 100;
 
 export async function asBuiltPdf(report: AsBuiltReport, timeZone: string): Promise<Buffer> {
-  const page = newDocument(msg('papers.asBuilt', { site: report.site }));
+  const flow = new Flow(newDocument(msg('papers.asBuilt', { site: report.site })));
   const clock = sheetClock(timeZone, report.at);
-  let y = drawHead(page, report, timeZone, `${clock.day(report.at)} ${clock.time(report.at)}`);
-  for (const group of report.groups) y = drawGroup(page, report, group, y);
-  if (report.columns.length > 0) y = drawColumns(page, report, y);
-  for (const each of report.laid) y = drawLaid(page, report, each, y);
-  drawRows(page, report, y);
-  numberPages(page, report);
-  return finish(page);
+  drawHead(flow, report, timeZone, `${clock.day(report.at)} ${clock.time(report.at)}`);
+  for (const group of report.groups) drawGroup(flow, report, group);
+  if (report.columns.length > 0) drawColumns(flow, report);
+  for (const each of report.laid) drawLaid(flow, report, each);
+  await drawRows(flow, report);
+  footPages(flow.page, msg('papers.asBuilt', { site: report.site }), '');
+  return finish(flow.page);
 }
 
-function room(page: Page, y: number, needed: number): number {
-  if (y + needed <= bottomOf(page)) return y;
-  page.addPage();
-  return MARGIN;
-}
-
-function drawHead(page: Page, report: AsBuiltReport, timeZone: string, when: string): number {
+function drawHead(flow: Flow, report: AsBuiltReport, timeZone: string, when: string): void {
+  const { page } = flow;
   write(page, msg('common.asBuilt'), MARGIN, MARGIN, 'bold', 20, INKS.ink);
   write(page, report.site, MARGIN, MARGIN + 26, 'regular', 11, INKS.ink);
   const right = (text: string, y: number, bold = false) =>
@@ -70,7 +53,7 @@ function drawHead(page: Page, report: AsBuiltReport, timeZone: string, when: str
     }),
     MARGIN + 15,
   );
-  let y = MARGIN + 46;
+  flow.y = MARGIN + 46;
   const clock = sheetClock(timeZone, report.at);
   for (const station of report.stations) {
     const { evidence, radius95Mm } = station;
@@ -89,18 +72,20 @@ function drawHead(page: Page, report: AsBuiltReport, timeZone: string, when: str
       evidence && msg('papers.acceptedFor', { className: evidence.className.toLowerCase() }),
       proofs,
     ];
-    y += paragraph(page, `${parts.filter(Boolean).join('; ')}.`, MARGIN, y, widthOf(page), 'regular', 9, INKS.ink) + 2;
+    flow.text(`${parts.filter(Boolean).join('; ')}.`, { size: 9 });
     for (const notice of stationNotices(station, report.lengthUnit))
-      y += paragraph(page, notice, MARGIN, y, widthOf(page), 'medium', 9, INKS.brick) + 2;
+      flow.text(notice, { font: 'medium', size: 9, colour: INKS.brick });
   }
-  rule(page, y + 2, INKS.ink, 1.5);
-  return y + 12;
+  flow.space(2);
+  flow.rule(INKS.ink, 1.5, 10);
 }
 
 /** A group of bolts, drawn with what each is off, and said as a whole. */
-function drawGroup(page: Page, report: AsBuiltReport, group: BoltGroup, top: number): number {
+function drawGroup(flow: Flow, report: AsBuiltReport, group: BoltGroup): void {
   const { lengthUnit } = report;
-  const y = room(page, top, PLAN_HEIGHT + 30);
+  const { page } = flow;
+  flow.room(PLAN_HEIGHT + 30);
+  const { y } = flow;
   const built = group.bolts.filter(({ difference }) => difference !== null);
   const said = group.fit && patternWords(group.fit, built.length, group.tolerance, report);
   const textX = MARGIN + PLAN_HEIGHT + 20;
@@ -128,7 +113,7 @@ function drawGroup(page: Page, report: AsBuiltReport, group: BoltGroup, top: num
     built.map(({ difference }) => difference!),
     { x: MARGIN, y, size: PLAN_HEIGHT },
   );
-  return Math.max(textY, y + PLAN_HEIGHT) + 14;
+  flow.y = Math.max(textY, y + PLAN_HEIGHT) + 14;
 }
 
 type Shown = NonNullable<BoltGroup['bolts'][number]['difference']>;
@@ -167,31 +152,24 @@ function drawPlan(
   );
 }
 
-function drawColumns(page: Page, report: AsBuiltReport, top: number): number {
-  let y = room(page, top, 60);
-  write(page, msg('papers.columns'), MARGIN, y, 'bold', 11, INKS.ink);
-  y += 16;
+function drawColumns(flow: Flow, report: AsBuiltReport): void {
+  flow.room(60);
+  flow.text(msg('papers.columns'), { font: 'bold', size: 11 });
   for (const row of report.columns) {
     const said = wordsOf(row, report);
     if (!said) continue;
-    const text = `${said.title}. ${said.lines.join(' ')}`;
-    y = room(page, y, heightOf(page, text, widthOf(page), 'regular', 8.5) + 6);
-    y +=
-      paragraph(page, text, MARGIN, y, widthOf(page), 'regular', 8.5, said.tone === 'brick' ? INKS.brick : INKS.ink) +
-      3;
-    rule(page, y, INKS.rule, 0.5);
-    y += 3;
+    flow.text(`${said.title}. ${said.lines.join(' ')}`, { colour: said.tone === 'brick' ? INKS.brick : INKS.ink });
+    flow.rule();
   }
-  return y + 10;
+  flow.space(10);
 }
 
 /** A drawing that was laid over pins: its misfit at each. */
 function drawLaid(
-  page: Page,
+  flow: Flow,
   { lengthUnit }: AsBuiltReport,
   { drawing, scale, misfits }: AsBuiltReport['laid'][number],
-  top: number,
-): number {
+): void {
   const size =
     scale === 1
       ? msg('papers.itsSizeKept')
@@ -203,8 +181,7 @@ function drawLaid(
     size,
     left: left.join('; '),
   });
-  const y = room(page, top, heightOf(page, text, widthOf(page), 'regular', 8.5) + 12);
-  return y + paragraph(page, text, MARGIN, y, widthOf(page), 'regular', 8.5, INKS.ink) + 12;
+  flow.text(text, { gap: 12 });
 }
 
 const wordsOf = (row: ColumnRow, { columnTolerance, lengthUnit, angleUnit }: AsBuiltReport) =>
@@ -219,27 +196,19 @@ const wordsOf = (row: ColumnRow, { columnTolerance, lengthUnit, angleUnit }: AsB
     angleUnit,
   });
 
-interface Column {
-  readonly title: string;
-  readonly width: number;
-  readonly align: 'left' | 'right';
-  text(row: AsBuiltRow): string;
-}
-
-function drawRows(page: Page, report: AsBuiltReport, top: number): void {
+async function drawRows(flow: Flow, report: AsBuiltReport): Promise<void> {
   const unit = report.lengthUnit;
   const length = (metres: number | null) => (metres === null ? '–' : formatLength(metres, unit, LENGTH_DECIMALS));
-  const columns: readonly Column[] = [
-    { title: msg('common.name'), width: 82, align: 'left', text: (row) => row.name },
-    { title: msg('papers.code'), width: 62, align: 'left', text: (row) => row.code || msg('papers.noCode') },
-    { title: msg('common.east'), width: 56, align: 'right', text: (row) => length(row.place.e) },
-    { title: msg('common.north'), width: 56, align: 'right', text: (row) => length(row.place.n) },
-    { title: msg('common.height'), width: 44, align: 'right', text: (row) => length(row.place.z) },
-    { title: msg('papers.comparedWith'), width: 92, align: 'left', text: (row) => row.against || 'nothing' },
+  const columns: readonly Column<AsBuiltRow>[] = [
+    { title: msg('common.name'), width: 82, text: (row) => row.name },
+    { title: msg('papers.code'), width: 62, text: (row) => row.code || msg('papers.noCode') },
+    { title: msg('common.east'), width: 56, right: true, text: (row) => length(row.place.e) },
+    { title: msg('common.north'), width: 56, right: true, text: (row) => length(row.place.n) },
+    { title: msg('common.height'), width: 44, right: true, text: (row) => length(row.place.z) },
+    { title: msg('papers.comparedWith'), width: 92, text: (row) => row.against || 'nothing' },
     {
       title: msg('common.off2'),
       width: 100,
-      align: 'left',
       text: (row) =>
         row.dE !== null && row.dN !== null
           ? `${offWords(row.dE, row.dN, unit)}${row.within ? '' : ': outside'}`
@@ -252,71 +221,12 @@ function drawRows(page: Page, report: AsBuiltReport, top: number): void {
     {
       title: msg('common.station'),
       width: 35,
-      align: 'left',
       text: (row) => (row.standing === 'held' ? row.station : `${row.station}, ${standingWords()[row.standing]}`),
     },
   ];
-  let y = room(page, top, 60);
-  const line = (text: (column: Column) => string, bold: boolean, colour: string): number => {
-    const heights = columns.map((column) =>
-      heightOf(page, text(column), column.width - 5, bold ? 'bold' : 'regular', SIZE),
-    );
-    let x = MARGIN;
-    for (const column of columns) {
-      write(page, text(column), x + (column.align === 'left' ? 3 : 0), y, bold ? 'bold' : 'regular', SIZE, colour, {
-        width: column.width - 5,
-        align: column.align,
-        lineBreak: true,
-      });
-      x += column.width;
-    }
-    return Math.max(...heights);
-  };
-  const heads = () => {
-    write(
-      page,
-      msg('papers.everyMeasurementLengthsInOffMeasured', { unitAbbreviation: unitAbbreviationWords()[unit] }),
-      MARGIN,
-      y,
-      'regular',
-      SIZE,
-      INKS.ink2,
-    );
-    y += 13;
-    y += line((column) => column.title, true, INKS.ink) + 2;
-    rule(page, y, INKS.ink);
-    y += 3;
-  };
-  heads();
-  for (const row of report.rows) {
-    const note =
-      row.fact.body.note === '' ? 0 : heightOf(page, row.fact.body.note, widthOf(page) - 82, 'regular', SIZE) + 2;
-    if (y + 24 + note > bottomOf(page)) {
-      page.addPage();
-      y = MARGIN;
-      heads();
-    }
-    y += line((column) => column.text(row), false, row.within === false ? INKS.brick : INKS.ink) + 2;
-    if (row.fact.body.note !== '')
-      y += paragraph(page, row.fact.body.note, MARGIN + 82, y, widthOf(page) - 82, 'regular', SIZE, INKS.ink2) + 2;
-    rule(page, y, INKS.rule, 0.5);
-    y += 2;
-  }
-}
-
-function numberPages(page: Page, report: AsBuiltReport): void {
-  const { start, count } = page.bufferedPageRange();
-  for (let i = start; i < start + count; i++) {
-    page.switchToPage(i);
-    page.page.margins.bottom = 0;
-    write(
-      page,
-      msg('papers.asBuiltPageOf', { site: report.site, i: i - start + 1, count }),
-      MARGIN,
-      page.page.height - MARGIN - 8,
-      'regular',
-      8,
-      INKS.ink2,
-    );
-  }
+  await flow.table(columns, report.rows, {
+    about: msg('papers.everyMeasurementLengthsInOffMeasured', { unitAbbreviation: unitAbbreviationWords()[unit] }),
+    colour: (row) => (row.within === false ? INKS.brick : INKS.ink),
+    note: (row) => row.fact.body.note || null,
+  });
 }

@@ -14,15 +14,15 @@ import {
   unitAbbreviationWords,
   unitNameWords,
 } from '@idle-marker/words';
+import { Flow, type Column } from '../pdf/flow.ts';
 import {
   bottomOf,
   finish,
+  footPages,
   heightOf,
   INKS,
   MARGIN,
   newDocument,
-  paragraph,
-  rule,
   widthOf,
   write,
   type Page,
@@ -32,7 +32,6 @@ import {
 const MOST_ROWS = 24;
 const MOST_PAIRS = 5;
 const MOST_NOTICES = 8;
-const SIZE = 8;
 /** Points: room that the cautions take, and the least that a map is worth drawing in. */
 const CAUTIONS_HEIGHT = 62;
 const LEAST_MAP = 110;
@@ -55,14 +54,7 @@ const verdictOf = (row: ReportRow): string =>
               ? msg('papers.byReceiver')
               : msg('papers.notSighted');
 
-interface Column {
-  readonly title: string;
-  readonly width: number;
-  readonly align: 'left' | 'right';
-  text(row: ReportRow): string;
-}
-
-function columnsOf(report: ControlReport): Column[] {
+function columnsOf(report: ControlReport): Column<ReportRow>[] {
   const small = smallUnit(report.site.lengthUnit);
   const off = (mm: number | null) => (mm === null ? '–' : formatSigned((mm / 1000) * small.perMetre, small.decimals));
   const [first, second] = report.site.axisOrder === 'EN' ? (['dEMm', 'dNMm'] as const) : (['dNMm', 'dEMm'] as const);
@@ -71,45 +63,45 @@ function columnsOf(report: ControlReport): Column[] {
     {
       title: msg('common.mark'),
       width: 54,
-      align: 'left',
       text: (row) => `${row.name}${row.revision > 1 ? ` r${row.revision}` : ''}`,
     },
-    { title: msg('common.kind'), width: 66, align: 'left', text: (row) => controlKindWords()[row.kind] },
-    { title: msg('common.for'), width: 64, align: 'left', text: usedFor },
-    { title: msg('common.condition'), width: 54, align: 'left', text: (row) => row.condition },
-    { title: msg('papers.verdict'), width: 58, align: 'left', text: verdictOf },
+    { title: msg('common.kind'), width: 66, text: (row) => controlKindWords()[row.kind] },
+    { title: msg('common.for'), width: 64, text: usedFor },
+    { title: msg('common.condition'), width: 54, text: (row) => row.condition },
+    { title: msg('papers.verdict'), width: 58, text: verdictOf },
     {
       title: msg('papers.byStations'),
       width: 76,
-      align: 'left',
       text: (row) =>
         row.usedBy.join(', ') ||
         (row.leftOutBy.length > 0 ? msg('papers.notBy', { leftOutBy: row.leftOutBy.join(', ') }) : '–'),
     },
-    { title: `${name[first]}, ${small.name}`, width: 50, align: 'right', text: (row) => off(row[first]) },
-    { title: `${name[second]}, ${small.name}`, width: 50, align: 'right', text: (row) => off(row[second]) },
-    { title: msg('papers.height2', { name: small.name }), width: 55, align: 'right', text: (row) => off(row.dZMm) },
+    { title: `${name[first]}, ${small.name}`, width: 50, right: true, text: (row) => off(row[first]) },
+    { title: `${name[second]}, ${small.name}`, width: 50, right: true, text: (row) => off(row[second]) },
+    { title: msg('papers.height2', { name: small.name }), width: 55, right: true, text: (row) => off(row.dZMm) },
   ];
 }
 
 export async function controlReportPdf(report: ControlReport, timeZone: string): Promise<Buffer> {
-  const page = newDocument(msg('papers.controlReport', { name: report.site.name }));
+  const flow = new Flow(newDocument(msg('papers.controlReport', { name: report.site.name })));
   const clock = sheetClock(timeZone, report.at);
-  let y = drawHead(page, report, `${clock.day(report.at)} ${clock.time(report.at)}`);
-  y = drawTable(page, report, y);
-  y = drawFindings(page, report, y + 6);
-  drawMap(page, report, {
+  drawHead(flow, report, `${clock.day(report.at)} ${clock.time(report.at)}`);
+  await drawTable(flow, report);
+  drawFindings(flow, report);
+  drawMap(flow.page, report, {
     x: MARGIN,
-    y: y + 8,
-    width: widthOf(page),
-    height: bottomOf(page) - CAUTIONS_HEIGHT - y - 16,
+    y: flow.y + 8,
+    width: flow.width,
+    height: flow.left - CAUTIONS_HEIGHT - 16,
   });
-  drawCautions(page, report);
-  return finish(page);
+  drawCautions(flow);
+  footPages(flow.page, msg('papers.controlReport3', { name: report.site.name }), '');
+  return finish(flow.page);
 }
 
-function drawHead(page: Page, report: ControlReport, when: string): number {
+function drawHead(flow: Flow, report: ControlReport, when: string): void {
   const { site } = report;
+  const { page } = flow;
   write(page, msg('papers.controlReport2'), MARGIN, MARGIN, 'bold', 20, INKS.ink);
   write(page, site.name, MARGIN, MARGIN + 26, 'regular', 11, INKS.ink);
   const right = (text: string, y: number, bold = false) =>
@@ -147,60 +139,25 @@ function drawHead(page: Page, report: ControlReport, when: string): number {
         ? msg('papers.distancesAsOnTheGround')
         : msg('papers.gridDistancesFactor', { combinedScaleFactor: site.combinedScaleFactor }),
   });
-  const height = paragraph(page, system, MARGIN, MARGIN + 44, widthOf(page), 'regular', 9, INKS.ink2);
-  const y = MARGIN + 48 + height;
-  rule(page, y, INKS.ink, 1.5);
-  return y + 8;
+  flow.y = MARGIN + 44;
+  flow.text(system, { size: 9, colour: INKS.ink2, gap: 4 });
+  flow.rule(INKS.ink, 1.5, 8);
 }
 
-function drawTable(page: Page, report: ControlReport, top: number): number {
-  const columns = columnsOf(report);
-  let y = top;
-  const line = (text: (column: Column) => string, bold: boolean, colour: string) => {
-    const heights = columns.map((column) =>
-      heightOf(page, text(column), column.width - 4, bold ? 'bold' : 'regular', SIZE),
-    );
-    let x = MARGIN;
-    for (const column of columns) {
-      write(page, text(column), x, y, bold ? 'bold' : 'regular', SIZE, colour, {
-        width: column.width - 4,
-        align: column.align,
-        lineBreak: true,
-      });
-      x += column.width;
-    }
-    y += Math.max(...heights) + 2;
-  };
-  line((column) => column.title, true, INKS.ink);
-  rule(page, y, INKS.ink);
-  y += 3;
-  for (const row of report.rows.slice(0, MOST_ROWS)) {
-    line(
-      (column) => column.text(row),
-      false,
-      row.propose !== 'nothing' || row.condition === 'lost' ? INKS.brick : INKS.ink,
-    );
-    rule(page, y, INKS.rule, 0.5);
-    y += 2;
-  }
-  if (report.rows.length > MOST_ROWS) {
-    write(
-      page,
-      msg('papers.andMoreThatNothingSpeaksAgainstThe', { rows: report.rows.length - MOST_ROWS }),
-      MARGIN,
-      y,
-      'regular',
-      SIZE,
-      INKS.ink2,
-    );
-    y += 12;
-  }
-  write(page, msg('papers.differencesMeasuredMinusListedAtThe'), MARGIN, y + 2, 'regular', 7.5, INKS.ink2);
-  return y + 14;
+async function drawTable(flow: Flow, report: ControlReport): Promise<void> {
+  await flow.table(columnsOf(report), report.rows.slice(0, MOST_ROWS), {
+    colour: (row) => (row.propose !== 'nothing' || row.condition === 'lost' ? INKS.brick : INKS.ink),
+  });
+  if (report.rows.length > MOST_ROWS)
+    flow.text(msg('papers.andMoreThatNothingSpeaksAgainstThe', { rows: report.rows.length - MOST_ROWS }), {
+      colour: INKS.ink2,
+    });
+  flow.space(2);
+  flow.text(msg('papers.differencesMeasuredMinusListedAtThe'), { size: 7.5, colour: INKS.ink2, gap: 10 });
 }
 
 /** Pairs that do not fit, and what is proposed. */
-function drawFindings(page: Page, report: ControlReport, top: number): number {
+function drawFindings(flow: Flow, report: ControlReport): void {
   const { lengthUnit } = report.site;
   const small = smallUnit(lengthUnit);
   const off = (metres: number | null) =>
@@ -232,30 +189,15 @@ function drawFindings(page: Page, report: ControlReport, top: number): number {
   if (report.unproven.length > 0)
     lines.push(msg('papers.ofOurOwnMakingAndNotYet', { unproven: report.unproven.join(', ') }));
   lines.push(...report.notices);
-  write(page, msg('papers.whatDoesNotFitAndWhatIs'), MARGIN, top, 'bold', 11, INKS.ink);
-  let y = top + 15;
-  if (lines.length === 0)
-    return (
-      y +
-      paragraph(
-        page,
-        msg('papers.nothingSpeaksAgainstTheMarksThatWere'),
-        MARGIN,
-        y,
-        widthOf(page),
-        'regular',
-        9,
-        INKS.ink,
-      )
-    );
-  const room = bottomOf(page) - 90;
+  flow.text(msg('papers.whatDoesNotFitAndWhatIs'), { font: 'bold', size: 11 });
+  if (lines.length === 0) return flow.text(msg('papers.nothingSpeaksAgainstTheMarksThatWere'), { size: 9 });
   for (const [i, text] of lines.entries()) {
-    const full = i >= MOST_NOTICES || y + heightOf(page, text, widthOf(page), 'regular', 9) > room;
+    const tall = heightOf(flow.page, text, flow.width, 'regular', 9);
+    const full = i >= MOST_NOTICES || tall > flow.left - 90;
     const said = full ? msg('papers.andMoreSeeControl', { lines: lines.length - i }) : text;
-    y += paragraph(page, said, MARGIN, y, widthOf(page), 'regular', 9, full ? INKS.ink2 : INKS.brick) + 2;
+    flow.text(said, { size: 9, colour: full ? INKS.ink2 : INKS.brick });
     if (full) break;
   }
-  return y;
 }
 
 /** The marks in their places, and the pairs that do not fit. Left away where no room is left for it. */
@@ -294,21 +236,8 @@ function drawMap(
   write(page, msg('papers.northIsUpRedLinesPairsThat'), frame.x, frame.y + frame.height - 8, 'regular', 7.5, INKS.ink2);
 }
 
-function drawCautions(page: Page, report: ControlReport): void {
-  let y = bottomOf(page) - CAUTIONS_HEIGHT;
-  rule(page, y, INKS.ink);
-  y += 5;
-  for (const caution of reportCautions())
-    y += paragraph(page, caution, MARGIN, y, widthOf(page), 'regular', 8.5, INKS.ink) + 2;
-  // The foot lies in the margin, where text would otherwise start a new page.
-  page.page.margins.bottom = 0;
-  write(
-    page,
-    msg('papers.controlReport3', { name: report.site.name }),
-    MARGIN,
-    page.page.height - MARGIN - 8,
-    'regular',
-    8,
-    INKS.ink2,
-  );
+function drawCautions(flow: Flow): void {
+  flow.y = bottomOf(flow.page) - CAUTIONS_HEIGHT;
+  flow.rule(INKS.ink, 0.75, 5);
+  for (const caution of reportCautions()) flow.text(caution);
 }

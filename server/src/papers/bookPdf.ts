@@ -16,25 +16,25 @@ import {
   withoutStop,
   worded,
 } from '@idle-marker/words';
-import { finish, footPages, INKS, MARGIN, room, widthOf, write } from '../pdf/pdfPage.ts';
-import { heading, line, pairs, penOf, table, type BookAsked, type Column, type Pen } from './pen.ts';
+import { type Column } from '../pdf/flow.ts';
+import { finish, footPages, INKS, MARGIN, write } from '../pdf/pdfPage.ts';
+import { penOf, type BookAsked, type Pen } from './pen.ts';
 
 const SKETCH_HEIGHT = 170;
 
 export async function setupPdf(book: SetupBook, asked: BookAsked): Promise<Buffer> {
   const pen = penOf(msg('papers.fieldBookSetUp', { name: book.name, site: asked.site }), asked, book.from);
-  await drawSetup(pen, book, MARGIN);
-  footPages(pen.page, `${asked.site} · ${pen.clock.day(book.from)}`, '');
-  return finish(pen.page);
+  await drawSetup(pen, book);
+  footPages(pen.flow.page, `${asked.site} · ${pen.clock.day(book.from)}`, '');
+  return finish(pen.flow.page);
 }
 
 export async function dayPdf(book: DayBook, asked: BookAsked): Promise<Buffer> {
   const own = book.setups[0]?.from ?? book.entries[0]?.at ?? `${book.day}T12:00:00.000Z`;
   const pen = penOf(msg('papers.fieldBook', { day: book.day, site: asked.site }), asked, own);
-  const { page, clock } = pen;
-  write(page, msg('papers.fieldBook2', { day: clock.day(own) }), MARGIN, MARGIN, 'bold', 18, INKS.ink);
-  let y = MARGIN + 26;
-  y = pairs(pen, y, [
+  const { flow, clock } = pen;
+  flow.title(msg('papers.fieldBook2', { day: clock.day(own) }));
+  flow.pairs([
     [msg('common.site'), book.site],
     [msg('papers.people'), book.people.join(', ')],
     [
@@ -83,16 +83,16 @@ export async function dayPdf(book: DayBook, asked: BookAsked): Promise<Buffer> {
     ],
   ]);
   if (book.entries.length > 0) {
-    y = heading(pen, y, msg('papers.entriesOutsideOfSetUps'));
-    for (const { at, by, text } of book.entries) y = line(pen, y, `${clock.time(at)}  ${by}: ${text}`);
+    flow.heading(msg('papers.entriesOutsideOfSetUps'));
+    for (const { at, by, text } of book.entries) flow.text(`${clock.time(at)}  ${by}: ${text}`);
   }
   for (const [i, setup] of book.setups.entries()) {
-    page.addPage({ size: 'A4', margin: MARGIN });
-    y = await drawSetup(pen, setup, MARGIN);
+    flow.newPage();
+    await drawSetup(pen, setup);
     await asked.progress(i + 1, book.setups.length);
   }
-  footPages(page, `${book.site} · ${clock.day(own)} · ${book.timeZone}`, '');
-  return finish(page);
+  footPages(flow.page, `${book.site} · ${clock.day(own)} · ${book.timeZone}`, '');
+  return finish(flow.page);
 }
 
 /** What was said of it then, where the rules were others. */
@@ -111,28 +111,55 @@ const verdictWords = worded(
   () => ({ accepted: 'accepted', provisional: msg('papers.acceptedAsProvisional'), refused: 'refused' }) as const,
 );
 
-async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number> {
-  const { page, clock, length, small, unit, axes } = pen;
-  const abbreviation = unitAbbreviationWords()[unit];
-  write(page, msg('papers.setUp', { name: book.name }), MARGIN, top, 'bold', 16, INKS.ink);
-  write(
-    page,
+async function drawSetup(pen: Pen, book: SetupBook): Promise<void> {
+  const { flow, clock } = pen;
+  flow.title(
+    msg('papers.setUp', { name: book.name }),
     msg('papers.to2', {
       day: clock.day(book.from),
       time: clock.time(book.from),
       time2: clock.time(book.to),
       closed: book.closed ? ', closed' : msg('papers.stillOpen'),
     }),
-    MARGIN,
-    top + 4,
-    'regular',
-    9.5,
-    INKS.ink2,
-    {
-      width: widthOf(page),
-      align: 'right',
-    },
+    16,
   );
+  flow.pairs(setupPairs(pen, book));
+  for (const notice of book.notices) flow.text(notice, { colour: INKS.brick });
+  for (const decision of book.decisions) drawDecision(pen, decision);
+  for (const { at, text } of book.putOff) flow.text(`${clock.time(at)}  ${text}`, { colour: INKS.brick });
+  if (book.control.length > 0) await drawControl(pen, book);
+  await drawSights(pen, book);
+  if (book.proofs.length > 0) drawProofs(pen, book);
+  if (book.marks.length > 0) await drawMarks(pen, book);
+  if (book.measured.length > 0) {
+    flow.heading(msg('papers.sightedAgainDirectionsAndThingsAsThey'));
+    for (const { at, by, text } of book.measured) flow.text(`${clock.time(at)}  ${by}: ${text}`);
+  }
+  if (book.corrections.length > 0) {
+    flow.heading(msg('papers.putRightOrTakenBackLater'));
+    for (const { at, by, text } of book.corrections)
+      flow.text(`${clock.day(at)} ${clock.time(at)}  ${by}: ${text}`, { colour: INKS.brick });
+  }
+  if (book.remarks.length > 0) {
+    flow.heading(msg('common.remarks'));
+    for (const { at, by, text } of book.remarks) flow.text(`${clock.time(at)}  ${by}: ${text}`);
+  }
+  if (book.photos.length > 0) drawPhotos(pen, book.photos);
+  flow.space(10);
+  flow.room(SKETCH_HEIGHT);
+  flow.page
+    .rect(MARGIN, flow.y, flow.width, SKETCH_HEIGHT - 10)
+    .lineWidth(0.75)
+    .strokeColor(INKS.ink)
+    .stroke();
+  write(flow.page, msg('common.sketch'), MARGIN + 6, flow.y + 5, 'regular', 8, INKS.ink2);
+  flow.space(SKETCH_HEIGHT);
+}
+
+/** What the set-up was: who, with what, in what weather, and what came of it. */
+function setupPairs(pen: Pen, book: SetupBook): readonly (readonly [string, string])[] {
+  const { clock, length, small, unit, axes } = pen;
+  const abbreviation = unitAbbreviationWords()[unit];
   const { weather, instrument, station } = book;
   const steps = setupSteps().flatMap((step) => {
     const at = book.checklist.find((each) => each.step === step.id)?.at;
@@ -143,7 +170,7 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
     (axes === 'EN'
       ? `E ${length(station.e)}, N ${length(station.n)}`
       : `N ${length(station.n)}, E ${length(station.e)}`);
-  let y = pairs(pen, top + 24, [
+  return [
     [msg('papers.who'), book.by],
     [
       msg('common.instrument'),
@@ -188,72 +215,68 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
     ],
     ...(book.check.length > 0 ? [[msg('common.checked'), book.check.join(' ')] as const] : []),
     [msg('common.leftOut2'), book.leftOut.join(', ') || 'nothing'],
-  ]);
-  for (const notice of book.notices) y = line(pen, y, notice, INKS.brick);
-  for (const decision of book.decisions) {
-    y = line(
-      pen,
-      y,
-      msg('papers.by4', {
-        time: clock.time(decision.at),
-        station: decision.station,
-        verdict: verdictWords()[decision.verdict],
-        by: decision.by,
-        reason: decision.reason ? `: ${withoutStop(decision.reason)}` : '',
-        withdrawn:
-          decision.withdrawn === null ? '' : msg('papers.withdrawn', { withoutStop: withoutStop(decision.withdrawn) }),
-      }),
-      decision.verdict === 'accepted' && decision.withdrawn === null ? INKS.ink : INKS.brick,
+  ];
+}
+
+function drawDecision({ flow, clock }: Pen, decision: SetupBook['decisions'][number]): void {
+  flow.text(
+    msg('papers.by4', {
+      time: clock.time(decision.at),
+      station: decision.station,
+      verdict: verdictWords()[decision.verdict],
+      by: decision.by,
+      reason: decision.reason ? `: ${withoutStop(decision.reason)}` : '',
+      withdrawn:
+        decision.withdrawn === null ? '' : msg('papers.withdrawn', { withoutStop: withoutStop(decision.withdrawn) }),
+    }),
+    { colour: decision.verdict === 'accepted' && decision.withdrawn === null ? INKS.ink : INKS.brick },
+  );
+  if (decision.judged)
+    flow.text(
+      `${judgedWords()[decision.judged.verdict]}: ${decision.judged.because.join(' ')}${thenSaid(decision.judged.byRulesOfThen)}`,
+      { colour: INKS.ink2 },
     );
-    if (decision.judged)
-      y = line(
-        pen,
-        y,
-        `${judgedWords()[decision.judged.verdict]}: ${decision.judged.because.join(' ')}${thenSaid(decision.judged.byRulesOfThen)}`,
-        INKS.ink2,
-      );
-  }
-  for (const { at, text } of book.putOff) y = line(pen, y, `${clock.time(at)}  ${text}`, INKS.brick);
-  if (book.control.length > 0) {
-    y = heading(pen, y, msg('papers.controlAsItWasUsedAndHow'));
-    const fits = new Map(book.fits.map((fit) => [fit.name, fit]));
-    const axisColumns: Column<(typeof book.control)[number]>[] = [
-      { title: msg('common.east'), width: 58, right: true, text: ({ e }) => length(e) },
-      { title: msg('common.north'), width: 58, right: true, text: ({ n }) => length(n) },
-    ];
-    y = await table(
-      pen,
-      y,
-      [
-        { title: msg('common.mark'), width: 44, text: ({ name }) => name },
-        ...(axes === 'EN' ? axisColumns : axisColumns.reverse()),
-        { title: msg('common.height'), width: 48, right: true, text: ({ z }) => length(z) },
-        {
-          title: msg('papers.sdPlanHeightMm'),
-          width: 54,
-          right: true,
-          text: ({ sdHMm, sdZMm }) => `${sdHMm ?? '–'} / ${sdZMm ?? '–'}`,
-        },
-        {
-          title: msg('papers.measuredListedENHeight', { name: smallUnit(unit).name }),
-          width: 106,
-          right: true,
-          text: ({ name }) => fitText(fits.get(name), small),
-        },
-        { title: msg('papers.usedIn'), width: 56, text: ({ name }) => usedText(fits.get(name)) },
-        {
-          title: msg('papers.revisionSourceListed'),
-          width: 103,
-          text: ({ source, revision, listedAt }) => `r${revision}: ${source}, ${clock.day(listedAt)}`,
-        },
-      ],
-      book.control,
-    );
-  }
-  y = heading(pen, y, msg('papers.sightsAsReadAndReduced'));
-  y = await table(
-    pen,
-    y,
+}
+
+async function drawControl({ flow, clock, length, small, unit, axes }: Pen, book: SetupBook): Promise<void> {
+  flow.heading(msg('papers.controlAsItWasUsedAndHow'));
+  const fits = new Map(book.fits.map((fit) => [fit.name, fit]));
+  const axisColumns: Column<(typeof book.control)[number]>[] = [
+    { title: msg('common.east'), width: 58, right: true, text: ({ e }) => length(e) },
+    { title: msg('common.north'), width: 58, right: true, text: ({ n }) => length(n) },
+  ];
+  await flow.table(
+    [
+      { title: msg('common.mark'), width: 44, text: ({ name }) => name },
+      ...(axes === 'EN' ? axisColumns : axisColumns.reverse()),
+      { title: msg('common.height'), width: 48, right: true, text: ({ z }) => length(z) },
+      {
+        title: msg('papers.sdPlanHeightMm'),
+        width: 54,
+        right: true,
+        text: ({ sdHMm, sdZMm }) => `${sdHMm ?? '–'} / ${sdZMm ?? '–'}`,
+      },
+      {
+        title: msg('papers.measuredListedENHeight', { name: smallUnit(unit).name }),
+        width: 106,
+        right: true,
+        text: ({ name }) => fitText(fits.get(name), small),
+      },
+      { title: msg('papers.usedIn'), width: 56, text: ({ name }) => usedText(fits.get(name)) },
+      {
+        title: msg('papers.revisionSourceListed'),
+        width: 103,
+        text: ({ source, revision, listedAt }) => `r${revision}: ${source}, ${clock.day(listedAt)}`,
+      },
+    ],
+    book.control,
+  );
+}
+
+async function drawSights({ flow, clock, length, unit, angleUnit, progress }: Pen, book: SetupBook): Promise<void> {
+  const abbreviation = unitAbbreviationWords()[unit];
+  flow.heading(msg('papers.sightsAsReadAndReduced'));
+  await flow.table(
     [
       { title: msg('common.at'), width: 30, text: ({ at }) => clock.time(at) },
       { title: msg('common.to2'), width: 53, text: ({ target, purpose }) => `${target} (${purpose})` },
@@ -262,13 +285,13 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
         title: msg('papers.circle'),
         width: 60,
         right: true,
-        text: ({ read }) => angleAsRead(read.circle, read, pen.angleUnit),
+        text: ({ read }) => angleAsRead(read.circle, read, angleUnit),
       },
       {
         title: msg('papers.zenith'),
         width: 60,
         right: true,
-        text: ({ read }) => angleAsRead(read.zenith, read, pen.angleUnit),
+        text: ({ read }) => angleAsRead(read.zenith, read, angleUnit),
       },
       {
         title: msg('common.slope'),
@@ -309,77 +332,49 @@ async function drawSetup(pen: Pen, book: SetupBook, top: number): Promise<number
       },
     ],
     book.sights,
-    ({ withdrawn }) => withdrawn !== null,
+    { crossedOut: ({ withdrawn }) => withdrawn !== null, progress },
   );
-  if (book.proofs.length > 0) {
-    y = heading(pen, y, msg('common.proofs'));
-    for (const { at, on, plan, height, figures, withdrawn } of book.proofs) {
-      const measured = proofFigureWords(figures, unit, axes);
-      y = line(
-        pen,
-        y,
-        msg('papers.planHeight', {
-          time: clock.time(at),
-          on,
-          proofOutcome: proofOutcomeWords()[plan],
-          proofOutcome2: proofOutcomeWords()[height],
-          measured: measured && `; ${measured}`,
-          withdrawn: withdrawn ? '; withdrawn' : '',
-        }),
-        plan === 'outside' || height === 'outside' ? INKS.brick : INKS.ink,
-      );
-    }
-  }
-  if (book.marks.length > 0) {
-    y = heading(pen, y, msg('papers.marksOffInMm', { abbreviation }));
-    y = await table(
-      pen,
-      y,
-      [
-        { title: msg('common.at'), width: 34, text: ({ at }) => clock.time(at) },
-        { title: msg('common.mark'), width: 100, text: ({ name }) => name },
-        { title: msg('papers.package'), width: 120, text: (mark) => mark.package },
-        { title: msg('common.state'), width: 56, text: ({ state }) => state },
-        {
-          title: 'E / N off',
-          width: 64,
-          right: true,
-          text: ({ dEMm, dNMm }) => `${formatSigned(dEMm, 0)} / ${formatSigned(dNMm, 0)}`,
-        },
-        { title: msg('common.hub'), width: 50, right: true, text: ({ hubZ }) => length(hubZ) },
-        { title: 'Cut / fill', width: 60, right: true, text: ({ cutFill }) => cutFillWords(cutFill, unit) },
-        { title: msg('papers.standing'), width: 43, text: ({ standing }) => standing },
-      ],
-      book.marks,
+}
+
+function drawProofs({ flow, clock, unit, axes }: Pen, book: SetupBook): void {
+  flow.heading(msg('common.proofs'));
+  for (const { at, on, plan, height, figures, withdrawn } of book.proofs) {
+    const measured = proofFigureWords(figures, unit, axes);
+    flow.text(
+      msg('papers.planHeight', {
+        time: clock.time(at),
+        on,
+        proofOutcome: proofOutcomeWords()[plan],
+        proofOutcome2: proofOutcomeWords()[height],
+        measured: measured && `; ${measured}`,
+        withdrawn: withdrawn ? '; withdrawn' : '',
+      }),
+      { colour: plan === 'outside' || height === 'outside' ? INKS.brick : INKS.ink },
     );
   }
-  if (book.measured.length > 0) {
-    y = heading(pen, y, msg('papers.sightedAgainDirectionsAndThingsAsThey'));
-    for (const { at, by, text } of book.measured) y = line(pen, y, `${clock.time(at)}  ${by}: ${text}`);
-  }
-  if (book.corrections.length > 0) {
-    y = heading(pen, y, msg('papers.putRightOrTakenBackLater'));
-    for (const { at, by, text } of book.corrections)
-      y = line(pen, y, `${clock.day(at)} ${clock.time(at)}  ${by}: ${text}`, INKS.brick);
-  }
-  if (book.remarks.length > 0) {
-    y = heading(pen, y, msg('common.remarks'));
-    for (const { at, by, text } of book.remarks) y = line(pen, y, `${clock.time(at)}  ${by}: ${text}`);
-  }
-  if (book.photos.length > 0)
-    y = drawPhotos(
-      pen,
-      book.photos,
-      heading(pen, room(page, y, HEADING + PHOTO.height + PHOTO.foot), msg('papers.photos')),
-    );
-  y = room(page, y + 10, SKETCH_HEIGHT);
-  page
-    .rect(MARGIN, y, widthOf(page), SKETCH_HEIGHT - 10)
-    .lineWidth(0.75)
-    .strokeColor(INKS.ink)
-    .stroke();
-  write(page, msg('common.sketch'), MARGIN + 6, y + 5, 'regular', 8, INKS.ink2);
-  return y + SKETCH_HEIGHT;
+}
+
+async function drawMarks({ flow, clock, length, unit }: Pen, book: SetupBook): Promise<void> {
+  const abbreviation = unitAbbreviationWords()[unit];
+  flow.heading(msg('papers.marksOffInMm', { abbreviation }));
+  await flow.table(
+    [
+      { title: msg('common.at'), width: 34, text: ({ at }) => clock.time(at) },
+      { title: msg('common.mark'), width: 100, text: ({ name }) => name },
+      { title: msg('papers.package'), width: 120, text: (mark) => mark.package },
+      { title: msg('common.state'), width: 56, text: ({ state }) => state },
+      {
+        title: 'E / N off',
+        width: 64,
+        right: true,
+        text: ({ dEMm, dNMm }) => `${formatSigned(dEMm, 0)} / ${formatSigned(dNMm, 0)}`,
+      },
+      { title: msg('common.hub'), width: 50, right: true, text: ({ hubZ }) => length(hubZ) },
+      { title: 'Cut / fill', width: 60, right: true, text: ({ cutFill }) => cutFillWords(cutFill, unit) },
+      { title: msg('papers.standing'), width: 43, text: ({ standing }) => standing },
+    ],
+    book.marks,
+  );
 }
 
 /** Room that a heading takes. */
@@ -387,34 +382,26 @@ const HEADING = 30;
 const PHOTO = { width: 160, height: 120, gap: 10, foot: 24 } as const;
 
 /** Three in a row, each with what it shows and when; one that PDF can't hold has its words alone. */
-function drawPhotos({ page, clock, photos }: Pen, taken: SetupBook['photos'], top: number): number {
-  let y = top;
+function drawPhotos({ flow, clock, photos }: Pen, taken: SetupBook['photos']): void {
+  const { page } = flow;
+  const tall = PHOTO.height + PHOTO.foot;
+  flow.room(HEADING + tall);
+  flow.heading(msg('papers.photos'));
   for (const [i, photo] of taken.entries()) {
     const column = i % 3;
-    if (column === 0) y = room(page, i === 0 ? y : y + PHOTO.height + PHOTO.foot, PHOTO.height + PHOTO.foot);
+    if (column === 0 && i > 0) {
+      flow.space(tall);
+      flow.room(tall);
+    }
     const x = MARGIN + column * (PHOTO.width + PHOTO.gap);
     const bytes = photos?.get(photo.image);
-    if (bytes) page.image(bytes, x, y, { fit: [PHOTO.width, PHOTO.height] });
-    else
-      write(page, msg('papers.keptButNotInAFormThat'), x, y + 4, 'regular', 7.5, INKS.ink2, {
-        width: PHOTO.width,
-        lineBreak: true,
-      });
-    write(
-      page,
-      `${photo.of}, ${clock.time(photo.at)}${photo.caption ? `: ${photo.caption}` : ''}`,
-      x,
-      y + PHOTO.height + 2,
-      'regular',
-      7.5,
-      INKS.ink2,
-      {
-        width: PHOTO.width,
-        lineBreak: true,
-      },
-    );
+    const say = (text: string, y: number) =>
+      write(page, text, x, y, 'regular', 7.5, INKS.ink2, { width: PHOTO.width, lineBreak: true });
+    if (bytes) page.image(bytes, x, flow.y, { fit: [PHOTO.width, PHOTO.height] });
+    else say(msg('papers.keptButNotInAFormThat'), flow.y + 4);
+    say(`${photo.of}, ${clock.time(photo.at)}${photo.caption ? `: ${photo.caption}` : ''}`, flow.y + PHOTO.height + 2);
   }
-  return y + PHOTO.height + PHOTO.foot;
+  flow.space(tall);
 }
 
 const fitText = (fit: SetupBook['fits'][number] | undefined, small: Pen['small']): string =>

@@ -2,6 +2,7 @@
 import { planScene, READING_HEIGHT, READING_WIDTH, sectionScene } from '@idle-marker/paper';
 import type { LengthUnit, Standing, StakeReading } from '@idle-marker/core';
 import { crewWords, filled, readingSentences } from '@idle-marker/words';
+import { Flow } from '../pdf/flow.ts';
 import {
   drawScene,
   finish,
@@ -10,10 +11,6 @@ import {
   MARGIN,
   measureOn,
   newDocument,
-  paragraph,
-  room,
-  rule,
-  widthOf,
   write,
   type Progress,
 } from '../pdf/pdfPage.ts';
@@ -43,34 +40,34 @@ export async function cardsPdf(
   cards: readonly Card[],
   { title, unit, languages, who, foot, progress }: CardsAsked,
 ): Promise<Buffer> {
-  const page = newDocument(title);
+  const flow = new Flow(newDocument(title));
+  const { page } = flow;
   const measure = measureOn(page);
-  let y = MARGIN;
   let done = 0;
   for (const card of cards) {
     for (const language of languages) {
       const words = crewWords(language);
       const sentences = readingSentences(card.reading, { words, unit, standing: card.standing, who });
-      y = room(page, y, READING_HEIGHT * SCALE + 150);
-      write(page, filled(words.reading.title, { name: card.reading.name }), MARGIN, y, 'bold', 14, INKS.ink);
-      if (card.address !== null) drawCode(page, card.address, MARGIN + widthOf(page) - CODE, y - 4, CODE);
-      y += 22;
+      flow.room(READING_HEIGHT * SCALE + 150);
+      const top = flow.y;
+      if (card.address !== null) drawCode(page, card.address, MARGIN + flow.width - CODE, top - 4, CODE);
+      flow.title(filled(words.reading.title, { name: card.reading.name }), null, 14);
       for (const { text } of sentences.filter(({ kind }) => kind === 'warning'))
-        y += paragraph(page, text, MARGIN, y, widthOf(page) - CODE - 10, 'bold', 11, INKS.brick) + 3;
-      y = Math.max(y, card.address === null ? y : y + Math.max(0, CODE - 26));
-      drawScene(page, sectionScene(card.reading, { words, unit, measure }), MARGIN, y, SCALE);
-      drawScene(page, planScene(card.reading, { words, unit, measure }), MARGIN + READING_WIDTH * SCALE + 14, y, SCALE);
-      y += READING_HEIGHT * SCALE + 6;
+        flow.text(text, { font: 'bold', size: 11, colour: INKS.brick, within: flow.width - CODE - 10, gap: 3 });
+      if (card.address !== null) flow.y = Math.max(flow.y, top + CODE);
+      drawScene(page, sectionScene(card.reading, { words, unit, measure }), MARGIN, flow.y, SCALE);
+      const beside = MARGIN + READING_WIDTH * SCALE + 14;
+      drawScene(page, planScene(card.reading, { words, unit, measure }), beside, flow.y, SCALE);
+      flow.space(READING_HEIGHT * SCALE + 6);
       const steps = sentences.filter(({ kind }) => kind === 'step');
       for (const [i, { text }] of steps.entries()) {
-        write(page, `${i + 1}`, MARGIN, y, 'bold', 11, INKS.ink);
-        y += paragraph(page, text, MARGIN + 16, y, widthOf(page) - 16, 'medium', 11, INKS.ink) + 2;
+        write(page, `${i + 1}`, MARGIN, flow.y, 'bold', 11, INKS.ink);
+        flow.text(text, { font: 'medium', size: 11, indent: 16 });
       }
       for (const { text } of sentences.filter(({ kind }) => kind === 'words' || kind === 'note'))
-        y += paragraph(page, text, MARGIN + 16, y, widthOf(page) - 16, 'regular', 9, INKS.ink2) + 1;
-      y += 8;
-      rule(page, y, INKS.ink, 1);
-      y += 12;
+        flow.text(text, { size: 9, colour: INKS.ink2, indent: 16, gap: 1 });
+      flow.space(8);
+      flow.rule(INKS.ink, 1, 12);
     }
     await progress(++done, cards.length);
   }

@@ -1,5 +1,12 @@
 /** One page for one control mark: to find it, to know it, and to set it again when it is gone. */
-import { angleFromRadians, formatAngle, formatLength, type AngleUnit, type LengthUnit } from '@idle-marker/core';
+import {
+  angleFromRadians,
+  formatAngle,
+  formatLength,
+  type AngleUnit,
+  type LengthUnit,
+  type PlanPoint,
+} from '@idle-marker/core';
 import { boardFor, north, placeLabel, scaleBar, scaleWords, Taken, type SceneItem } from '@idle-marker/paper';
 import type { ControlCard } from '@idle-marker/records';
 import {
@@ -11,20 +18,10 @@ import {
   sheetClock,
   unitAbbreviationWords,
   VISIT,
+  type SheetClock,
 } from '@idle-marker/words';
-import {
-  drawScene,
-  finish,
-  footPages,
-  INKS,
-  MARGIN,
-  newDocument,
-  paragraph,
-  rule,
-  widthOf,
-  widthOfText,
-  write,
-} from '../pdf/pdfPage.ts';
+import { Flow } from '../pdf/flow.ts';
+import { drawScene, finish, footPages, INKS, MARGIN, newDocument, widthOfText, write } from '../pdf/pdfPage.ts';
 
 export interface CardAsked {
   readonly site: string;
@@ -44,36 +41,56 @@ const PLAN_HEIGHT = 250;
 const TIE_SIZE = 8.5;
 const PHOTO_HEIGHT = 170;
 
+/** How this card writes lengths and days. */
+interface Written {
+  readonly unit: string;
+  readonly clock: SheetClock;
+  length(metres: number | null): string;
+}
+
 export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promise<Buffer> {
   const { body } = card.mark.revision;
-  const page = newDocument(msg('papers.controlMark', { name: body.name, site: asked.site }));
-  const clock = sheetClock(asked.timeZone, null);
-  const unit = unitAbbreviationWords()[asked.unit];
-  const length = (metres: number | null) => (metres === null ? '–' : formatLength(metres, asked.unit, LENGTH_DECIMALS));
-  write(page, body.name, MARGIN, MARGIN, 'bold', 30, INKS.ink);
-  write(page, msg('papers.controlMark2', { site: asked.site }), MARGIN, MARGIN + 8, 'regular', 11, INKS.ink2, {
-    width: widthOf(page),
-    align: 'right',
-  });
-  write(
-    page,
-    msg('papers.revisionListed', { revision: card.revision, day: clock.day(card.listedAt) }),
-    MARGIN,
-    MARGIN + 22,
-    'medium',
-    10,
-    INKS.ink,
-    {
-      width: widthOf(page),
-      align: 'right',
-    },
-  );
-  rule(page, MARGIN + 40, INKS.ink, 1.5);
+  const flow = new Flow(newDocument(msg('papers.controlMark', { name: body.name, site: asked.site })));
+  const written: Written = {
+    unit: unitAbbreviationWords()[asked.unit],
+    clock: sheetClock(asked.timeZone, null),
+    length: (metres) => (metres === null ? '–' : formatLength(metres, asked.unit, LENGTH_DECIMALS)),
+  };
+  drawHead(flow, card, asked, written);
+  flow.pairs(pairsOf(card, asked, written), { size: 10 });
+  flow.space(6);
+  if (body.e !== null && body.n !== null) {
+    drawPlan(flow, card, { e: body.e, n: body.n }, asked, written);
+    await drawTies(flow, card, asked, written);
+  }
+  drawPhotos(flow, asked.photos);
+  const day = written.clock.day(asked.at);
+  footPages(flow.page, msg('papers.printedByLookWhetherTheListHas', { day, by: asked.by }), '');
+  return finish(flow.page);
+}
+
+function drawHead(flow: Flow, card: ControlCard, asked: CardAsked, { clock }: Written): void {
+  const right = (text: string, y: number, font: 'regular' | 'medium', size: number, colour: string) =>
+    write(flow.page, text, MARGIN, y, font, size, colour, { width: flow.width, align: 'right' });
+  right(msg('papers.controlMark2', { site: asked.site }), MARGIN + 8, 'regular', 11, INKS.ink2);
+  const listed = msg('papers.revisionListed', { revision: card.revision, day: clock.day(card.listedAt) });
+  right(listed, MARGIN + 22, 'medium', 10, INKS.ink);
+  flow.title(card.mark.revision.body.name, null, 30);
+  flow.space(2);
+  flow.rule(INKS.ink, 1.5, 12);
+}
+
+function pairsOf(
+  card: ControlCard,
+  asked: CardAsked,
+  { unit, clock, length }: Written,
+): readonly (readonly [string, string])[] {
+  const { body } = card.mark.revision;
   const plan = [
     [msg('common.east'), length(body.e)],
     [msg('common.north'), length(body.n)],
   ] as const;
-  const rows: readonly (readonly [string, string])[] = [
+  return [
     ...(asked.axes === 'EN' ? plan : [...plan].reverse()).map(([axis, text]) => [axis, `${text} ${unit}`] as const),
     [
       msg('common.height'),
@@ -106,149 +123,133 @@ export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promi
         : `${VISIT[card.visits.at(-1)!.body.outcome]}, ${clock.day(card.visits.at(-1)!.at)}`,
     ],
   ];
-  let y = MARGIN + 52;
-  for (const [name, text] of rows) {
-    write(page, name, MARGIN, y, 'medium', 10, INKS.ink2);
-    y += paragraph(page, text, MARGIN + 84, y, widthOf(page) - 84, 'regular', 10, INKS.ink) + 3;
-  }
-  y += 6;
-  if (body.e !== null && body.n !== null) {
-    const at = { e: body.e, n: body.n };
-    const frame = { x: MARGIN, y, w: widthOf(page), h: PLAN_HEIGHT };
-    const inner = { x: frame.x + 60, y: frame.y + 26, w: frame.w - 120, h: frame.h - 52 };
-    const board = boardFor([at, ...card.ties], inner, asked.unit);
-    const taken = new Taken();
-    taken.add({ x: board.x(at) - 22, y: board.y(at) - 22, w: 44, h: 28 });
-    for (const tie of card.ties)
-      taken.addLine([
-        [board.x(at), board.y(at)],
-        [board.x(tie), board.y(tie)],
-      ]);
-    const items: SceneItem[] = card.ties.flatMap((tie): SceneItem[] => {
-      const [x1, y1] = [board.x(tie), board.y(tie)];
-      const text = `${tie.name}  ${length(tie.distance)}`;
-      const placed = placeLabel(x1, y1, widthOfText(page, text, 'medium', TIE_SIZE) + 2, TIE_SIZE + 2, {
-        taken,
-        frame,
-        away: Math.atan2(y1 - board.y(at), x1 - board.x(at)),
-      });
-      if (placed) taken.add(placed.box);
-      return [
-        {
-          kind: 'path',
-          layer: 'dimensions',
-          points: [
-            [board.x(at), board.y(at)],
-            [x1, y1],
-          ],
-          closed: false,
-          stroke: 'ink2',
-          width: 0.6,
-          dash: 3,
-        },
-        {
-          kind: 'path',
-          layer: 'marks',
-          points: square(x1, y1, 3),
-          closed: true,
-          stroke: 'ink',
-          width: 0.9,
-          fill: tie.what === 'mark' ? 'hub' : 'paper',
-        },
-        ...(placed
-          ? [
-              {
-                kind: 'text',
-                layer: 'labels',
-                x: placed.box.x + 1,
-                y: placed.box.y + TIE_SIZE,
-                text,
-                size: TIE_SIZE,
-                weight: 'medium',
-                ink: 'ink',
-                align: 'start',
-              } as const,
-            ]
-          : []),
-      ];
+}
+
+/** Where it stands, and what stands around it. */
+function drawPlan(flow: Flow, card: ControlCard, at: PlanPoint, asked: CardAsked, { length }: Written): void {
+  const { page, y } = flow;
+  const frame = { x: MARGIN, y, w: flow.width, h: PLAN_HEIGHT };
+  const inner = { x: frame.x + 60, y: frame.y + 26, w: frame.w - 120, h: frame.h - 52 };
+  const board = boardFor([at, ...card.ties], inner, asked.unit);
+  const taken = new Taken();
+  taken.add({ x: board.x(at) - 22, y: board.y(at) - 22, w: 44, h: 28 });
+  for (const tie of card.ties)
+    taken.addLine([
+      [board.x(at), board.y(at)],
+      [board.x(tie), board.y(tie)],
+    ]);
+  const items: SceneItem[] = card.ties.flatMap((tie): SceneItem[] => {
+    const [x1, y1] = [board.x(tie), board.y(tie)];
+    const text = `${tie.name}  ${length(tie.distance)}`;
+    const placed = placeLabel(x1, y1, widthOfText(page, text, 'medium', TIE_SIZE) + 2, TIE_SIZE + 2, {
+      taken,
+      frame,
+      away: Math.atan2(y1 - board.y(at), x1 - board.x(at)),
     });
-    const name: SceneItem = {
-      kind: 'text',
-      layer: 'labels',
-      x: board.x(at),
-      y: board.y(at) - 9,
-      text: body.name,
-      size: 11,
-      weight: 'bold',
-      ink: 'ink',
-      align: 'middle',
-    };
-    const itself: SceneItem = {
-      kind: 'path',
-      layer: 'marks',
-      points: square(board.x(at), board.y(at), 4),
-      closed: true,
-      stroke: 'ink',
-      fill: 'ink',
-      width: 1,
-    };
-    drawScene(page, {
-      items: [
-        ...items,
-        itself,
-        name,
-        ...north(MARGIN + frame.w - 12, y + 6),
-        ...scaleBar(MARGIN + frame.w - 6, y + PLAN_HEIGHT - 6, board, asked.unit),
-      ],
-    });
-    page.rect(frame.x, frame.y, frame.w, frame.h).lineWidth(0.75).strokeColor(INKS.ink).stroke();
-    write(page, scaleWords(board.scale, asked.unit), MARGIN + 6, y + PLAN_HEIGHT - 14, 'regular', 8, INKS.ink2);
-    y += PLAN_HEIGHT + 8;
-    const tie = (text: string, x: number, width: number, right: boolean, bold = false) =>
-      write(page, text, x, y, bold ? 'bold' : 'regular', 9, INKS.ink, { width, align: right ? 'right' : 'left' });
-    const line = (cells: readonly [string, string, string, string], bold = false) => {
-      tie(cells[0], MARGIN, 160, false, bold);
-      tie(cells[1], MARGIN + 160, 90, true, bold);
-      tie(cells[2], MARGIN + 260, 110, true, bold);
-      tie(cells[3], MARGIN + 380, 90, true, bold);
-      y += 13;
-    };
-    line(
-      [msg('common.to2'), msg('papers.level2', { unit }), msg('papers.azimuth'), msg('papers.rise2', { unit })],
-      true,
-    );
-    for (const each of card.ties)
-      line([
-        `${each.name}${each.what === 'mark' ? ' (a stake)' : ''}`,
-        length(each.distance),
-        asked.angleUnit === 'dms'
-          ? formatAngle(each.azimuth, 'dms', 0)
-          : angleFromRadians(each.azimuth, asked.angleUnit).toFixed(4),
-        length(each.rise),
-      ]);
-    if (card.ties.length === 0)
-      y += paragraph(
-        page,
-        msg('papers.nothingStandsNearEnoughToTieIt'),
-        MARGIN,
-        y,
-        widthOf(page),
-        'regular',
-        9,
-        INKS.ink2,
-      );
-    y += 6;
+    if (placed) taken.add(placed.box);
+    return [
+      {
+        kind: 'path',
+        layer: 'dimensions',
+        points: [
+          [board.x(at), board.y(at)],
+          [x1, y1],
+        ],
+        closed: false,
+        stroke: 'ink2',
+        width: 0.6,
+        dash: 3,
+      },
+      {
+        kind: 'path',
+        layer: 'marks',
+        points: square(x1, y1, 3),
+        closed: true,
+        stroke: 'ink',
+        width: 0.9,
+        fill: tie.what === 'mark' ? 'hub' : 'paper',
+      },
+      ...(placed
+        ? [
+            {
+              kind: 'text',
+              layer: 'labels',
+              x: placed.box.x + 1,
+              y: placed.box.y + TIE_SIZE,
+              text,
+              size: TIE_SIZE,
+              weight: 'medium',
+              ink: 'ink',
+              align: 'start',
+            } as const,
+          ]
+        : []),
+    ];
+  });
+  const name: SceneItem = {
+    kind: 'text',
+    layer: 'labels',
+    x: board.x(at),
+    y: board.y(at) - 9,
+    text: card.mark.revision.body.name,
+    size: 11,
+    weight: 'bold',
+    ink: 'ink',
+    align: 'middle',
+  };
+  const itself: SceneItem = {
+    kind: 'path',
+    layer: 'marks',
+    points: square(board.x(at), board.y(at), 4),
+    closed: true,
+    stroke: 'ink',
+    fill: 'ink',
+    width: 1,
+  };
+  drawScene(page, {
+    items: [
+      ...items,
+      itself,
+      name,
+      ...north(MARGIN + frame.w - 12, y + 6),
+      ...scaleBar(MARGIN + frame.w - 6, y + PLAN_HEIGHT - 6, board, asked.unit),
+    ],
+  });
+  page.rect(frame.x, frame.y, frame.w, frame.h).lineWidth(0.75).strokeColor(INKS.ink).stroke();
+  write(page, scaleWords(board.scale, asked.unit), MARGIN + 6, y + PLAN_HEIGHT - 14, 'regular', 8, INKS.ink2);
+  flow.space(PLAN_HEIGHT + 8);
+}
+
+async function drawTies(flow: Flow, card: ControlCard, asked: CardAsked, { unit, length }: Written): Promise<void> {
+  if (card.ties.length === 0) return flow.text(msg('papers.nothingStandsNearEnoughToTieIt'), { size: 9 });
+  const azimuth = (radians: number) =>
+    asked.angleUnit === 'dms' ? formatAngle(radians, 'dms', 0) : angleFromRadians(radians, asked.angleUnit).toFixed(4);
+  await flow.table(
+    [
+      {
+        title: msg('common.to2'),
+        width: 160,
+        text: (tie) => `${tie.name}${tie.what === 'mark' ? ' (a stake)' : ''}`,
+      },
+      { title: msg('papers.level2', { unit }), width: 94, right: true, text: (tie) => length(tie.distance) },
+      { title: msg('papers.azimuth'), width: 120, right: true, text: (tie) => azimuth(tie.azimuth) },
+      { title: msg('papers.rise2', { unit }), width: 100, right: true, text: (tie) => length(tie.rise) },
+    ],
+    card.ties,
+    { size: 9 },
+  );
+}
+
+/** Two beside one another, as many as the page has room for. */
+function drawPhotos(flow: Flow, photos: CardAsked['photos']): void {
+  flow.space(6);
+  const width = (flow.width - 10) / 2;
+  for (const [i, { bytes, caption }] of photos.slice(0, 2).entries()) {
+    if (PHOTO_HEIGHT > flow.left) return;
+    const x = MARGIN + i * (width + 10);
+    flow.page.image(bytes, x, flow.y, { fit: [width, PHOTO_HEIGHT - 14] });
+    if (caption) write(flow.page, caption, x, flow.y + PHOTO_HEIGHT - 12, 'regular', 8, INKS.ink2);
   }
-  let x = MARGIN;
-  for (const { bytes, caption } of asked.photos) {
-    const width = (widthOf(page) - 10) / 2;
-    if (y + PHOTO_HEIGHT > page.page.height - MARGIN - 30) break;
-    page.image(bytes, x, y, { fit: [width, PHOTO_HEIGHT - 14] });
-    if (caption) write(page, caption, x, y + PHOTO_HEIGHT - 12, 'regular', 8, INKS.ink2);
-    x += width + 10;
-  }
-  footPages(page, msg('papers.printedByLookWhetherTheListHas', { day: clock.day(asked.at), by: asked.by }), '');
-  return finish(page);
 }
 
 const square = (x: number, y: number, half: number): readonly (readonly [number, number])[] => [

@@ -3,8 +3,8 @@
  */
 import type { ClosingItem, ShiftHandover } from '@idle-marker/records';
 import { msg, closingWords, unitAbbreviationWords, worded } from '@idle-marker/words';
-import { finish, footPages, INKS, MARGIN, widthOf, write } from '../pdf/pdfPage.ts';
-import { heading, line, pairs, penOf, table, type BookAsked } from './pen.ts';
+import { finish, footPages, INKS } from '../pdf/pdfPage.ts';
+import { penOf, type BookAsked } from './pen.ts';
 
 const lastUse = worded(
   () =>
@@ -22,14 +22,13 @@ export async function shiftPdf(
   asked: BookAsked & { readonly at: string; readonly by: string },
 ): Promise<Buffer> {
   const pen = penOf(msg('papers.forWhoComesNext', { site: shift.site }), asked, asked.at);
-  const { page, clock, length } = pen;
+  const { flow, clock, length } = pen;
   const unit = unitAbbreviationWords()[asked.unit];
   const when = (at: string) => `${clock.day(at)}, ${clock.time(at)}`;
-  write(page, msg('papers.forWhoComesNext2'), MARGIN, MARGIN, 'bold', 18, INKS.ink);
-  write(page, when(asked.at), MARGIN, MARGIN + 6, 'regular', 9.5, INKS.ink2, { width: widthOf(page), align: 'right' });
+  flow.title(msg('papers.forWhoComesNext2'), when(asked.at));
   const { stood, note } = shift;
   const place = stood?.place;
-  let y = pairs(pen, MARGIN + 26, [
+  flow.pairs([
     [msg('common.site'), shift.site],
     [msg('common.from'), asked.by],
     [
@@ -77,19 +76,17 @@ export async function shiftPdf(
   ]);
   const items = (title: string, list: readonly ClosingItem[], colour: string) => {
     if (list.length === 0) return;
-    y = heading(pen, y, title);
+    flow.heading(title);
     for (const item of list) {
       const words = closingWords(item);
-      y = line(pen, y, `${words.title}. ${words.text}`, colour);
+      flow.text(`${words.title}. ${words.text}`, { colour });
     }
   };
   items(msg('papers.missing'), shift.closing.missing, INKS.brick);
   items(msg('papers.open'), shift.closing.open, INKS.ink);
   items(msg('papers.toDo'), shift.closing.tomorrow, INKS.ink);
-  y = heading(pen, y, msg('common.control'));
-  y = await table(
-    pen,
-    y,
+  flow.heading(msg('common.control'));
+  await flow.table(
     [
       { title: msg('common.mark'), width: 110, text: (row) => row.name },
       { title: msg('papers.is'), width: 90, text: (row) => row.condition },
@@ -102,10 +99,8 @@ export async function shiftPdf(
     ],
     shift.control,
   );
-  y = heading(pen, y + 4, msg('common.work'));
-  await table(
-    pen,
-    y,
+  flow.heading(msg('common.work'));
+  await flow.table(
     [
       { title: msg('papers.package'), width: 200, text: (row) => row.name },
       { title: msg('common.marks'), width: 50, right: true, text: (row) => String(row.marks) },
@@ -116,6 +111,6 @@ export async function shiftPdf(
     ],
     shift.packages,
   );
-  footPages(page, `${shift.site} · ${when(asked.at)} · ${asked.timeZone}`, '');
-  return finish(page);
+  footPages(flow.page, `${shift.site} · ${when(asked.at)} · ${asked.timeZone}`, '');
+  return finish(flow.page);
 }

@@ -208,13 +208,6 @@ export function drawScene(page: Page, scene: Pick<Scene, 'items'>, x = 0, y = 0,
   }
 }
 
-/** Starts a new page of the same paper where less than `needed` is left, and gives where to go on. */
-export function room(page: Page, y: number, needed: number): number {
-  if (y + needed <= bottomOf(page)) return y;
-  page.addPage();
-  return MARGIN;
-}
-
 /** A line at the foot of every page: what holds for all of them, and which page of how many. */
 export function footPages(page: Page, left: string, right: string): void {
   const { start, count } = page.bufferedPageRange();

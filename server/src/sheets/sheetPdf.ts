@@ -35,9 +35,9 @@ import {
   type SheetClock,
   worded,
 } from '@idle-marker/words';
+import { Flow, type Column } from '../pdf/flow.ts';
 import { missingLetters } from '../pdf/letters.ts';
 import {
-  bottomOf,
   drawScene,
   finish,
   footPages,
@@ -47,7 +47,6 @@ import {
   measureOn,
   newDocument,
   paragraph,
-  rule,
   widthOf,
   write,
   type Page,
@@ -55,13 +54,6 @@ import {
 } from '../pdf/pdfPage.ts';
 import { sheetNote } from './sheetNote.ts';
 import { gradeOf, leadsTo, roundingOf, secondHeight } from './sheetTable.ts';
-
-interface Column {
-  readonly title: string;
-  readonly width: number;
-  readonly align: 'left' | 'right';
-  text(row: CutSheetRow, unit: LengthUnit, clock: SheetClock, sheet: NumberedSheet): string;
-}
 
 const length = (metres: number | null, unit: LengthUnit): string =>
   metres === null ? 'none' : formatLength(metres, unit, LENGTH_DECIMALS);
@@ -82,56 +74,46 @@ const heights = (metres: number | null, { lengthUnit, siteZero, bothHeights }: N
  * Widths in points; together they are the width of the page between its margins. Words that do not fit go on in a
  * second line.
  */
-const sheetColumns = worded((): readonly Column[] => [
-  { title: msg('common.mark'), width: 50, align: 'left', text: (row) => row.name },
-  { title: msg('papers.offsetTo'), width: 66, align: 'left', text: leadsTo },
-  {
-    title: msg('papers.offset'),
-    width: 32,
-    align: 'right',
-    text: (row, unit, _clock, sheet) =>
-      writtenLength(
-        row.reading?.offset ?? row.offset,
-        unit,
-        row.reading?.rounding.offset ?? sheet.rounding ?? 'finest',
-      ),
-  },
-  { title: msg('papers.ground'), width: 34, align: 'right', text: (row, unit) => length(row.groundZ, unit) },
-  {
-    title: msg('common.hub'),
-    width: 34,
-    align: 'right',
-    text: (row, _unit, _clock, sheet) => heights(row.hubZ, sheet),
-  },
-  {
-    title: msg('papers.design'),
-    width: 34,
-    align: 'right',
-    text: (row, _unit, _clock, sheet) => heights(row.designZ, sheet),
-  },
-  { title: 'Cut / fill', width: 55, align: 'right', text: (row, _unit, _clock, sheet) => bothCuts(row, sheet) },
-  {
-    title: msg('papers.eNOffMm'),
-    width: 50,
-    align: 'right',
-    text: (row) => `${formatSigned(row.dEMm, 0)} / ${formatSigned(row.dNMm, 0)}`,
-  },
-  {
-    title: msg('common.station'),
-    width: 37,
-    align: 'left',
-    text: (row) => (row.provisional ? `${row.station}*` : row.station),
-  },
-  { title: msg('papers.set'), width: 33, align: 'left', text: (row, _unit, clock) => clock.time(row.setAt) },
-  {
-    title: msg('common.proofs'),
-    width: 56,
-    align: 'left',
-    text: (row, _unit, clock) => `${clock.time(row.proofBefore)} / ${clock.time(row.proofAfter)}`,
-  },
-  { title: msg('papers.standing'), width: 46, align: 'left', text: (row) => standingWords()[row.standing] },
-]);
-const ROW_SIZE = 7.8;
+function columnsOf(sheet: NumberedSheet, clock: SheetClock): readonly Column<CutSheetRow>[] {
+  const unit = sheet.lengthUnit;
+  return [
+    { title: msg('common.mark'), width: 50, bold: true, text: (row) => row.name },
+    { title: msg('papers.offsetTo'), width: 66, text: leadsTo },
+    {
+      title: msg('papers.offset'),
+      width: 32,
+      right: true,
+      text: (row) =>
+        writtenLength(
+          row.reading?.offset ?? row.offset,
+          unit,
+          row.reading?.rounding.offset ?? sheet.rounding ?? 'finest',
+        ),
+    },
+    { title: msg('papers.ground'), width: 34, right: true, text: (row) => length(row.groundZ, unit) },
+    { title: msg('common.hub'), width: 34, right: true, text: (row) => heights(row.hubZ, sheet) },
+    { title: msg('papers.design'), width: 34, right: true, text: (row) => heights(row.designZ, sheet) },
+    { title: 'Cut / fill', width: 55, right: true, bold: true, text: (row) => bothCuts(row, sheet) },
+    {
+      title: msg('papers.eNOffMm'),
+      width: 50,
+      right: true,
+      text: (row) => `${formatSigned(row.dEMm, 0)} / ${formatSigned(row.dNMm, 0)}`,
+    },
+    {
+      title: msg('common.station'),
+      width: 37,
+      text: (row) => (row.provisional ? `${row.station}*` : row.station),
+    },
+    { title: msg('papers.set'), width: 33, text: (row) => clock.time(row.setAt) },
+    {
+      title: msg('common.proofs'),
+      width: 56,
+      text: (row) => `${clock.time(row.proofBefore)} / ${clock.time(row.proofAfter)}`,
+    },
+    { title: msg('papers.standing'), width: 46, text: (row) => standingWords()[row.standing] },
+  ];
+}
 /** More marks than this are drawn on a page of their own. */
 const MOST_ON_FIRST = 40;
 const SKETCH_HEIGHT = 290;
@@ -146,23 +128,26 @@ export async function sheetPdf(
   sheet: NumberedSheet,
   { notices = [], progress = () => Promise.resolve() }: SheetPaper = {},
 ): Promise<Buffer> {
-  const page = newDocument(
-    msg('papers.cutSheetRevision', { number: sheet.number, revision: sheet.revision, package: sheet.package }),
+  const flow = new Flow(
+    newDocument(
+      msg('papers.cutSheetRevision', { number: sheet.number, revision: sheet.revision, package: sheet.package }),
+    ),
   );
+  const { page } = flow;
   const steps = sheet.rows.length + 2;
-  let y = drawHead(page, sheet);
-  y = drawNotices(page, sheet, notices, y);
-  const onFirst = sheet.rows.length <= MOST_ON_FIRST && y + SKETCH_HEIGHT < bottomOf(page) - 60;
+  drawHead(flow, sheet);
+  flow.notices([...notices, ...noticesOf(sheet)]);
+  const onFirst = sheet.rows.length <= MOST_ON_FIRST && SKETCH_HEIGHT < flow.left - 60;
   if (onFirst) {
-    drawSmallSketch(page, sheet, y);
-    y += SKETCH_HEIGHT + 8;
+    drawSmallSketch(page, sheet, flow.y);
+    flow.space(SKETCH_HEIGHT + 8);
   }
   await progress(1, steps);
-  y = await drawTable(page, sheet, y, (row) => progress(1 + row, steps));
-  drawFoot(page, sheet, y);
+  await drawTable(flow, sheet, (row) => progress(1 + row, steps));
+  drawFoot(flow, sheet);
   if (!onFirst && sheet.rows.length > 0) {
     for (const scene of sketchScene(sheet, SKETCH_OPTIONS, measureOn(page)).pages) {
-      page.addPage({ size: 'A4', layout: 'landscape', margin: MARGIN });
+      flow.newPage(true);
       drawScene(page, scene);
     }
   }
@@ -188,7 +173,8 @@ function drawSmallSketch(page: Page, sheet: NumberedSheet, y: number): void {
   write(page, scaleWords(board.scale, sheet.lengthUnit), MARGIN, y + SKETCH_HEIGHT - 12, 'regular', 7.5, INKS.ink2);
 }
 
-function drawHead(page: Page, sheet: NumberedSheet): number {
+function drawHead(flow: Flow, sheet: NumberedSheet): void {
+  const { page } = flow;
   const clock = sheetClock(sheet.timeZone, sheet.setFrom);
   const half = widthOf(page) / 2;
   let right = MARGIN + 2;
@@ -253,9 +239,8 @@ function drawHead(page: Page, sheet: NumberedSheet): number {
     .join(', ');
   if (use) left += paragraph(page, use, MARGIN, left + 2, half - 8, 'regular', 9, INKS.ink) + 2;
   if (sheet.remarks) left += paragraph(page, sheet.remarks, MARGIN, left + 2, half - 8, 'medium', 9, INKS.ink) + 2;
-  const y = Math.max(left, right) + 5;
-  rule(page, y, INKS.ink, 1.5);
-  return y + 10;
+  flow.y = Math.max(left, right) + 5;
+  flow.rule(INKS.ink, 1.5, 10);
 }
 
 const changeWords = worded(
@@ -283,8 +268,8 @@ const changesByKind = ({ changes }: NumberedSheet): string =>
  * What has to be read first: what happened since, changes, marks kept back, provisional stations, letters that no font
  * has.
  */
-function drawNotices(page: Page, sheet: NumberedSheet, since: readonly string[], top: number): number {
-  const notices: string[] = [...since];
+function noticesOf(sheet: NumberedSheet): readonly string[] {
+  const notices: string[] = [];
   if (sheet.changes.length > 0)
     notices.push(
       msg('papers.changedSinceRevision', { revision: sheet.revision - 1, changesByKind: changesByKind(sheet) }),
@@ -305,154 +290,64 @@ function drawNotices(page: Page, sheet: NumberedSheet, since: readonly string[],
     );
   const letters = missingLetters([sheet.site, sheet.package, sheet.crew, ...sheet.rows.map((row) => row.name)]);
   if (letters.length > 0) notices.push(msg('papers.lettersThatThisPaperHasNoPicture', { letters: letters.join(' ') }));
-  if (notices.length === 0) return top;
-  const width = widthOf(page) - 20;
-  const height = notices.reduce((sum, notice) => sum + heightOf(page, notice, width, 'medium', 9) + 3, 10);
-  page.rect(MARGIN, top, widthOf(page), height).lineWidth(1).fillAndStroke(INKS.tint, INKS.brick);
-  let y = top + 6;
-  for (const notice of notices) y += paragraph(page, notice, MARGIN + 10, y, width, 'medium', 9, INKS.brick) + 3;
-  return top + height + 8;
+  return notices;
 }
 
-/** Rows between two looks at whether anybody still waits. */
-const ROWS_A_STEP = 10;
-
-async function drawTable(
-  page: Page,
-  sheet: NumberedSheet,
-  top: number,
-  done: (row: number) => Promise<void>,
-): Promise<number> {
-  const clock = sheetClock(sheet.timeZone, sheet.setFrom);
-  const unit = unitAbbreviationWords()[sheet.lengthUnit];
+async function drawTable(flow: Flow, sheet: NumberedSheet, done: (row: number) => Promise<void>): Promise<void> {
   const grades = [...new Set(sheet.rows.map((row) => gradeOf(row, sheet)))];
   const seconds = [...new Set(sheet.rows.flatMap((row) => secondHeight(row, sheet)?.to ?? []))];
-  const heads = () => {
-    const about = [
-      msg('papers.lengthsAndHeightsInDesign', {
-        unit,
-        bothHeights: sheet.bothHeights ? msg('papers.inBracketsAgainstSiteZero') : '',
-        grades: grades.join(', ') || 'none',
-        seconds: seconds.length > 0 ? msg('papers.secondFigureTo', { seconds: seconds.join(', ') }) : '',
-      }),
-      msg('papers.cutTheHubIsAboveDesignFill'),
-    ].join(' ');
-    y += paragraph(page, about, MARGIN, y, widthOf(page), 'regular', 8, INKS.ink2) + 4;
-    y += drawRow(page, y, (column) => column.title, 'bold') + 2;
-    rule(page, y, INKS.ink);
-    y += 4;
-  };
-  let y = top;
-  heads();
-  for (const [i, row] of sheet.rows.entries()) {
-    const text = (column: Column) => column.text(row, sheet.lengthUnit, clock, sheet);
-    const note = sheetNote(row, languagesOf(sheet), (metres) =>
-      formatLength(metres, sheet.lengthUnit, LENGTH_DECIMALS),
-    );
-    const needed = rowHeight(page, text) + (note ? heightOf(page, note, widthOf(page) - 20, 'regular', ROW_SIZE) : 0);
-    if (y + needed > bottomOf(page)) {
-      page.addPage({ size: 'A4', margin: MARGIN });
-      y = MARGIN;
-      heads();
-    }
-    y += drawRow(page, y, text, 'regular') + 1;
-    if (note) y += paragraph(page, note, MARGIN + 10, y, widthOf(page) - 20, 'regular', ROW_SIZE, INKS.ink2);
-    y += 2;
-    rule(page, y, INKS.rule, 0.5);
-    y += 3;
-    if (i % ROWS_A_STEP === 0) await done(i);
-  }
-  return y;
-}
-
-const isBold = ({ title }: Column, font: 'regular' | 'bold'): boolean =>
-  font === 'bold' || title === 'Cut / fill' || title === 'Mark';
-/** Words after a column of figures start a little apart from them. */
-const indentOf = (column: Column): number => (column.align === 'left' && column !== sheetColumns()[0] ? 4 : 0);
-
-function rowHeight(page: Page, text: (column: Column) => string, font: 'regular' | 'bold' = 'regular'): number {
-  const tall = sheetColumns().map((column) =>
-    heightOf(
-      page,
-      text(column),
-      column.width - 4 - indentOf(column),
-      isBold(column, font) ? 'bold' : 'regular',
-      ROW_SIZE,
-    ),
-  );
-  return Math.max(...tall);
-}
-
-/** Draws one row and gives the height that it took. */
-function drawRow(page: Page, y: number, text: (column: Column) => string, font: 'regular' | 'bold'): number {
-  const height = rowHeight(page, text, font);
-  let x = MARGIN;
-  for (const column of sheetColumns()) {
-    const indent = indentOf(column);
-    write(page, text(column), x + indent, y, isBold(column, font) ? 'bold' : 'regular', ROW_SIZE, INKS.ink, {
-      width: column.width - 4 - indent,
-      align: column.align,
-      lineBreak: true,
-    });
-    x += column.width;
-  }
-  return height;
+  const about = [
+    msg('papers.lengthsAndHeightsInDesign', {
+      unit: unitAbbreviationWords()[sheet.lengthUnit],
+      bothHeights: sheet.bothHeights ? msg('papers.inBracketsAgainstSiteZero') : '',
+      grades: grades.join(', ') || 'none',
+      seconds: seconds.length > 0 ? msg('papers.secondFigureTo', { seconds: seconds.join(', ') }) : '',
+    }),
+    msg('papers.cutTheHubIsAboveDesignFill'),
+  ].join(' ');
+  await flow.table(columnsOf(sheet, sheetClock(sheet.timeZone, sheet.setFrom)), sheet.rows, {
+    about,
+    note: (row) =>
+      sheetNote(row, languagesOf(sheet), (metres) => formatLength(metres, sheet.lengthUnit, LENGTH_DECIMALS)),
+    progress: done,
+  });
 }
 
 const languagesOf = ({ languages }: NumberedSheet): readonly string[] =>
   languages && languages.length > 0 ? languages : ['en'];
 
 /** How to read the hubs, drawn and in words from one of them, and the cautions. */
-function drawFoot(page: Page, sheet: NumberedSheet, top: number): void {
+function drawFoot(flow: Flow, sheet: NumberedSheet): void {
   const example =
     sheet.rows.find((row) => row.reading && row.cutFill !== null)?.reading ??
     sheet.rows.find((row) => row.reading)?.reading ??
     null;
-  let y = top + 12;
-  const roomFor = (needed: number) => {
-    if (y + needed <= bottomOf(page)) return;
-    page.addPage({ size: 'A4', margin: MARGIN });
-    y = MARGIN;
-  };
-  for (const code of example ? languagesOf(sheet) : []) {
-    roomFor(READING_HEIGHT * READING_SCALE + 82);
-    y += drawReading(page, sheet, example!, code, y) + 8;
-  }
-  roomFor(40);
-  paragraph(page, allCautions().join(' '), MARGIN, y, widthOf(page), 'regular', 8, INKS.ink2);
+  flow.space(12);
+  for (const code of example ? languagesOf(sheet) : []) drawReading(flow, sheet, example!, code);
+  flow.room(40);
+  flow.text(allCautions().join(' '), { size: 8, colour: INKS.ink2 });
 }
 
 const READING_SCALE = 0.82;
 
-/** One mark in one language, and the height that it took. */
+/** One mark in one language. */
 function drawReading(
-  page: Page,
+  flow: Flow,
   sheet: NumberedSheet,
   reading: NonNullable<CutSheetRow['reading']>,
   code: string,
-  top: number,
-): number {
+): void {
+  const { page } = flow;
   const asked = { words: crewWords(code), unit: sheet.lengthUnit, measure: measureOn(page) };
-  write(page, filled(asked.words.reading.title, { name: reading.name }), MARGIN, top, 'bold', 10, INKS.ink);
-  drawScene(page, sectionScene(reading, asked), MARGIN, top + 14, READING_SCALE);
-  drawScene(page, planScene(reading, asked), MARGIN + READING_WIDTH * READING_SCALE + 20, top + 14, READING_SCALE);
-  const drawn = READING_HEIGHT * READING_SCALE + 20;
+  flow.room(READING_HEIGHT * READING_SCALE + 82);
+  flow.text(filled(asked.words.reading.title, { name: reading.name }), { font: 'bold', size: 10 });
+  drawScene(page, sectionScene(reading, asked), MARGIN, flow.y, READING_SCALE);
+  drawScene(page, planScene(reading, asked), MARGIN + READING_WIDTH * READING_SCALE + 20, flow.y, READING_SCALE);
+  flow.space(READING_HEIGHT * READING_SCALE + 6);
   const steps = readingSentences(reading, { ...asked, standing: 'held', who: sheet.issuedBy }).filter(
     ({ kind }) => kind !== 'note',
   );
-  return (
-    drawn +
-    paragraph(
-      page,
-      steps.map(({ text }) => text).join(' '),
-      MARGIN,
-      top + drawn,
-      widthOf(page),
-      'regular',
-      8.5,
-      INKS.ink,
-    )
-  );
+  flow.text(steps.map(({ text }) => text).join(' '), { gap: 8 });
 }
 
 function numberPages(page: Page, sheet: NumberedSheet): void {

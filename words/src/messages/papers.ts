@@ -37,7 +37,6 @@ export const papers = {
   noCode: 'no code',
   everyMeasurementLengthsInOffMeasured:
     'Every measurement. Lengths in {unitAbbreviation}; off: measured from the design.',
-  asBuiltPageOf: '{site} · as built · page {i} of {count}',
   provedOn: 'proved on',
   byReceiver: 'by receiver',
   notSighted: 'not sighted',
