@@ -59,7 +59,8 @@ const boundaries = ROOMS.map((room) => ({
 const WEB_LAYERS = [
   ['ui'],
   ['field'],
-  ['board', 'data', 'print', 'reading'],
+  ['board', 'data', 'reading'],
+  ['print'],
   ['link', 'site'],
   ['drawings', 'evidence'],
   ['pole', 'stakes', 'packages'],

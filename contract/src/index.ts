@@ -43,3 +43,32 @@ export {
   type RawSight,
   type RawSights,
 } from './rawSights.ts';
+export {
+  ControlImportSchema,
+  CrewLinkSchema,
+  CrewReportSchema,
+  FactsSchema,
+  IssueSchema,
+  PaperSchemas,
+  ReportOptionsSchema,
+  TimeZone,
+  type ControlImport,
+  type CrewLinkAsked,
+  type IssueRequest,
+  type LabelFormat,
+  type PaperAsked,
+  type PaperKind,
+  type ReportOptions,
+} from './api/bodies.ts';
+export type { ArchiveTaken, CrewLink, IssuedSheet, SiteLine } from './api/answers.ts';
+export {
+  OPERATIONS,
+  type Answering,
+  type AnswerOf,
+  type BodyOf,
+  type Giving,
+  type Operation,
+  type OperationName,
+  type PathOf,
+  type QueryOf,
+} from './api/operations.ts';

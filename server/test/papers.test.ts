@@ -6,11 +6,18 @@ import { OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { pino } from 'pino';
 import readXlsxFile from 'read-excel-file/node';
 import request from 'supertest';
-import { LARGEST_UPLOAD_BYTES, rawSightsText, type AnyFact, type Fact, type RawSights } from '@idle-marker/contract';
+import {
+  LARGEST_UPLOAD_BYTES,
+  rawSightsText,
+  type AnyFact,
+  type Fact,
+  type LabelFormat,
+  type RawSights,
+} from '@idle-marker/contract';
 import { rawSightsOf, siteState, type NumberedSheet } from '@idle-marker/records';
 import { loadDemo } from '../src/demo/loadDemo.ts';
 import { canBePrinted } from '../src/images/printable.ts';
-import { labelsPdf, type Label, type LabelFormat } from '../src/papers/labelsPdf.ts';
+import { labelsPdf, type Label } from '../src/papers/labelsPdf.ts';
 import { missingLetters, printable, runsOf } from '../src/pdf/letters.ts';
 import { sheetPdf } from '../src/sheets/sheetPdf.ts';
 import { sheetXlsx } from '../src/sheets/sheetXlsx.ts';

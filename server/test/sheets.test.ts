@@ -2,8 +2,9 @@ import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { join } from 'node:path';
 import { pino } from 'pino';
 import request from 'supertest';
-import { FACT_TYPES, type AnyFact, type Fact } from '@idle-marker/contract';
+import { FACT_TYPES, invalidAgainst, OPERATIONS, type Answering, type AnyFact, type Fact } from '@idle-marker/contract';
 import { siteState, trustOf } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { loadDemo } from '../src/demo/loadDemo.ts';
 import { id, startHarness, type Harness } from './harness.ts';
 
@@ -163,5 +164,32 @@ describe('the description of the API', () => {
         '/sites/{site}/sheets/{id}',
       ]),
     );
+  });
+
+  it('promises answers that have the form of those that are given', async () => {
+    const site = { site: SITE };
+    const given: Readonly<Partial<Record<Answering, object>>> = {
+      listSites: {},
+      readClock: {},
+      readQuarantine: site,
+      listSheets: site,
+      listCrewLinks: site,
+      readDescription: {},
+    };
+    for (const [name, path] of Object.entries(given) as [Answering, Readonly<Record<string, string>>][]) {
+      const operation = OPERATIONS[name];
+      const address = operation.path.replace(/\{(\w+)\}/g, (_, part: string) => path[part]!);
+      const { body } = await request(harness.app).get(`/api/v1${address}`).expect(200);
+      expect([name, invalidAgainst(operation.answer, body)]).toEqual([name, null]);
+    }
+  });
+
+  it('names no address that the server does not know', async () => {
+    for (const { method, path } of Object.values(OPERATIONS)) {
+      const address = path.replace('{token}', 'x'.repeat(22)).replace(/\{\w+\}/g, id());
+      const { body } = await request(harness.app)[method](`/api/v1${address}`);
+      const { detail } = body as { readonly detail?: string };
+      expect([path, detail]).not.toEqual([path, msg('answers.thereIsNoSuchAddressInThis')]);
+    }
   });
 });

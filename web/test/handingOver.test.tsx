@@ -1,4 +1,5 @@
 /** Sheets as they are ordered, conventions as they are edited, files as they are chosen, and the end of the day. */
+import type { IssuedSheet } from '@idle-marker/contract';
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import { conventionFaults, SHIPPED_CONVENTIONS } from '@idle-marker/core';
@@ -15,7 +16,7 @@ import { CrewLinkDialog } from '../src/features/handover/CrewLinkDialog.tsx';
 import { Place as CrewLinks } from '../src/features/handover/CrewLinksPlace.tsx';
 import { Place as Files } from '../src/features/handover/FilesPlace.tsx';
 import { IssueDialog } from '../src/features/handover/IssueDialog.tsx';
-import { IssuedSheets, type IssuedSheet } from '../src/features/handover/IssuedSheets.tsx';
+import { IssuedSheets } from '../src/features/handover/IssuedSheets.tsx';
 import { addressFault } from '../src/features/handover/useCrewLinks.ts';
 import { Place as Close } from '../src/features/fieldbook/ClosePlace.tsx';
 import { begin, jest, said, server, show, SITE_ID, Story } from './page.tsx';
@@ -101,6 +102,8 @@ describe('issued sheets', () => {
   const sheet = (revision: number, change: Partial<IssuedSheet> = {}): IssuedSheet => ({
     id: `44444444-4444-4444-8444-44444444444${revision}`,
     number: 1,
+    packageRoot: '55555555-5555-4555-8555-555555555555',
+    withheld: [],
     revision,
     package: 'Hall hubs',
     selection: null,

@@ -1,25 +1,12 @@
 /** A control list, read and written in one transaction: all rows or none. */
 import { v5 } from './nameUuid.ts';
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { invalidFact, type AnyFact, type Fact } from '@idle-marker/contract';
-import { readControlList, sameName, type ControlCsvOptions, type ControlRow } from '@idle-marker/formats';
+import { invalidFact, type AnyFact, type ControlImport, type Fact } from '@idle-marker/contract';
+import { readControlList, sameName, type ControlRow } from '@idle-marker/formats';
 import { siteState } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
 import { ProblemError } from '../http/problems.ts';
 import { appendFacts, orderedOnArrival, readAllFacts } from '../facts/ledger.ts';
-
-export interface ControlImport extends ControlCsvOptions {
-  readonly at: string;
-  readonly by: string;
-  readonly fileName: string;
-  /** Standard deviations for rows that give none. */
-  readonly sdHMm: number;
-  readonly sdZMm: number;
-  /** Lines of the file that are not to be taken. */
-  readonly skipRows: readonly number[];
-  /** Lines whose easting and northing are to change places. */
-  readonly swapRows: readonly number[];
-}
 
 const NAME_FOR_PROOF = /^P\d/;
 

@@ -1,6 +1,6 @@
 import express, { Router } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
-import { closed, Instant, invalidAgainst, LARGEST_UPLOAD_BYTES, Type, Uuid, Words } from '@idle-marker/contract';
+import { ControlImportSchema, invalidAgainst, LARGEST_UPLOAD_BYTES, type ControlImport } from '@idle-marker/contract';
 import { textOf } from '@idle-marker/formats';
 import { controlReport, siteState } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
@@ -9,21 +9,7 @@ import { reportOptions } from '../http/reportOptions.ts';
 import { readAllFacts } from '../facts/ledger.ts';
 import { controlReportPdf } from './reportPdf.ts';
 import { uuidOf } from '../facts/routes.ts';
-import { importControl, type ControlImport } from './controlImport.ts';
-
-const RowNumbers = Type.Array(Type.Integer({ minimum: 1 }), { maxItems: 50_000 });
-
-export const ControlImportSchema = closed({
-  at: Instant,
-  by: Uuid,
-  fileName: Type.String({ minLength: 1, maxLength: 120 }),
-  unit: Words('metre', 'foot', 'usSurveyFoot'),
-  xIsNorth: Type.Boolean(),
-  sdHMm: Type.Number({ minimum: 0, maximum: 10_000 }),
-  sdZMm: Type.Number({ minimum: 0, maximum: 10_000 }),
-  skipRows: RowNumbers,
-  swapRows: RowNumbers,
-});
+import { importControl } from './controlImport.ts';
 
 function optionsOf(text: unknown): ControlImport {
   let options: unknown;

@@ -4,6 +4,7 @@
  */
 import { randomBytes, randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/postgresql';
+import type { CrewLinkAsked } from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';
 import { endLink, insertLink, linkOfToken, linksOf, type LinkRow } from '../database/links.ts';
 import { isSite } from '../database/sites.ts';
@@ -12,19 +13,12 @@ import { ProblemError } from '../http/problems.ts';
 export type CrewLink = LinkRow;
 export { linksOf };
 
-export interface LinkAsked {
-  readonly label: string;
-  readonly who: string;
-  readonly roots: readonly string[] | null;
-  readonly days: number;
-}
-
 /** Makes a link once: the same id again gives the same link. */
 export async function makeLink(
   em: EntityManager,
   site: string,
   id: string,
-  asked: LinkAsked,
+  asked: CrewLinkAsked,
   now: Date,
 ): Promise<{ link: CrewLink; fresh: boolean }> {
   return em.transactional(async (transaction) => {

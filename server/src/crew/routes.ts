@@ -1,6 +1,13 @@
 import { Router, type Request } from 'express';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
-import { closed, invalidAgainst, Name, Type, Uuid, Words, type AnyFact, type Fact } from '@idle-marker/contract';
+import {
+  CrewLinkSchema,
+  CrewReportSchema,
+  invalidAgainst,
+  type AnyFact,
+  type CrewLinkAsked,
+  type Fact,
+} from '@idle-marker/contract';
 import { crewView, siteState, trustOf, type CrewView } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
 import { lastArrival } from '../database/facts.ts';
@@ -10,21 +17,7 @@ import { ProblemError } from '../http/problems.ts';
 import { appendFacts, orderedOnArrival, readAllFacts } from '../facts/ledger.ts';
 import { uuidOf } from '../facts/routes.ts';
 import { validFact } from '../facts/sendable.ts';
-import { linksOf, makeLink, openLink, revokeLink, type CrewLink, type LinkAsked } from './links.ts';
-
-export const CrewLinkSchema = closed({
-  label: Name,
-  who: Type.String({ minLength: 1, maxLength: 120 }),
-  roots: Type.Unsafe<string[] | null>({ anyOf: [{ type: 'null' }, Type.Array(Uuid, { minItems: 1, maxItems: 500 })] }),
-  days: Type.Integer({ minimum: 1, maximum: 400 }),
-});
-
-export const CrewReportSchema = closed({
-  mark: Uuid,
-  kind: Words('destroyed', 'moved'),
-  who: Type.String({ maxLength: 80 }),
-  text: Type.String({ maxLength: 500 }),
-});
+import { linksOf, makeLink, openLink, revokeLink, type CrewLink } from './links.ts';
 
 /** More reports than this in an hour are no crew's. */
 const MOST_REPORTS_AN_HOUR = 60;
@@ -55,7 +48,7 @@ export function crewLinkRoutes(orm: MikroORM, clock: Clock): Router {
       orm.em.fork(),
       uuidOf(request, 'site'),
       uuidOf(request, 'id'),
-      request.body as LinkAsked,
+      request.body as CrewLinkAsked,
       clock(),
     );
     response.status(fresh ? 201 : 200).json(linkJson(link));

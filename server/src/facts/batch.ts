@@ -4,14 +4,10 @@
  */
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
-import { closed, MOST_FACTS_AT_ONCE, Type, type AnyFact, type Problem } from '@idle-marker/contract';
+import type { AnyFact, Problem } from '@idle-marker/contract';
 import { problemDocument, problemOf, ProblemError } from '../http/problems.ts';
 import { appendFacts, type Ordering } from './ledger.ts';
 import { sendable } from './sendable.ts';
-
-export const FactsSchema = closed({
-  facts: Type.Array(Type.Object({}), { minItems: 1, maxItems: MOST_FACTS_AT_ONCE }),
-});
 
 /** What came of one of them, in the order in which they were sent. */
 export type Outcome =

@@ -1,10 +1,10 @@
 import { Router, type Request } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
-import { invalidAgainst, quarantinedAmong } from '@idle-marker/contract';
+import { FactsSchema, invalidAgainst, quarantinedAmong } from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';
 import { ProblemError } from '../http/problems.ts';
-import { FactsSchema, keepFacts } from './batch.ts';
+import { keepFacts } from './batch.ts';
 import { appendFacts, orderedOnArrival, readAllFacts, readFactsAsJson } from './ledger.ts';
 import { sendable } from './sendable.ts';
 

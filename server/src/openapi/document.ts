@@ -5,18 +5,14 @@ import {
   FactEnvelope,
   LARGEST_BODY_BYTES,
   LARGEST_UPLOAD_BYTES,
-  MOST_FACTS_AT_ONCE,
+  OPERATIONS,
   Type,
   Uuid,
   type FactType,
+  type Operation,
+  type OperationName,
   type TSchema,
 } from '@idle-marker/contract';
-import { ControlImportSchema } from '../control/routes.ts';
-import { CrewLinkSchema, CrewReportSchema } from '../crew/routes.ts';
-import { FactsSchema } from '../facts/batch.ts';
-import { PaperSchemas } from '../papers/routes.ts';
-import { ReportOptionsSchema } from '../http/reportOptions.ts';
-import { IssueSchema } from '../sheets/routes.ts';
 
 type Json = Record<string, unknown>;
 
@@ -40,16 +36,26 @@ const json = (description: string, schema: Json): Json => ({
   description,
   content: { 'application/json': { schema } },
 });
-const inPath = (name: string): Json => ({ name, in: 'path', required: true, schema: plain(Uuid) });
-const site = inPath('site');
-const id = inPath('id');
-const token = { name: 'token', in: 'path', required: true, schema: { type: 'string', pattern: '^[A-Za-z0-9_-]{22}$' } };
-const reportParameters = Object.entries(ReportOptionsSchema.properties).map(([name, schema]) => ({
+const TOKEN = { type: 'string', pattern: '^[A-Za-z0-9_-]{22}$' };
+const inPath = (name: string): Json => ({
   name,
-  in: 'query',
+  in: 'path',
   required: true,
-  schema: plain(schema),
-}));
+  schema: name === 'token' ? TOKEN : plain(Uuid),
+});
+/** In an address a value with parts is written as JSON. */
+function inQuery(name: string, schema: TSchema): Json {
+  const described = plain(schema);
+  return {
+    name,
+    in: 'query',
+    required: !Type.IsOptional(schema),
+    ...(described['type'] === 'object'
+      ? { content: { 'application/json': { schema: described } } }
+      : { schema: described }),
+  };
+}
+
 const refusals = {
   '400': problem('The body is not JSON, or an id in the address is no UUID'),
   '409': problem(
@@ -73,9 +79,147 @@ function factSchemas(): Json {
   );
 }
 
+type Refusal = keyof typeof refusals;
+const ANY: readonly Refusal[] = ['400', '403', '409', '413', '422', '503', '507'];
+
+interface Said {
+  /** What comes of it, by the status that says so. */
+  readonly answers: Readonly<Partial<Record<'200' | '201', string>>>;
+  readonly refuses?: readonly Refusal[];
+  /** Statuses that mean something of their own here. */
+  readonly own?: Readonly<Record<string, string>>;
+}
+
+const PAPER: Said = { answers: { '200': 'The paper as PDF, or lines of JSON with its progress' }, refuses: ANY };
+const AS_BUILT: Said = {
+  answers: { '200': 'What was measured as it stands' },
+  refuses: ANY,
+  own: { '404': 'No such site' },
+};
+const sheet = (description: string): Said => ({ answers: { '200': description }, own: { '404': 'No such sheet' } });
+
+const SAID: Readonly<Record<OperationName, Said>> = {
+  listSites: { answers: { '200': 'The sites' }, refuses: ['503'] },
+  readClock: { answers: { '200': 'The server’s clock, and whether it is fixed' } },
+  readFacts: { answers: { '200': 'Facts in order of arrival after the cursor' }, refuses: ANY },
+  appendFacts: {
+    answers: {
+      '200': 'What came of each, in the order in which they were sent: written or not, or what is wrong with it',
+    },
+    refuses: ANY,
+  },
+  readQuarantine: {
+    answers: { '200': 'Facts that were kept before a rule held for them, and which' },
+    refuses: ANY,
+  },
+  appendFact: { answers: { '200': 'Kept already, with the same content', '201': 'Written' }, refuses: ANY },
+  importControlList: { answers: { '200': 'How many marks were written' }, refuses: ANY },
+  controlReport: {
+    answers: { '200': 'The control report as PDF' },
+    refuses: ANY,
+    own: { '404': 'No such site' },
+  },
+  asBuiltPdf: AS_BUILT,
+  asBuiltCsv: AS_BUILT,
+  readImage: { answers: { '200': 'The photo' }, own: { '404': 'No such photo' } },
+  keepImage: {
+    answers: { '200': 'Kept already', '201': 'Kept' },
+    refuses: ANY,
+    own: { '415': 'No JPEG, PNG or WebP picture' },
+  },
+  readSource: { answers: { '200': 'The file as it came' }, own: { '404': 'No such file' } },
+  keepSource: {
+    answers: { '200': 'Kept already', '201': 'Kept' },
+    refuses: ANY,
+    own: { '415': 'A drawing that can not be read, such as a binary one' },
+  },
+  listSheets: { answers: { '200': 'The issued sheets' }, refuses: ANY },
+  readSheet: sheet('A sheet as issued'),
+  issueSheet: { answers: { '200': 'Issued before', '201': 'Issued, with its number' }, refuses: ANY },
+  sheetPdf: sheet('The sheet as PDF, with what happened to its marks since'),
+  sheetCsv: sheet('The sheet’s rows as CSV'),
+  sheetXlsx: sheet('The sheet as a workbook'),
+  sheetZip: sheet('The sheet with its sketch, control and photos'),
+  labelsPaper: PAPER,
+  cardsPaper: PAPER,
+  sketchPaper: PAPER,
+  setupPaper: PAPER,
+  dayPaper: PAPER,
+  shiftPaper: PAPER,
+  controlCardPaper: PAPER,
+  controlLabelsPaper: PAPER,
+  listCrewLinks: { answers: { '200': 'The links of crews' }, refuses: ANY },
+  makeCrewLink: { answers: { '200': 'Made before', '201': 'Made, with its token' }, refuses: ANY },
+  endCrewLink: { answers: { '200': 'Ended' }, own: { '404': 'No such link' } },
+  readCrewPage: { answers: { '200': 'The marks of the link' }, own: { '410': 'The link has ended' } },
+  reportMark: {
+    answers: { '201': 'Kept' },
+    refuses: ANY,
+    own: { '410': 'The link has ended', '429': 'Too many in an hour' },
+  },
+  readCrewImage: {
+    answers: { '200': 'A photo of a mark on the page' },
+    own: { '404': 'No such photo on this page' },
+  },
+  writeArchive: { answers: { '200': 'The whole site' }, own: { '404': 'No such site' } },
+  readArchive: {
+    answers: { '201': 'Taken in' },
+    own: {
+      '409': 'Kept here with other content',
+      '415': 'Not sent as application/zip',
+      '422': 'No archive, one that was changed, or one that comes to more than an archive may',
+      '429': 'Others are being read',
+    },
+  },
+  checkRawSights: { answers: { '200': 'What is in the file; nothing is kept' }, refuses: ANY },
+  readDescription: { answers: { '200': 'This document' } },
+};
+
+const FACT = { $ref: '#/components/schemas/Fact' };
+
+/** Facts are described by their types, though they are checked one by one. */
+function bodyOf(name: string, body: TSchema): Json {
+  if (name === 'appendFact') return FACT;
+  const schema = plain(body);
+  if (name !== 'appendFacts') return schema;
+  const { facts } = (schema as { readonly properties: { readonly facts: Json } }).properties;
+  return { ...schema, properties: { facts: { ...facts, items: FACT } } };
+}
+
+function requestBodyOf(name: string, { body, file }: Operation): Json {
+  if (body) return { requestBody: { required: true, content: { 'application/json': { schema: bodyOf(name, body) } } } };
+  if (!file) return {};
+  const content = file.startsWith('text/') || file.endsWith('json') ? { schema: { type: 'string' } } : {};
+  return { requestBody: { required: true, content: { [file]: content } } };
+}
+
+function describe(name: string, operation: Operation, { answers, refuses = [], own = {} }: Said): Json {
+  const { answer, gives = [], path, query = {} } = operation;
+  const files = Object.fromEntries(gives.map((type) => [type, {}]));
+  const parameters = [
+    ...[...path.matchAll(/\{(\w+)\}/g)].map(([, named]) => inPath(named!)),
+    ...Object.entries(query).map(([named, schema]) => inQuery(named, schema)),
+  ];
+  return {
+    operationId: name,
+    ...(parameters.length > 0 ? { parameters } : {}),
+    ...requestBodyOf(name, operation),
+    responses: Object.fromEntries([
+      ...Object.entries(answers).map(([status, description]) => [
+        status,
+        answer ? json(description, plain(answer)) : { description, content: files },
+      ]),
+      ...refuses.map((status) => [status, refusals[status]]),
+      ...Object.entries(own).map(([status, description]) => [status, problem(description)]),
+    ]),
+  };
+}
+
 export function openApiDocument(): Json {
   const facts = factSchemas();
-  const fact = { oneOf: Object.keys(facts).map((name) => ({ $ref: `#/components/schemas/${name}` })) };
+  const paths: Record<string, Json> = {};
+  for (const [name, operation] of Object.entries(OPERATIONS) as [OperationName, Operation][])
+    (paths[operation.path] ??= {})[operation.method] = describe(name, operation, SAID[name]);
   return {
     openapi: '3.1.0',
     info: {
@@ -85,349 +229,13 @@ export function openApiDocument(): Json {
       license: { name: 'MIT', identifier: 'MIT' },
     },
     servers: [{ url: '/api/v1' }],
-    paths: {
-      '/sites': {
-        get: {
-          operationId: 'listSites',
-          responses: {
-            '200': json('The sites', { type: 'object', properties: { sites: { type: 'array' } } }),
-            '503': refusals['503'],
-          },
-        },
-      },
-      '/clock': {
-        get: {
-          operationId: 'readClock',
-          responses: { '200': json('The server’s clock, and whether it is fixed', { type: 'object' }) },
-        },
-      },
-      '/sites/{site}/facts': {
-        get: {
-          operationId: 'readFacts',
-          parameters: [site, { name: 'after', in: 'query', schema: { type: 'integer', minimum: 0 } }],
-          responses: {
-            '200': json('Facts in order of arrival after the cursor', {
-              type: 'object',
-              properties: {
-                facts: { type: 'array', items: fact },
-                cursor: { type: 'integer' },
-                more: { type: 'boolean' },
-                ledger: { type: ['string', 'null'] },
-              },
-            }),
-            ...refusals,
-          },
-        },
-        post: {
-          operationId: 'appendFacts',
-          parameters: [site],
-          requestBody: {
-            required: true,
-            content: {
-              'application/json': {
-                schema: {
-                  ...plain(FactsSchema),
-                  properties: { facts: { type: 'array', minItems: 1, maxItems: MOST_FACTS_AT_ONCE, items: fact } },
-                },
-              },
-            },
-          },
-          responses: {
-            '200': json(
-              'What came of each, in the order in which they were sent: written or not, or what is wrong with it',
-              {
-                type: 'object',
-                properties: {
-                  results: {
-                    type: 'array',
-                    items: {
-                      type: 'object',
-                      properties: {
-                        id: { type: ['string', 'null'] },
-                        written: { type: 'boolean' },
-                        problem: { $ref: '#/components/schemas/Problem' },
-                      },
-                    },
-                  },
-                },
-              },
-            ),
-            ...refusals,
-          },
-        },
-      },
-      '/sites/{site}/quarantine': {
-        get: {
-          operationId: 'readQuarantine',
-          parameters: [site],
-          responses: {
-            '200': json('Facts that were kept before a rule held for them, and which', { type: 'object' }),
-            ...refusals,
-          },
-        },
-      },
-      '/sites/{site}/facts/{id}': {
-        put: {
-          operationId: 'appendFact',
-          parameters: [site, id],
-          requestBody: { required: true, content: { 'application/json': { schema: fact } } },
-          responses: {
-            '200': json('Kept already, with the same content', { type: 'object' }),
-            '201': json('Written', { type: 'object' }),
-            ...refusals,
-          },
-        },
-      },
-      '/sites/{site}/control-lists/{id}': {
-        put: {
-          operationId: 'importControlList',
-          parameters: [
-            site,
-            id,
-            {
-              name: 'options',
-              in: 'query',
-              required: true,
-              content: { 'application/json': { schema: plain(ControlImportSchema) } },
-            },
-          ],
-          requestBody: { required: true, content: { 'text/csv': { schema: { type: 'string' } } } },
-          responses: {
-            '200': json('How many marks were written', {
-              type: 'object',
-              properties: { written: { type: 'integer' }, rows: { type: 'integer' } },
-            }),
-            ...refusals,
-          },
-        },
-      },
-      '/sites/{site}/control-report': {
-        get: {
-          operationId: 'controlReport',
-          parameters: [site, ...reportParameters],
-          responses: {
-            '200': { description: 'The control report as PDF', content: { 'application/pdf': {} } },
-            '404': problem('No such site'),
-            ...refusals,
-          },
-        },
-      },
-      ...Object.fromEntries(
-        (
-          [
-            ['pdf', 'application/pdf'],
-            ['csv', 'text/csv'],
-          ] as const
-        ).map(([ending, mediaType]) => [
-          `/sites/{site}/as-built.${ending}`,
-          {
-            get: {
-              operationId: `asBuilt${ending === 'pdf' ? 'Pdf' : 'Csv'}`,
-              parameters: [site, ...reportParameters],
-              responses: {
-                '200': { description: 'What was measured as it stands', content: { [mediaType]: {} } },
-                '404': problem('No such site'),
-                ...refusals,
-              },
-            },
-          },
-        ]),
-      ),
-      '/sites/{site}/images/{id}': {
-        get: {
-          operationId: 'readImage',
-          parameters: [site, id],
-          responses: {
-            '200': { description: 'The photo', content: { 'image/*': {} } },
-            '404': problem('No such photo'),
-          },
-        },
-        put: {
-          operationId: 'keepImage',
-          parameters: [site, id],
-          requestBody: { required: true, content: { 'image/*': {} } },
-          responses: {
-            '200': json('Kept already', { type: 'object' }),
-            '201': json('Kept', { type: 'object' }),
-            '415': problem('No JPEG, PNG or WebP picture'),
-            ...refusals,
-          },
-        },
-      },
-      '/sites/{site}/sources/{id}': {
-        get: {
-          operationId: 'readSource',
-          parameters: [site, id],
-          responses: {
-            '200': { description: 'The file as it came', content: { 'application/octet-stream': {} } },
-            '404': problem('No such file'),
-          },
-        },
-        put: {
-          operationId: 'keepSource',
-          parameters: [site, id],
-          requestBody: { required: true, content: { 'application/octet-stream': {} } },
-          responses: {
-            '200': json('Kept already', { type: 'object' }),
-            '201': json('Kept', { type: 'object' }),
-            '415': problem('A drawing that can not be read, such as a binary one'),
-            ...refusals,
-          },
-        },
-      },
-      '/sites/{site}/sheets': {
-        get: {
-          operationId: 'listSheets',
-          parameters: [site],
-          responses: { '200': json('The issued sheets', { type: 'object' }), ...refusals },
-        },
-      },
-      '/sites/{site}/sheets/{id}': {
-        get: {
-          operationId: 'readSheet',
-          parameters: [site, id],
-          responses: { '200': json('A sheet as issued', { type: 'object' }), '404': problem('No such sheet') },
-        },
-        put: {
-          operationId: 'issueSheet',
-          parameters: [site, id],
-          requestBody: { required: true, content: { 'application/json': { schema: plain(IssueSchema) } } },
-          responses: {
-            '200': json('Issued before', { type: 'object' }),
-            '201': json('Issued, with its number', { type: 'object' }),
-            ...refusals,
-          },
-        },
-      },
-      ...Object.fromEntries(
-        (
-          [
-            ['pdf', 'application/pdf', 'The sheet as PDF, with what happened to its marks since'],
-            ['csv', 'text/csv', 'The sheet’s rows as CSV'],
-            ['xlsx', 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', 'The sheet as a workbook'],
-            ['zip', 'application/zip', 'The sheet with its sketch, control and photos'],
-          ] as const
-        ).map(([ending, mediaType, description]) => [
-          `/sites/{site}/sheets/{id}/${ending}`,
-          {
-            get: {
-              operationId: `sheet${ending.charAt(0).toUpperCase()}${ending.slice(1)}`,
-              parameters: [site, id],
-              responses: {
-                '200': { description, content: { [mediaType]: {}, 'application/x-ndjson': {} } },
-                '404': problem('No such sheet'),
-              },
-            },
-          },
-        ]),
-      ),
-      ...Object.fromEntries(
-        Object.entries(PaperSchemas).map(([kind, schema]) => [
-          `/sites/{site}/papers/${kind}`,
-          {
-            post: {
-              operationId: `${kind}Paper`,
-              parameters: [site],
-              requestBody: { required: true, content: { 'application/json': { schema: plain(schema) } } },
-              responses: {
-                '200': {
-                  description: 'The paper as PDF, or lines of JSON with its progress',
-                  content: { 'application/pdf': {}, 'application/x-ndjson': {} },
-                },
-                ...refusals,
-              },
-            },
-          },
-        ]),
-      ),
-      '/sites/{site}/crew-links': {
-        get: {
-          operationId: 'listCrewLinks',
-          parameters: [site],
-          responses: { '200': json('The links of crews', { type: 'object' }), ...refusals },
-        },
-      },
-      '/sites/{site}/crew-links/{id}': {
-        put: {
-          operationId: 'makeCrewLink',
-          parameters: [site, id],
-          requestBody: { required: true, content: { 'application/json': { schema: plain(CrewLinkSchema) } } },
-          responses: {
-            '200': json('Made before', { type: 'object' }),
-            '201': json('Made, with its token', { type: 'object' }),
-            ...refusals,
-          },
-        },
-        delete: {
-          operationId: 'endCrewLink',
-          parameters: [site, id],
-          responses: { '200': json('Ended', { type: 'object' }), '404': problem('No such link') },
-        },
-      },
-      '/crew/{token}': {
-        get: {
-          operationId: 'readCrewPage',
-          parameters: [token],
-          responses: { '200': json('The marks of the link', { type: 'object' }), '410': problem('The link has ended') },
-        },
-      },
-      '/crew/{token}/reports/{id}': {
-        put: {
-          operationId: 'reportMark',
-          parameters: [token, id],
-          requestBody: { required: true, content: { 'application/json': { schema: plain(CrewReportSchema) } } },
-          responses: {
-            '201': json('Kept', { type: 'object' }),
-            '410': problem('The link has ended'),
-            '429': problem('Too many in an hour'),
-            ...refusals,
-          },
-        },
-      },
-      '/crew/{token}/images/{id}': {
-        get: {
-          operationId: 'readCrewImage',
-          parameters: [token, id],
-          responses: {
-            '200': { description: 'A photo of a mark on the page', content: { 'image/*': {} } },
-            '404': problem('No such photo on this page'),
-          },
-        },
-      },
-      '/sites/{site}/archive': {
-        get: {
-          operationId: 'writeArchive',
-          parameters: [site],
-          responses: {
-            '200': { description: 'The whole site', content: { 'application/zip': {} } },
-            '404': problem('No such site'),
-          },
-        },
-      },
-      '/archives': {
-        post: {
-          operationId: 'readArchive',
-          requestBody: { required: true, content: { 'application/zip': {} } },
-          responses: {
-            '201': json('Taken in', { type: 'object' }),
-            '409': problem('Kept here with other content'),
-            '415': problem('Not sent as application/zip'),
-            '422': problem('No archive, one that was changed, or one that comes to more than an archive may'),
-            '429': problem('Others are being read'),
-          },
-        },
-      },
-      '/raw-sights': {
-        post: {
-          operationId: 'checkRawSights',
-          requestBody: { required: true, content: { 'application/x-ndjson': { schema: { type: 'string' } } } },
-          responses: { '200': json('What is in the file; nothing is kept', { type: 'object' }), ...refusals },
-        },
-      },
-      '/openapi.json': {
-        get: { operationId: 'readDescription', responses: { '200': json('This document', { type: 'object' }) } },
+    paths,
+    components: {
+      schemas: {
+        Problem: plain(closed(ProblemSchema.properties)),
+        Fact: { oneOf: Object.keys(facts).map((name) => ({ $ref: `#/components/schemas/${name}` })) },
+        ...facts,
       },
     },
-    components: { schemas: { Problem: plain(closed(ProblemSchema.properties)), ...facts } },
   };
 }

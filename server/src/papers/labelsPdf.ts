@@ -3,6 +3,7 @@
  * says.
  */
 import QRCode from 'qrcode';
+import type { LabelFormat } from '@idle-marker/contract';
 import { PAPERS } from '@idle-marker/paper';
 import { finish, heightOf, INKS, newDocument, widthOfText, write, type Page, type Progress } from '../pdf/pdfPage.ts';
 
@@ -19,7 +20,7 @@ export interface Label {
 const MM = 72 / 25.4;
 
 /** Sheets of labels: columns and rows that fill the paper between margins. */
-export const LABEL_SHEETS = {
+const LABEL_SHEETS = {
   a4of24: { paper: 'A4', columns: 3, rows: 8, side: 0, top: 0 },
   a4of14: { paper: 'A4', columns: 2, rows: 7, side: 4 * MM, top: 15 * MM },
   a4of8: { paper: 'A4', columns: 2, rows: 4, side: 0, top: 4 * MM },
@@ -27,8 +28,7 @@ export const LABEL_SHEETS = {
   letterOf10: { paper: 'letter', columns: 2, rows: 5, side: 4 * MM, top: 12.7 * MM },
 } as const;
 /** Rolls by the width of their tape, millimetres, and the length of a label on them. */
-export const LABEL_ROLLS = { roll24: [24, 90], roll36: [36, 90], roll62: [62, 100] } as const;
-export type LabelFormat = keyof typeof LABEL_SHEETS | keyof typeof LABEL_ROLLS;
+const LABEL_ROLLS = { roll24: [24, 90], roll36: [36, 90], roll62: [62, 100] } as const;
 
 const isRoll = (format: LabelFormat): format is keyof typeof LABEL_ROLLS => format in LABEL_ROLLS;
 

@@ -2,8 +2,8 @@
 import { Router } from 'express';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { formatLength, type TrustResult } from '@idle-marker/core';
-import { closed, Day, Instant, invalidAgainst, Type, Uuid, Words, type Fact, type Static } from '@idle-marker/contract';
-import { fileWord, PAPERS, type Paper } from '@idle-marker/paper';
+import { invalidAgainst, PaperSchemas, type Fact, type PaperAsked, type PaperKind } from '@idle-marker/contract';
+import { fileWord } from '@idle-marker/paper';
 import {
   controlCard,
   crewMarks,
@@ -28,57 +28,14 @@ import { uuidOf } from '../facts/routes.ts';
 import { ProblemError } from '../http/problems.ts';
 import { sendPaper } from '../http/sendPaper.ts';
 import { canBePrinted } from '../images/printable.ts';
-import { isTimeZone, TimeZone } from '../http/timeZone.ts';
+import { isTimeZone } from '../http/timeZone.ts';
 import type { Progress } from '../pdf/pdfPage.ts';
 import { dayPdf, setupPdf } from './bookPdf.ts';
 import { cardsPdf } from './cardsPdf.ts';
 import { controlCardPdf } from './controlCardPdf.ts';
-import { LABEL_ROLLS, LABEL_SHEETS, labelsPdf, type Label, type LabelFormat } from './labelsPdf.ts';
+import { labelsPdf, type Label } from './labelsPdf.ts';
 import { shiftPdf } from './shiftPdf.ts';
 import { sketchPdf } from './sketchPdf.ts';
-
-const Formats = Words(...(Object.keys({ ...LABEL_SHEETS, ...LABEL_ROLLS }) as LabelFormat[]));
-const Papers = Words(...(Object.keys(PAPERS) as Paper[]));
-
-const Always = { at: Instant, by: Uuid, timeZone: TimeZone };
-const OfPackage = {
-  ...Always,
-  /** The revision in force of the package. */
-  package: Uuid,
-  /** Keys of its marks; all that are set when there are none. */
-  keys: Type.Optional(Type.Array(Type.String({ minLength: 1, maxLength: 200 }), { maxItems: 5000 })),
-  /** The crew's link that codes lead to. */
-  link: Type.Optional(Uuid),
-};
-
-export const PaperSchemas = {
-  labels: closed({ ...OfPackage, format: Formats }),
-  cards: closed({
-    ...OfPackage,
-    languages: Type.Array(Type.String({ minLength: 2, maxLength: 12 }), { minItems: 1, maxItems: 6 }),
-  }),
-  sketch: closed({
-    ...OfPackage,
-    paper: Papers,
-    upright: Type.Boolean(),
-    dimensions: Type.Boolean(),
-    diagonals: Type.Boolean(),
-    heights: Type.Boolean(),
-    offsets: Type.Boolean(),
-  }),
-  setup: closed({ ...Always, occupation: Uuid }),
-  day: closed({ ...Always, day: Day }),
-  /** `note`: what is said for who comes next, where the day has not been closed with it yet. */
-  shift: closed({
-    ...Always,
-    note: Type.Optional(Type.String({ maxLength: 2000 })),
-    unfinished: Type.Optional(Type.String({ maxLength: 500 })),
-  }),
-  controlCard: closed({ ...Always, mark: Uuid }),
-  controlLabels: closed({ ...Always, format: Formats }),
-} as const;
-export type PaperKind = keyof typeof PaperSchemas;
-type Asked<K extends PaperKind> = Static<(typeof PaperSchemas)[K]>;
 
 /** What every paper is made from. */
 interface Source {
@@ -94,7 +51,7 @@ interface Made {
   make(progress: Progress): Promise<Buffer>;
 }
 
-const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: Asked<K>) => Promise<Made> } = {
+const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: PaperAsked<K>) => Promise<Made> } = {
   labels: async (source, asked) => {
     const { work, marks, title } = marksOf(source, asked);
     const address = await addressOf(source, asked.link);
@@ -278,7 +235,7 @@ export function paperRoutes(orm: MikroORM): Router {
     const invalid = invalidAgainst(PaperSchemas[kind], request.body);
     if (invalid)
       throw new ProblemError(invalid.code, msg('papers.nothingWasPrinted', { message: invalid.message }), invalid.path);
-    const asked = request.body as Asked<PaperKind>;
+    const asked = request.body as PaperAsked<PaperKind>;
     if (!isTimeZone(asked.timeZone))
       throw new ProblemError('INVALID_INPUT', msg('papers.timezoneIsNotATimeZoneThat'), '/timeZone');
     const em = orm.em.fork();
@@ -288,14 +245,17 @@ export function paperRoutes(orm: MikroORM): Router {
     const state = siteState(facts);
     const source = { em, site, state, trust: trustOf(state, asked.at), by: memberName(state, asked.by) };
     // The schema was looked up by the same kind.
-    const made = await (PAPERS_OF[kind] as (source: Source, asked: Asked<PaperKind>) => Promise<Made>)(source, asked);
+    const made = await (PAPERS_OF[kind] as (source: Source, asked: PaperAsked<PaperKind>) => Promise<Made>)(
+      source,
+      asked,
+    );
     await sendPaper(request, response, { ...made, type: 'application/pdf' });
   });
   return router;
 }
 
 /** What is said for who comes next as the page is asked for; null where it is what was said last. */
-const saidNow = ({ at, note = '', unfinished = '' }: Asked<'shift'>, by: string): ShiftHandover['note'] =>
+const saidNow = ({ at, note = '', unfinished = '' }: PaperAsked<'shift'>, by: string): ShiftHandover['note'] =>
   note === '' && unfinished === '' ? null : { at, by, text: note, unfinished };
 
 /** What the label says: the stake by its sides, or its flat lines where the sides were not kept. */

@@ -1,27 +1,12 @@
 /** Issuing a sheet: the server collects it from the facts, gives it its number and freezes it. */
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
-import type { AnyFact, Fact } from '@idle-marker/contract';
+import type { AnyFact, Fact, IssueRequest } from '@idle-marker/contract';
 import { cutSheet, memberName, siteState, trustOf, type CutSheet, type NumberedSheet } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
 import { insertSheet, sheetsOf, type SheetRow } from '../database/sheets.ts';
 import { lockQueue } from '../database/sites.ts';
 import { ProblemError } from '../http/problems.ts';
 import { appendFacts, orderedOnArrival, readAllFacts } from '../facts/ledger.ts';
-
-export interface IssueRequest {
-  readonly package: string;
-  readonly fact: string;
-  readonly at: string;
-  readonly device: string;
-  readonly seq: number;
-  readonly by: string;
-  readonly timeZone: string;
-  readonly selection?: { readonly name: string; readonly keys: readonly string[] };
-  readonly givenTo?: string;
-  readonly bothHeights?: boolean;
-  readonly validUntil?: string;
-  readonly remarks?: string;
-}
 
 type SheetRecord = SheetRow<CutSheet & { readonly packageRoot: string }>;
 

@@ -1,39 +1,19 @@
 import { Router } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
-import { closed, Day, Device, Instant, invalidAgainst, Name, Sequence, Type, Uuid } from '@idle-marker/contract';
+import { invalidAgainst, IssueSchema, type IssueRequest } from '@idle-marker/contract';
 import { sheetNotices, siteState, trustOf, type NumberedSheet } from '@idle-marker/records';
 import { msg, sheetTroubleWords } from '@idle-marker/words';
 import { ProblemError } from '../http/problems.ts';
 import { sendPaper } from '../http/sendPaper.ts';
-import { isTimeZone, TimeZone } from '../http/timeZone.ts';
+import { isTimeZone } from '../http/timeZone.ts';
 import { readAllFacts } from '../facts/ledger.ts';
 import { uuidOf } from '../facts/routes.ts';
 import type { Progress } from '../pdf/pdfPage.ts';
-import { issueSheet, numbered, readSheets, type IssueRequest } from './issue.ts';
+import { issueSheet, numbered, readSheets } from './issue.ts';
 import { handoverPackage, type SheetSource } from './handoverPackage.ts';
 import { sheetCsv } from './sheetCsv.ts';
 import { sheetPdf } from './sheetPdf.ts';
 import { sheetXlsx } from './sheetXlsx.ts';
-
-export const IssueSchema = closed({
-  package: Uuid,
-  fact: Uuid,
-  at: Instant,
-  device: Device,
-  seq: Sequence,
-  by: Uuid,
-  timeZone: TimeZone,
-  selection: Type.Optional(
-    closed({
-      name: Name,
-      keys: Type.Array(Type.String({ minLength: 1, maxLength: 200 }), { minItems: 1, maxItems: 5000 }),
-    }),
-  ),
-  givenTo: Type.Optional(Name),
-  bothHeights: Type.Optional(Type.Boolean()),
-  validUntil: Type.Optional(Day),
-  remarks: Type.Optional(Type.String({ maxLength: 1000 })),
-});
 
 const fileName = (sheet: NumberedSheet, ending: SheetEnding): string =>
   `cut-sheet-${sheet.number}-revision-${sheet.revision}.${ending}`;

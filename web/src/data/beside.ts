@@ -3,7 +3,7 @@ import { msg } from '@idle-marker/words';
  * What is kept beside the ledger under an id: bytes too large for a fact. They stay in the browser until the server has
  * them.
  */
-import { about, ask, askBytes, troubleOf } from './server.ts';
+import { addressOf, bytesIn, call, send, troubleOf } from './server.ts';
 import { readBytes, readSetting, writeBytes, writeSetting } from './storage.ts';
 
 export interface Beside {
@@ -17,10 +17,26 @@ interface Kind {
   readonly key: string;
   /** Wanted again here, so kept after the server has them. */
   readonly staysHere: boolean;
+  readonly read: 'readImage' | 'readSource';
+  readonly keep: 'keepImage' | 'keepSource';
 }
 const KINDS = {
-  images: { name: 'photo', waiting: 'photos waiting', key: 'photo', staysHere: false },
-  sources: { name: 'file', waiting: 'sources waiting', key: 'source', staysHere: true },
+  images: {
+    name: 'photo',
+    waiting: 'photos waiting',
+    key: 'photo',
+    staysHere: false,
+    read: 'readImage',
+    keep: 'keepImage',
+  },
+  sources: {
+    name: 'file',
+    waiting: 'sources waiting',
+    key: 'source',
+    staysHere: true,
+    read: 'readSource',
+    keep: 'keepSource',
+  },
 } as const satisfies Readonly<Record<string, Kind>>;
 export type BesideKind = keyof typeof KINDS;
 
@@ -28,7 +44,7 @@ export type BesideKind = keyof typeof KINDS;
 const unsent = new Map<string, Beside>();
 
 export const besideAddress = (site: string, kind: BesideKind, id: string): string =>
-  `/api/v1/sites/${site}/${kind}/${id}`;
+  addressOf(KINDS[kind].read, { site, id });
 const waitingKey = (site: string, kind: BesideKind): string => `${KINDS[kind].waiting} ${site}`;
 const bytesKey = (kind: BesideKind, id: string): string => `${KINDS[kind].key} ${id}`;
 
@@ -49,16 +65,12 @@ export async function keepBeside(site: string, kind: BesideKind, id: string, bes
 
 /** Sends what waits; the first refusal or a server that is away ends it. */
 export async function sendBeside(site: string, kind: BesideKind): Promise<string | null> {
-  const { name, staysHere } = KINDS[kind];
+  const { name, staysHere, keep } = KINDS[kind];
   for (const id of await waitingOf(site, kind)) {
     const beside = await besideHere(kind, id);
     if (beside) {
       try {
-        await ask(besideAddress(site, kind, id), about(id), {
-          method: 'PUT',
-          headers: { 'Content-Type': beside.mediaType },
-          body: beside.bytes,
-        });
+        await call(keep, { site, id }, { file: beside });
       } catch (error) {
         return troubleOf(error, msg('data.theWaitsInThisBrowserAndGoes', { name }));
       }
@@ -82,7 +94,7 @@ export async function sourceBytes(site: string, id: string): Promise<Uint8Array 
   const here = await besideHere('sources', id);
   if (here) return new Uint8Array(here.bytes);
   try {
-    const bytes = await askBytes(besideAddress(site, 'sources', id));
+    const bytes = await bytesIn(await send('readSource', { site, id }));
     await writeBytes(bytesKey('sources', id), { mediaType: 'application/octet-stream', bytes }).catch(() => undefined);
     return new Uint8Array(bytes);
   } catch {

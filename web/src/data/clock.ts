@@ -3,17 +3,12 @@
  * with a fixed clock (pictures, tests) moves it there.
  */
 import { CLOCKS_AGREE_MS } from '@idle-marker/contract';
-import { ask, type IsAnswer } from './server.ts';
+import { call } from './server.ts';
 
 const KEPT = 'idle-marker clock offset';
 const EVERY_MS = 10 * 60_000;
 /** Less than this may be the way of the question rather than the clock. */
 const NOISE_MS = 2000;
-
-const isClock: IsAnswer<{ readonly now: string; readonly fixed: boolean }> = ({ now: told, fixed }) =>
-  typeof told === 'string' && !Number.isNaN(Date.parse(told)) && typeof fixed === 'boolean'
-    ? { now: told, fixed }
-    : null;
 
 let offsetMs = Number(localStorage.getItem(KEPT) ?? 0) || 0;
 let isFixed = false;
@@ -23,10 +18,10 @@ export async function readClock(): Promise<void> {
   // A fixed clock stands still on the server and runs on here.
   if (isFixed) return;
   const asked = Date.now();
-  const told = await ask('/api/v1/clock', isClock).catch(() => null);
-  if (told === null) return;
+  const told = await call('readClock', {}).catch(() => null);
+  const server = Date.parse(told?.now ?? '');
+  if (told === null || Number.isNaN(server)) return;
   const { fixed } = told;
-  const server = Date.parse(told.now);
   isFixed = fixed;
   const off = server - (asked + Date.now()) / 2;
   offsetMs = fixed || Math.abs(off) > NOISE_MS ? Math.round(off) : 0;

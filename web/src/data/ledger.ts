@@ -6,12 +6,13 @@ import {
   instantOf,
   LARGEST_BODY_BYTES,
   MOST_FACTS_AT_ONCE,
+  type AnswerOf,
   type AnyFact,
   type Problem,
   type StoredFact,
 } from '@idle-marker/contract';
 import { stampAfter, now } from './clock.ts';
-import { answered, ask, AwayError, readAs, RefusedError, sending, type IsAnswer } from './server.ts';
+import { answerIn, AwayError, call, RefusedError, send } from './server.ts';
 import { nextTurn } from '../ui/turns.ts';
 import * as storage from './storage.ts';
 import { newId } from './uuid.ts';
@@ -228,14 +229,13 @@ const isOutcome = (value: unknown, id: string): value is Outcome => {
   );
 };
 /** What came of each of the facts, and of no others. */
-const outcomesOf =
-  (facts: readonly AnyFact[]): IsAnswer<readonly Outcome[]> =>
-  ({ results }) =>
-    Array.isArray(results) &&
-    results.length === facts.length &&
-    results.every((each, i) => isOutcome(each, facts[i]!.id))
-      ? results
-      : null;
+async function sent(site: string, facts: readonly AnyFact[]): Promise<readonly Outcome[]> {
+  const { results } = await call('appendFacts', { site }, { body: { facts: [...facts] } });
+  const outcomes = results as readonly unknown[];
+  const isOfThese = (each: unknown, i: number): each is Outcome => isOutcome(each, facts[i]!.id);
+  if (outcomes.length !== facts.length || !outcomes.every(isOfThese)) throw new AwayError('stranger');
+  return outcomes;
+}
 
 type Entry = Awaited<ReturnType<typeof queue>>[number];
 
@@ -268,11 +268,7 @@ async function sendWaiting(): Promise<boolean> {
   for (const batch of inBatches(open)) {
     const facts = batch.map(({ fact }) => bare(fact));
     try {
-      const outcomes = await ask(
-        `/api/v1/sites/${batch[0]!.site}/facts`,
-        outcomesOf(facts),
-        sending('POST', { facts }),
-      );
+      const outcomes = await sent(batch[0]!.site, facts);
       const taken = batch.filter((_, i) => !('problem' in outcomes[i]!));
       for (const { fact } of taken) stuck.delete(fact.id);
       await settle(taken);
@@ -321,15 +317,7 @@ async function refuse({ key, site, fact }: Entry, reason: string): Promise<void>
   }
 }
 
-interface Page {
-  readonly facts: StoredFact[];
-  readonly cursor: number;
-  readonly more: boolean;
-  /** Which ledger of this site answers; another one means that the server's data was exchanged. */
-  readonly ledger: string | null;
-}
-const isPage: IsAnswer<Page> = (document) =>
-  Array.isArray(document['facts']) && Number.isInteger(document['cursor']) ? (document as unknown as Page) : null;
+type Page = AnswerOf<'readFacts'>;
 
 const NOTHING: Page = { facts: [], cursor: 0, more: false, ledger: null };
 
@@ -363,15 +351,15 @@ async function readNew(site: string): Promise<void> {
 }
 
 const pageAfter = (site: string, after: number): Promise<Response> => {
-  const answer = answered(`/api/v1/sites/${site}/facts?after=${after}`);
+  const answer = send('readFacts', { site }, { query: { after } });
   // It is waited for later; what goes wrong is told then.
   answer.catch(() => undefined);
   return answer;
 };
 
-async function pageIn(answer: Promise<Response>): Promise<Page> {
+async function pageIn(site: string, answer: Promise<Response>): Promise<Page> {
   try {
-    return await readAs(await answer, isPage);
+    return await answerIn('readFacts', { site }, await answer);
   } catch (error) {
     // An address that is none has no records; anything else is for whoever asked.
     if (error instanceof RefusedError && error.problem.code === 'INVALID_ID') return NOTHING;
@@ -389,7 +377,7 @@ async function readPages(site: string): Promise<void> {
       () => null,
     );
     coming = next === null ? null : pageAfter(site, Number(next));
-    const page = await pageIn(answer);
+    const page = await pageIn(site, answer);
     if (state.site !== site) return;
     if (page.ledger !== null && (await storage.isOtherLedger(site, page.ledger))) {
       await startOver(site, page.ledger);

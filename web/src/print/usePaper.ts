@@ -3,21 +3,16 @@
  * files.
  */
 import { useEffect, useRef, useState } from 'react';
-import type { Problem } from '@idle-marker/contract';
+import type { Giving, PathOf } from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';
+import { RefusedError, send, type Asked } from '../data/server.ts';
 import { saveAs } from '../ui/saveAs.ts';
-
-export interface PaperAsked {
-  readonly address: string;
-  /** Options of a paper that nobody keeps; a kept one is just read. */
-  readonly body?: object;
-}
 
 export interface Papers {
   /** From 0 to 1; null while nothing is being written. */
   readonly progress: number | null;
   readonly trouble: string | null;
-  fetchPaper(asked: PaperAsked): Promise<void>;
+  fetchPaper<K extends Giving>(name: K, path: PathOf<K>, asked?: Asked<K>): Promise<void>;
   cancel(): void;
 }
 
@@ -57,30 +52,24 @@ export function usePaper(): Papers {
   const [trouble, setTrouble] = useState<string | null>(null);
   const running = useRef<AbortController | null>(null);
   useEffect(() => () => running.current?.abort(), []);
-  const fetchPaper = async ({ address, body }: PaperAsked) => {
+  const fetchPaper = async <K extends Giving>(name: K, path: PathOf<K>, asked: Asked<K> = {}) => {
     running.current?.abort();
     const controller = new AbortController();
     running.current = controller;
     setTrouble(null);
     setProgress(0);
     try {
-      const response = await fetch(address, {
-        method: body ? 'POST' : 'GET',
-        headers: { Accept: 'application/x-ndjson', ...(body ? { 'Content-Type': 'application/json' } : {}) },
-        ...(body ? { body: JSON.stringify(body) } : {}),
-        signal: controller.signal,
-      });
-      if (!response.ok || !response.body) {
-        setTrouble(((await response.json()) as Problem).detail);
-        return;
-      }
+      const { signal } = controller;
+      const response = await send(name, path, { ...asked, accept: 'application/x-ndjson', signal });
+      if (!response.body) return;
       for await (const line of linesOf(response.body)) {
         if ('done' in line) setProgress(line.of > 0 ? line.done / line.of : 0);
         else if ('problem' in line) setTrouble(line.problem);
         else saveAs(line.name, line.type, bytesOf(line.file));
       }
-    } catch {
-      if (!controller.signal.aborted) setTrouble(msg('print.theServerDoesNotAnswerNothingWas'));
+    } catch (error) {
+      if (controller.signal.aborted) return;
+      setTrouble(error instanceof RefusedError ? error.problem.detail : msg('print.theServerDoesNotAnswerNothingWas'));
     } finally {
       if (running.current === controller) {
         running.current = null;

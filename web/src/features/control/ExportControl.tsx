@@ -3,6 +3,7 @@ import { controlCsv, controlLandXml, type WrittenMark } from '@idle-marker/forma
 import { fileWord } from '@idle-marker/paper';
 import { controlListVersion } from '@idle-marker/records';
 import { msg, worded } from '@idle-marker/words';
+import { addressOf } from '../../data/server.ts';
 import { now } from '../../data/clock.ts';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { usePaper } from '../../print/usePaper.ts';
@@ -36,7 +37,7 @@ export function ExportControl() {
   };
   const papers = usePaper();
   const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
-  const report = `/api/v1/sites/${id}/control-report?${new URLSearchParams({ at: now().toISOString(), by: who, timeZone }).toString()}`;
+  const report = addressOf('controlReport', { site: id }, { at: now().toISOString(), by: who, timeZone });
   return (
     <>
       <PaperProgress papers={papers} />
@@ -66,10 +67,13 @@ export function ExportControl() {
                 key={format}
                 className={ITEM}
                 onSelect={() =>
-                  void papers.fetchPaper({
-                    address: `/api/v1/sites/${id}/papers/controlLabels`,
-                    body: { at: now().toISOString(), by: who, timeZone, format },
-                  })
+                  void papers.fetchPaper(
+                    'controlLabelsPaper',
+                    { site: id },
+                    {
+                      body: { at: now().toISOString(), by: who, timeZone, format },
+                    },
+                  )
                 }
               >
                 {words}

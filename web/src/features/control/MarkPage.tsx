@@ -35,10 +35,13 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
           <Button
             disabled={papers.progress !== null}
             onClick={() =>
-              void papers.fetchPaper({
-                address: `/api/v1/sites/${id}/papers/controlCard`,
-                body: { at: now.toISOString(), by: who, timeZone: TIME_ZONE, mark: mark.id },
-              })
+              void papers.fetchPaper(
+                'controlCardPaper',
+                { site: id },
+                {
+                  body: { at: now.toISOString(), by: who, timeZone: TIME_ZONE, mark: mark.id },
+                },
+              )
             }
           >
             {msg('control.cardPdf')}

@@ -5,14 +5,12 @@ import { compareControl } from '@idle-marker/formats';
 import { msg, controlRowWords, listRemarkWords } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { tryNow, untilSent } from '../../data/ledger.ts';
-import { ask, troubleOf, type IsAnswer } from '../../data/server.ts';
+import { call, troubleOf } from '../../data/server.ts';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { useControlList, type PickedFile } from './useControlList.ts';
 import { type PreviewRow } from './PreviewTable.tsx';
-
-const isWritten: IsAnswer<object> = (document) => (typeof document['written'] === 'number' ? document : null);
 
 /** What ImportControl shows, and what its buttons do. */
 export function useImportControl({
@@ -130,15 +128,8 @@ export function useImportControl({
     try {
       // The site itself may still be on its way.
       await untilSent();
-      await ask(
-        `/api/v1/sites/${id}/control-lists/${importId}?options=${encodeURIComponent(JSON.stringify(options))}`,
-        isWritten,
-        {
-          method: 'PUT',
-          headers: { 'Content-Type': 'text/csv' },
-          body: picked.bytes as Uint8Array<ArrayBuffer>,
-        },
-      );
+      const file = { mediaType: 'text/csv', bytes: picked.bytes as Uint8Array<ArrayBuffer> };
+      await call('importControlList', { site: id, id: importId }, { query: { options }, file });
       tryNow();
       onWritten(taken.length);
     } catch (error) {

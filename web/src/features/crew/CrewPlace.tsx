@@ -3,7 +3,7 @@ import { useNavigate, useParams } from 'react-router';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { pointOfMark, type CrewMark, type CrewView } from '@idle-marker/records';
 import { msg, crewWords, filled, allLanguages, type CrewWords } from '@idle-marker/words';
-import { about, ask, RefusedError, sending, type IsAnswer } from '../../data/server.ts';
+import { addressOf, call, RefusedError } from '../../data/server.ts';
 import { newId } from '../../data/uuid.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
@@ -28,8 +28,9 @@ function useLanguage(): readonly [CrewWords, (code: string) => void] {
 
 class Ended extends Error {}
 
-const isView: IsAnswer<CrewView> = (document) =>
-  Array.isArray(document['marks']) ? (document as unknown as CrewView) : null;
+/** Its marks have the form that records give them. */
+const viewOf = async (token: string): Promise<CrewView> =>
+  (await call('readCrewPage', { token })) as unknown as CrewView;
 
 function thatHasEnded(error: unknown): never {
   throw error instanceof RefusedError && error.problem.code === 'LINK_ENDED' ? new Ended() : error;
@@ -51,7 +52,7 @@ export function Place() {
     queryKey: ['crew', token],
     refetchInterval: ({ state }) => (state.error instanceof Ended ? false : RENEW_MS),
     retry: (count, error) => !(error instanceof Ended) && count < 1,
-    queryFn: () => ask(`/api/v1/crew/${encodeURIComponent(token!)}`, isView).catch(thatHasEnded),
+    queryFn: () => viewOf(token!).catch(thatHasEnded),
   });
   const ended = view.error instanceof Ended;
   return (
@@ -240,7 +241,7 @@ function Stake({
       {mark.photos.map((photo) => (
         <img
           key={photo.image}
-          src={`/api/v1/crew/${token}/images/${photo.image}`}
+          src={addressOf('readCrewImage', { token, id: photo.image })}
           alt={photo.caption || mark.name}
           className="mt-3 w-full border border-ink"
           loading="lazy"
@@ -283,11 +284,8 @@ function Report({
     setTrouble(null);
     setBusy(true);
     try {
-      await ask(
-        `/api/v1/crew/${token}/reports/${id}`,
-        about(id),
-        sending('PUT', { mark: mark.id, kind, who: name.trim(), text: text.trim() }),
-      );
+      const body = { mark: mark.id, kind, who: name.trim(), text: text.trim() };
+      await call('reportMark', { token, id }, { body });
       await queries.invalidateQueries({ queryKey: ['crew', token] });
     } catch (error) {
       if (!(error instanceof RefusedError)) setTrouble(page.away);

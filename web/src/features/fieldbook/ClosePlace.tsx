@@ -104,16 +104,19 @@ export function Place() {
                 className="mr-auto"
                 disabled={papers.progress !== null}
                 onClick={() =>
-                  void papers.fetchPaper({
-                    address: `/api/v1/sites/${id}/papers/shift`,
-                    body: {
-                      at: clock().toISOString(),
-                      by: who,
-                      timeZone: TIME_ZONE,
-                      ...(note.trim() ? { note: note.trim() } : {}),
-                      ...(leaving && unfinished.trim() ? { unfinished: unfinished.trim() } : {}),
+                  void papers.fetchPaper(
+                    'shiftPaper',
+                    { site: id },
+                    {
+                      body: {
+                        at: clock().toISOString(),
+                        by: who,
+                        timeZone: TIME_ZONE,
+                        ...(note.trim() ? { note: note.trim() } : {}),
+                        ...(leaving && unfinished.trim() ? { unfinished: unfinished.trim() } : {}),
+                      },
                     },
-                  })
+                  )
                 }
               >
                 {msg('fieldbook.pageForWhoComesNextPdf')}

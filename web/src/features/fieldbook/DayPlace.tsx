@@ -60,9 +60,7 @@ export function Place() {
               <Button
                 look="primary"
                 disabled={papers.progress !== null}
-                onClick={() =>
-                  void papers.fetchPaper({ address: `/api/v1/sites/${id}/papers/day`, body: { ...asked, day } })
-                }
+                onClick={() => void papers.fetchPaper('dayPaper', { site: id }, { body: { ...asked, day } })}
               >
                 {msg('common.pdf')}
               </Button>
@@ -151,10 +149,13 @@ export function Place() {
               <Button
                 disabled={papers.progress !== null}
                 onClick={() =>
-                  void papers.fetchPaper({
-                    address: `/api/v1/sites/${id}/papers/setup`,
-                    body: { ...asked, occupation: occupation.id },
-                  })
+                  void papers.fetchPaper(
+                    'setupPaper',
+                    { site: id },
+                    {
+                      body: { ...asked, occupation: occupation.id },
+                    },
+                  )
                 }
               >
                 {msg('fieldbook.pdfWithEverySight')}

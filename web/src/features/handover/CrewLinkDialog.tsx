@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { memberName } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
-import { about, ask, sending, troubleOf } from '../../data/server.ts';
+import { call, troubleOf } from '../../data/server.ts';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -31,7 +31,7 @@ export function CrewLinkDialog({ onClose, onMade }: { onClose(): void; onMade():
     try {
       const link = newId();
       const wanted = { label: label.trim(), who: asked.trim(), roots: all ? null : [...roots], days: Number(days) };
-      await ask(`/api/v1/sites/${id}/crew-links/${link}`, about(link), sending('PUT', wanted));
+      await call('makeCrewLink', { site: id, id: link }, { body: wanted });
       onMade();
       onClose();
     } catch (error) {

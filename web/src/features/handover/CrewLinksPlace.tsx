@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
+import type { CrewLink } from '@idle-marker/contract';
 import { memberName, restakeList } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
-import { about, ask, troubleOf } from '../../data/server.ts';
+import { call, troubleOf } from '../../data/server.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
@@ -12,7 +13,7 @@ import { Card } from '../../ui/Slip.tsx';
 import { dayAndTime } from '../../ui/time.ts';
 import { CrewLinkDialog } from './CrewLinkDialog.tsx';
 import { HandOverWays } from './HandOverWays.tsx';
-import { addressFault, isOpen, useCrewLinks, type CrewLink } from './useCrewLinks.ts';
+import { addressFault, isOpen, useCrewLinks } from './useCrewLinks.ts';
 
 /** Pages for crews: who has one, until when, and what came back through them. */
 export function Place() {
@@ -24,7 +25,7 @@ export function Place() {
   const end = async (link: CrewLink) => {
     setTrouble(null);
     try {
-      await ask(`/api/v1/sites/${id}/crew-links/${link.id}`, about(link.id), { method: 'DELETE' });
+      await call('endCrewLink', { site: id, id: link.id });
       await read();
     } catch (error) {
       setTrouble(troubleOf(error, msg('handover.thePageOfIsStillOpenTry', { label: link.label })));

@@ -13,6 +13,7 @@ import {
 } from '@idle-marker/formats';
 import { exportedLines, exportedPoints, exportedSetups, rawSightsOf } from '@idle-marker/records';
 import { msg, worded } from '@idle-marker/words';
+import { addressOf } from '../../data/server.ts';
 import { now as clock } from '../../data/clock.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -170,7 +171,7 @@ export function Place() {
           >
             <h2 className="text-xl">{msg('handover.theWholeSite')}</h2>
             <p className="text-ink2">{msg('handover.oneFileWithEveryEntrySheetPhoto')}</p>
-            <a className={`${LINK} mt-2 inline-flex`} href={`/api/v1/sites/${id}/archive`} download>
+            <a className={`${LINK} mt-2 inline-flex`} href={addressOf('writeArchive', { site: id })} download>
               {msg('handover.saveTheArchive')}
             </a>
           </section>

@@ -15,7 +15,7 @@ import {
   writtenLength,
 } from '@idle-marker/words';
 import { formatSigned } from '@idle-marker/core';
-import { ask, listIn } from '../../data/server.ts';
+import { call } from '../../data/server.ts';
 import { useLedger } from '../../data/useLedger.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -30,7 +30,7 @@ import { CutFill } from '../../pole/CutFill.tsx';
 import { LINK } from '../../ui/link.ts';
 import { HandOverWays } from './HandOverWays.tsx';
 import { IssueDialog } from './IssueDialog.tsx';
-import { IssuedSheets, type IssuedSheet } from './IssuedSheets.tsx';
+import { IssuedSheets } from './IssuedSheets.tsx';
 import { useWork } from './useWork.ts';
 
 /** Can a crew build from this? */
@@ -41,7 +41,7 @@ export function Place() {
   const [issuing, setIssuing] = useState(false);
   const sheets = useQuery({
     queryKey: ['sheets', id],
-    queryFn: () => ask(`/api/v1/sites/${id}/sheets`, listIn<IssuedSheet>('sheets')),
+    queryFn: async () => (await call('listSheets', { site: id })).sheets,
   });
   const preview = useMemo(
     () =>

@@ -5,7 +5,7 @@ import { compareNames, roundOf } from '@idle-marker/records';
 import { msg, standingWords } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { tryNow } from '../../data/ledger.ts';
-import { ask, sending, troubleOf, type IsAnswer } from '../../data/server.ts';
+import { call, troubleOf } from '../../data/server.ts';
 import { stamp } from '../../data/storage.ts';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -16,9 +16,6 @@ import { TIME_ZONE } from '../../ui/time.ts';
 import { toggled } from '../../ui/toggled.ts';
 
 /** Whom a sheet is given to, which marks are on it, and what else it says. The server numbers and freezes it. */
-const isSheet: IsAnswer<object> = (document) =>
-  Array.isArray(document['rows']) && typeof document['number'] === 'number' ? document : null;
-
 export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>; onClose(): void }) {
   const { id, state, trust, who } = useSite();
   const queries = useQueryClient();
@@ -44,24 +41,21 @@ export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>;
     setProblem(null);
     try {
       const { device, seq } = await stamp();
-      await ask(
-        `/api/v1/sites/${id}/sheets/${newId()}`,
-        isSheet,
-        sending('PUT', {
-          package: work.id,
-          fact: newId(),
-          at: now().toISOString(),
-          device,
-          seq,
-          by: who,
-          timeZone: TIME_ZONE,
-          bothHeights,
-          ...(givenTo.trim() ? { givenTo: givenTo.trim() } : {}),
-          ...(validUntil ? { validUntil } : {}),
-          ...(remarks.trim() ? { remarks: remarks.trim() } : {}),
-          ...(part ? { selection: { name: name.trim(), keys: [...chosen] } } : {}),
-        }),
-      );
+      const body = {
+        package: work.id,
+        fact: newId(),
+        at: now().toISOString(),
+        device,
+        seq,
+        by: who,
+        timeZone: TIME_ZONE,
+        bothHeights,
+        ...(givenTo.trim() ? { givenTo: givenTo.trim() } : {}),
+        ...(validUntil ? { validUntil } : {}),
+        ...(remarks.trim() ? { remarks: remarks.trim() } : {}),
+        ...(part ? { selection: { name: name.trim(), keys: [...chosen] } } : {}),
+      };
+      await call('issueSheet', { site: id, id: newId() }, { body });
       await queries.invalidateQueries({ queryKey: ['sheets', id] });
       tryNow();
       onClose();

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { sheetNotices } from '@idle-marker/records';
+import type { IssuedSheet } from '@idle-marker/contract';
 import { msg, sheetTroubleWords } from '@idle-marker/words';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { usePaper } from '../../print/usePaper.ts';
@@ -7,22 +8,9 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { LINK } from '../../ui/link.ts';
 import { dayAndTime } from '../../ui/time.ts';
 
-export interface IssuedSheet {
-  readonly id: string;
-  readonly number: number;
-  readonly revision: number;
-  readonly package: string;
-  readonly selection: string | null;
-  readonly crew: string;
-  readonly givenTo: string | null;
-  readonly validUntil: string | null;
-  readonly issuedAt: string;
-  readonly issuedBy: string;
-  readonly marks: readonly { readonly mark: string; readonly name: string }[];
-}
-
 /** The last one holds all of them, with the sketch, the control and the photos. */
 const ENDINGS = ['pdf', 'xlsx', 'csv', 'zip'] as const;
+const READ = { pdf: 'sheetPdf', xlsx: 'sheetXlsx', csv: 'sheetCsv', zip: 'sheetZip' } as const;
 
 /** Sheets as they were issued, the newest first, and what has happened to their marks since. */
 export function IssuedSheets({
@@ -93,9 +81,7 @@ export function IssuedSheets({
                       number: sheet.number,
                       revision: sheet.revision,
                     })}
-                    onClick={() =>
-                      void papers.fetchPaper({ address: `/api/v1/sites/${id}/sheets/${sheet.id}/${ending}` })
-                    }
+                    onClick={() => void papers.fetchPaper(READ[ending], { site: id, id: sheet.id })}
                   >
                     {ending.toUpperCase()}
                   </button>

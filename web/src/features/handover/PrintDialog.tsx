@@ -55,25 +55,21 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
   const link = asked ?? open[0]?.id ?? NONE;
   const fault = addressFault(state.settings.publicAddress);
   const codes = link !== NONE && state.settings.publicAddress;
-  const print = () =>
-    papers.fetchPaper({
-      address: `/api/v1/sites/${id}/papers/${kind}`,
-      body: {
-        at: now().toISOString(),
-        by: who,
-        timeZone: TIME_ZONE,
-        package: work.id,
-        ...(keys.length > 0 ? { keys } : {}),
-        ...(codes ? { link } : {}),
-        ...(kind === 'labels'
-          ? { format }
-          : {
-              languages: allLanguages()
-                .map(({ code }) => code)
-                .filter((code) => languages.includes(code)),
-            }),
-      },
-    });
+  const print = () => {
+    const body = {
+      at: now().toISOString(),
+      by: who,
+      timeZone: TIME_ZONE,
+      package: work.id,
+      ...(keys.length > 0 ? { keys: [...keys] } : {}),
+      ...(codes ? { link } : {}),
+    };
+    if (kind === 'labels') return papers.fetchPaper('labelsPaper', { site: id }, { body: { ...body, format } });
+    const inOrder = allLanguages()
+      .map(({ code }) => code)
+      .filter((code) => languages.includes(code));
+    return papers.fetchPaper('cardsPaper', { site: id }, { body: { ...body, languages: inOrder } });
+  };
   return (
     <Dialog
       open

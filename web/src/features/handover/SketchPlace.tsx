@@ -133,10 +133,13 @@ export function Place() {
             look="primary"
             disabled={sheet.rows.length === 0 || papers.progress !== null}
             onClick={() =>
-              void papers.fetchPaper({
-                address: `/api/v1/sites/${id}/papers/sketch`,
-                body: { at: now().toISOString(), by: who, timeZone: TIME_ZONE, package: work.id, ...options },
-              })
+              void papers.fetchPaper(
+                'sketchPaper',
+                { site: id },
+                {
+                  body: { at: now().toISOString(), by: who, timeZone: TIME_ZONE, package: work.id, ...options },
+                },
+              )
             }
           >
             {msg('common.pdf')}

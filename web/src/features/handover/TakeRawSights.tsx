@@ -15,7 +15,7 @@ import {
 } from '@idle-marker/records';
 import { msg, landXmlFaultWords, smallLength } from '@idle-marker/words';
 import { keepUses } from '../../pole/useDraft.ts';
-import { ask, RefusedError, troubleOf } from '../../data/server.ts';
+import { call, RefusedError, troubleOf } from '../../data/server.ts';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
@@ -28,17 +28,7 @@ import { readList } from '../../reading/lists.ts';
 
 /** What is in a file of raw sights, or what is wrong with it: the server looks, the page may not run such checks. */
 const checked = (text: string, signal: AbortSignal): Promise<RawSights> =>
-  ask(
-    '/api/v1/raw-sights',
-    (document) =>
-      'header' in document && Array.isArray(document['sights']) ? (document as unknown as RawSights) : null,
-    {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/x-ndjson' },
-      body: text,
-      signal,
-    },
-  );
+  call('checkRawSights', {}, { file: { mediaType: 'application/x-ndjson', bytes: text }, signal });
 
 /** Of one placing among several; a refusal says which. Its line is one of no file that anybody has. */
 const among = (name: string, text: string, signal: AbortSignal): Promise<RawSights> =>

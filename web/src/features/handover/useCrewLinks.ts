@@ -1,17 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { CrewLink } from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';
-import { ask, listIn } from '../../data/server.ts';
-
-export interface CrewLink {
-  readonly id: string;
-  readonly token: string;
-  readonly label: string;
-  readonly who: string;
-  readonly roots: readonly string[] | null;
-  readonly createdAt: string;
-  readonly expiresAt: string;
-  readonly revokedAt: string | null;
-}
+import { call } from '../../data/server.ts';
 
 export const isOpen = (link: CrewLink, now: Date): boolean =>
   link.revokedAt === null && Date.parse(link.expiresAt) > now.getTime();
@@ -21,7 +11,7 @@ export function useCrewLinks(site: string) {
   const queries = useQueryClient();
   const found = useQuery({
     queryKey: ['crewLinks', site],
-    queryFn: () => ask(`/api/v1/sites/${site}/crew-links`, listIn<CrewLink>('links')),
+    queryFn: async () => (await call('listCrewLinks', { site })).links,
   });
   return {
     links: found.data ?? [],

@@ -1,19 +1,10 @@
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useQueryClient } from '@tanstack/react-query';
+import type { ArchiveTaken } from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';
-import { ask, troubleOf, type IsAnswer } from '../../data/server.ts';
+import { call, troubleOf } from '../../data/server.ts';
 import { Button } from '../../ui/Button.tsx';
-
-interface Taken {
-  readonly site: string;
-  readonly name: string;
-  readonly facts: number;
-  readonly files: number;
-}
-
-const isTaken: IsAnswer<Taken> = (document) =>
-  typeof document['site'] === 'string' && typeof document['facts'] === 'number' ? (document as unknown as Taken) : null;
 
 /** Takes a whole site in from its archive. */
 export function OpenArchive() {
@@ -22,19 +13,13 @@ export function OpenArchive() {
   const queries = useQueryClient();
   const [busy, setBusy] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const [taken, setTaken] = useState<Taken | null>(null);
+  const [taken, setTaken] = useState<ArchiveTaken | null>(null);
   const open = async (file: File) => {
     setBusy(true);
     setTrouble(null);
     setTaken(null);
     try {
-      setTaken(
-        await ask('/api/v1/archives', isTaken, {
-          method: 'POST',
-          headers: { 'Content-Type': 'application/zip' },
-          body: file,
-        }),
-      );
+      setTaken(await call('readArchive', {}, { file: { mediaType: 'application/zip', bytes: file } }));
       await queries.invalidateQueries({ queryKey: ['sites'] });
     } catch (error) {
       setTrouble(

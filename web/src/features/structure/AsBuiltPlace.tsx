@@ -1,5 +1,6 @@
 import { usedCodes } from '@idle-marker/records';
 import { msg, overSurfaceWords } from '@idle-marker/words';
+import { addressOf } from '../../data/server.ts';
 import { now } from '../../data/clock.ts';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { currentLink } from '../../link/linkStore.ts';
@@ -69,7 +70,11 @@ export function Place() {
       </EmptyTo>
     );
   const report = (kind: 'pdf' | 'csv') =>
-    `/api/v1/sites/${id}/as-built.${kind}?${new URLSearchParams({ at: now().toISOString(), by: who, timeZone: TIME_ZONE }).toString()}`;
+    addressOf(
+      kind === 'pdf' ? 'asBuiltPdf' : 'asBuiltCsv',
+      { site: id },
+      { at: now().toISOString(), by: who, timeZone: TIME_ZONE },
+    );
   const begun = groups.filter(({ bolts }) => bolts.some(({ difference }) => difference !== null));
   return (
     <>

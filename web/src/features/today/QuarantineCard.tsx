@@ -2,15 +2,9 @@ import { useMemo } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { bookLine } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
-import { ask, listIn } from '../../data/server.ts';
+import { call } from '../../data/server.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Card } from '../../ui/Slip.tsx';
-
-interface Quarantined {
-  readonly id: string;
-  readonly path: string;
-  readonly message: string;
-}
 
 const MOST_NAMED = 8;
 
@@ -19,7 +13,7 @@ export function QuarantineCard() {
   const { id, state } = useSite();
   const found = useQuery({
     queryKey: ['quarantine', id],
-    queryFn: () => ask(`/api/v1/sites/${id}/quarantine`, listIn<Quarantined>('quarantined')),
+    queryFn: async () => (await call('readQuarantine', { site: id })).quarantined,
     staleTime: Infinity,
   });
   const facts = useMemo(() => new Map(state.timeline.map((fact) => [fact.id, fact])), [state]);
