@@ -1,9 +1,9 @@
 /** A server on a real PostgreSQL (started by ./test), each suite with a database of its own. */
 import { createReadStream } from 'node:fs';
-import type { Express } from 'express';
+import express, { type Express } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { pino } from 'pino';
-import type { AnyFact } from '@idle-marker/contract';
+import { invalidAgainst, OPERATIONS, type AnyFact, type Operation } from '@idle-marker/contract';
 import { createApp } from '../src/app.ts';
 import type { ArchiveReader } from '../src/archive/archiveQueue.ts';
 import { readArchive } from '../src/archive/readArchive.ts';
@@ -16,6 +16,39 @@ export interface Harness {
   readonly database: Configuration['database'];
   readonly archives: ArchiveReader;
   stop(): Promise<void>;
+}
+
+const operations = Object.entries(OPERATIONS as Readonly<Record<string, Operation>>).map(([name, operation]) => ({
+  name,
+  ...operation,
+  address: new RegExp(`^/api/v1${operation.path.replace(/\{\w+\}/g, '[^/]+')}$`),
+}));
+
+/** What an answer stands for is described elsewhere; here it is only that something stands there. */
+const withoutReferences = (schema: object): object =>
+  JSON.parse(JSON.stringify(schema), (_key, value: unknown) =>
+    value !== null && typeof value === 'object' && '$ref' in value ? {} : value,
+  ) as object;
+
+/** Every answer of the server that a test asks for has the form that its operation promises. */
+function keepingPromises(): Express {
+  const app = express();
+  app.use((request, response, next) => {
+    const asked = operations.find(
+      ({ method, address }) => method === request.method.toLowerCase() && address.test(request.path),
+    );
+    const send = response.send.bind(response);
+    response.send = (body: unknown) => {
+      const { answer, name } = asked ?? {};
+      if (answer && response.statusCode < 300 && typeof body === 'string') {
+        const invalid = invalidAgainst(withoutReferences(answer) as typeof answer, JSON.parse(body));
+        if (invalid) throw new Error(`${name} answers otherwise than it promises: ${JSON.stringify(invalid)}`);
+      }
+      return send(body);
+    };
+    next();
+  });
+  return app;
 }
 
 /** `now` is the fixed clock of the server; null for the real one. */
@@ -31,7 +64,8 @@ export async function startHarness(name: string, now: string | null = '2031-05-0
   };
   const orm = await openDatabase(database);
   const archives: ArchiveReader = (file) => readArchive(orm, createReadStream(file));
-  const app = createApp({
+  const app = keepingPromises();
+  const server = createApp({
     orm,
     log: pino({ level: 'silent' }),
     webFolder: null,
@@ -39,6 +73,7 @@ export async function startHarness(name: string, now: string | null = '2031-05-0
     loopbackOnly: true,
     archives,
   });
+  app.use(server);
   return { app, orm, database, archives, stop: () => orm.close(true) };
 }
 

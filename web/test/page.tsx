@@ -61,7 +61,7 @@ export class Server {
       this.orders.push(JSON.parse(init.body as string) as Record<string, unknown>);
       const refusal = this.refused.get('sheet');
       return Promise.resolve(
-        refusal ? refused(refusal) : answer({ id: url.split('/').at(-1), rows: [], number: 1, revision: 1 }, 201),
+        refusal ? refused(refusal) : answer({ rows: [], number: 1, revision: 1 }, 201),
       );
     }
     if (init?.method === 'PUT' && /\/(images|sources)\//.test(url))

@@ -67,7 +67,6 @@ export type IssuedSheet = Static<typeof SheetsAnswer>['sheets'][number];
 
 /** A sheet as issued: its number, and its rows as they were frozen. */
 export const SheetAnswer = Type.Object({
-  id: Type.String(),
   number: Type.Integer(),
   revision: Type.Integer(),
   rows: Type.Array(Type.Object({})),
