@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { alikeName } from '@idle-marker/records';
-import { alikePairs } from '../src/names.ts';
+import { alikePairs } from '../src/site/names.ts';
 
 describe('names that look alike', () => {
   it.each([

@@ -41,7 +41,7 @@ function keepingPromises(): Express {
     response.send = (body: unknown) => {
       const { answer, name } = asked ?? {};
       if (answer && response.statusCode < 300 && typeof body === 'string') {
-        const invalid = invalidAgainst(withoutReferences(answer) as typeof answer, JSON.parse(body));
+        const invalid = invalidAgainst(withoutReferences(answer), JSON.parse(body));
         if (invalid) throw new Error(`${name} answers otherwise than it promises: ${JSON.stringify(invalid)}`);
       }
       return send(body);

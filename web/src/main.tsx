@@ -4,8 +4,6 @@ import { createBrowserRouter, Navigate, RouterProvider, type RouteObject } from 
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { msg } from '@idle-marker/words';
 import { keepClock } from './data/clock.ts';
-import { wakeDrawings } from './drawings/drawings.ts';
-import { wakeLists } from './reading/lists.ts';
 import { RouteError } from './frame/RouteError.tsx';
 import { fetchAllParts, fetchedPart, moduleFrom } from './ui/fetchedPart.tsx';
 import './style.css';
@@ -171,7 +169,9 @@ const SOON_MS = 1500;
 // A crew's phone on a mobile network wants its one page.
 if (!location.pathname.startsWith('/crew/'))
   setTimeout(() => {
-    wakeDrawings();
-    wakeLists();
+    // Where the server is away just now they come when they are first needed.
+    const later = () => undefined;
+    void import('./drawings/drawings.ts').then(({ wakeDrawings }) => wakeDrawings(), later);
+    void import('./reading/lists.ts').then(({ wakeLists }) => wakeLists(), later);
     void fetchAllParts();
   }, SOON_MS);

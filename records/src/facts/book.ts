@@ -2,7 +2,7 @@
 import { formatLength, type Metres, type StationFormat } from '@idle-marker/core';
 import { msg, unitAbbreviationWords, usualStationFormat } from '@idle-marker/words';
 import type { AnyFact, FactBody } from '@idle-marker/contract';
-import type { SiteState } from '../state.ts';
+import type { SiteState } from '../site/state.ts';
 
 export interface Book {
   readonly state: SiteState;

@@ -2,10 +2,10 @@
 import { formatSigned } from '@idle-marker/core';
 import { msg, angleAsRead, eventWords, fixWords, goodToWords, unitAbbreviationWords } from '@idle-marker/words';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { goodToOf } from '../checked.ts';
+import { goodToOf } from '../station/checked.ts';
 import type { Book } from './book.ts';
 import type { Activity, BookTopic, Kinds } from './kind.ts';
-import { figuresOf } from '../stored.ts';
+import { figuresOf } from '../site/stored.ts';
 
 type Purpose = FactBody<'sight'>['purpose'];
 

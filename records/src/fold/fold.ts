@@ -5,10 +5,10 @@
  */
 import { inOrder, isBeginning } from '@idle-marker/core';
 import { FACT_TYPES, instantOf, type AnyFact, type Fact, type FactType } from '@idle-marker/contract';
-import { notSuperseded } from '../branches.ts';
+import { notSuperseded } from '../proof/branches.ts';
 import { thingOf } from '../facts/registry.ts';
-import { inItsPlace } from '../stampedAhead.ts';
-import type { SiteState } from '../state.ts';
+import { inItsPlace } from '../site/stampedAhead.ts';
+import type { SiteState } from '../site/state.ts';
 import { GrownMap } from './grownMap.ts';
 import { marksInForce, marksAsWritten, withMarks, obstructionsInForce, reportsInForce } from './marks.ts';
 import { correctedOccupations, correctedSights, withSights, decided, stationsCorrected } from './stations.ts';

@@ -1,8 +1,8 @@
 /** Marks in force, and what was said of them and of their places. */
 import { inOrder, planDistance, type Metres } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { notSuperseded } from '../branches.ts';
-import { markKey, type SiteState } from '../state.ts';
+import { notSuperseded } from '../proof/branches.ts';
+import { markKey, type SiteState } from '../site/state.ts';
 import { GrownMap } from './grownMap.ts';
 import { latestPackages } from './things.ts';
 

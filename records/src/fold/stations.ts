@@ -1,7 +1,7 @@
 /** Placings, sights and solutions as they are after what was decided and put right. */
 import { inOrder } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import type { AcceptedSolution } from '../state.ts';
+import type { AcceptedSolution } from '../site/state.ts';
 import { GrownMap } from './grownMap.ts';
 
 /** What a correction puts in the place of what was entered with a sight. */

@@ -1,6 +1,6 @@
 /** Things that are revised, named or looked at: what is in force of each. */
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { compareNames, type ControlMark, type ToleranceClass } from '../state.ts';
+import { compareNames, type ControlMark, type ToleranceClass } from '../site/state.ts';
 
 export function byMark<T extends { readonly body: { readonly mark: string } }>(facts: readonly T[]): Map<string, T[]> {
   const found = new Map<string, T[]>();

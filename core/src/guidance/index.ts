@@ -1,0 +1,14 @@
+/** The move from where the pole is to where the mark goes. */
+export { stake, type StakeResult } from './stake.ts';
+export {
+  graduation,
+  moveFor,
+  moveGrade,
+  TAPE_UNDER,
+  tapeAdvised,
+  VIEWPOINTS,
+  type Move,
+  type MoveGrade,
+  type MoveInput,
+  type Viewpoint,
+} from './viewpoint.ts';

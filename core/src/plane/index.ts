@@ -1,0 +1,6 @@
+/** Points, lines and polygons in plan. */
+export { azimuth, carriedAlong, compassWord, planDistance, polar, type PlanPoint, type SitePoint } from './point.ts';
+export { distanceToPolygon, insidePolygon, segmentMeetsPolygon, signedArea } from './polygon.ts';
+export { alongOff, intersectLines, pointAlongOff } from './line.ts';
+export { crossCircles, crossLineCircle, crossLines, type Circle, type Segment } from './crossing.ts';
+export { extentOf, farOff, type FarOff } from './farOff.ts';

@@ -1,0 +1,19 @@
+/** What was measured as it stands. */
+export {
+  asBuiltBody,
+  boltGroups,
+  clearanceOf,
+  columnsAlong,
+  controlFromBuilt,
+  designDifferences,
+  heightOverRoad,
+  heightOverSurface,
+  lineDifferences,
+  meanPlace,
+  nextName,
+  usedCodes,
+  type BoltGroup,
+  type ColumnRow,
+  type DesignDifference,
+} from './asBuilt.ts';
+export { asBuiltReport, type AsBuiltReport, type AsBuiltRow } from './asBuiltReport.ts';
