@@ -60,9 +60,7 @@ export class Server {
     if (init?.method === 'PUT' && url.includes('/sheets/')) {
       this.orders.push(JSON.parse(init.body as string) as Record<string, unknown>);
       const refusal = this.refused.get('sheet');
-      return Promise.resolve(
-        refusal ? refused(refusal) : answer({ rows: [], number: 1, revision: 1 }, 201),
-      );
+      return Promise.resolve(refusal ? refused(refusal) : answer({ rows: [], number: 1, revision: 1 }, 201));
     }
     if (init?.method === 'PUT' && /\/(images|sources)\//.test(url))
       return Promise.resolve(answer({ id: url.split('/').at(-1) }, 201));
