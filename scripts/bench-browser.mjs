@@ -111,8 +111,8 @@ console.log(
 // From the link's message to the changed sentence.
 const { site: demo } = { site: /sites\/([0-9a-f-]+)/.exec(page.url())[1] };
 await page.goto(`${base}/sites/${demo}/mark`);
-await page.getByRole('button', { name: /^Walk near/ }).click();
-await page.getByRole('button', { name: /^Search/ }).click();
+await page.getByRole('button', { name: /^Walk to point/ }).click();
+await page.getByRole('button', { name: /^Search(?! or run)/ }).click();
 await page.waitForTimeout(3000);
 const delays = await page.evaluate(
   () =>
@@ -173,7 +173,7 @@ const drawing = Buffer.from(
 const empty = await siteWithMarks(4);
 await enter(empty.site);
 await page.goto(`${base}/sites/${empty.site}/design`);
-await page.getByRole('button', { name: 'Take a drawing…' }).click();
+await page.getByRole('button', { name: 'Import drawing…' }).click();
 await page.evaluate(() => {
   globalThis.longTasks = [];
   new globalThis.PerformanceObserver((list) =>
@@ -196,7 +196,7 @@ const cancelling = Date.now();
 await page.getByRole('button', { name: 'Cancel' }).first().click();
 await page.getByRole('progressbar').waitFor({ state: 'detached' });
 console.log(
-  `drawing of ${ELEMENTS} elements (${(drawing.length / 1e6).toFixed(1)} MB): cancelled within ${Date.now() - cancelling} ms`,
+  `drawing of ${ELEMENTS} elements (${(drawing.length / 1e6).toFixed(1)} MB): canceled within ${Date.now() - cancelling} ms`,
 );
 await longest();
 await page.locator('input[type=file]').setInputFiles([]);
@@ -204,8 +204,8 @@ const reading = Date.now();
 await page.locator('input[type=file]').setInputFiles(file);
 await page.getByText(/100000 elements on/).waitFor({ timeout: 120_000 });
 console.log(`read in ${((Date.now() - reading) / 1000).toFixed(1)} s, ${await longest()} (100 ms asked)`);
-await page.getByRole('button', { name: 'Take it' }).click();
-await page.getByText(/Drawing large: large\.dxf, in metres/).waitFor();
+await page.getByRole('button', { name: 'Import drawing' }).click();
+await page.getByText(/Drawing large: large\.dxf, in meters/).waitFor();
 await page.getByText(/Reading, \d+ %/).waitFor({ state: 'detached', timeout: 120_000 });
 await page.waitForTimeout(2000);
 console.log(`kept and drawn: ${await longest()}`);
@@ -285,7 +285,7 @@ async function workerMemory() {
 const another = await siteWithMarks(4);
 await enter(another.site);
 await page.goto(`${base}/sites/${another.site}/design`);
-await page.getByRole('button', { name: 'Take a drawing…' }).click();
+await page.getByRole('button', { name: 'Import drawing…' }).click();
 const memory = await workerMemory();
 await page.evaluate(() => globalThis.longTasks?.splice(0));
 const groundBegan = Date.now();

@@ -94,7 +94,7 @@ await timed(
   'issued',
   async () => {
     await button('Issue cut sheet…').click();
-    await button('Issue').click();
+    await button('Issue cut sheet').click();
     await page.getByText(/Pads · 504 marks/).waitFor();
   },
   ASKED,
@@ -134,7 +134,7 @@ await timed(
   'labels',
   async () => {
     await button('Labels…').click();
-    return file(() => button('Make the PDF').click());
+    return file(() => button('Create PDF').click());
   },
   ASKED,
 );

@@ -37,7 +37,7 @@ await page.getByRole('button', { name: 'Mara Lindqvist' }).click();
 await page.getByRole('heading', { level: 1 }).waitFor();
 await shoot('today');
 await page.getByRole('button', { name: /Linked|No link/ }).click();
-await page.getByLabel('Pace of the simulated site').selectOption('20');
+await page.getByLabel('Demo speed').selectOption('20');
 await page.getByLabel('Walking near stops').selectOption('on');
 await page.getByRole('button', { name: 'Done' }).click();
 await place('Control').click();
@@ -47,9 +47,9 @@ await shoot('work');
 
 // Mark: the pole half a metre off the hub, then the hub set and shot.
 await place('Mark').click();
-await page.getByRole('button', { name: 'Walk near' }).click();
+await page.getByRole('button', { name: 'Walk to point' }).click();
 await page.getByText('Walking…').waitFor({ state: 'hidden', timeout: 60_000 });
-await page.getByRole('button', { name: 'Search' }).click();
+await page.getByRole('button', { name: 'Search', exact: true }).click();
 await page.waitForTimeout(1500);
 await page.getByRole('button', { name: 'Pole toward the instrument' }).focus();
 for (let i = 0; i < 18; i++) {
@@ -57,13 +57,13 @@ for (let i = 0; i < 18; i++) {
   await page.waitForTimeout(150);
 }
 await shoot('mark');
-await page.getByRole('button', { name: 'Dusk' }).click();
+await page.getByRole('button', { name: 'Dark' }).click();
 await shoot('mark-dusk');
 await page.getByRole('button', { name: 'Paper' }).click();
 await page.setViewportSize({ width: 390, height: 844 });
 await shoot('mark-phone');
 await page.setViewportSize({ width: 1280, height: 800 });
-await page.getByRole('button', { name: 'Walk near' }).click();
+await page.getByRole('button', { name: 'Walk to point' }).click();
 await page.getByText('Walking…').waitFor({ state: 'hidden', timeout: 60_000 });
 const set = page.getByRole('button', { name: /^Set mark/ });
 for (let i = 0; i < 8 && !(await set.isVisible()); i++) {
@@ -84,21 +84,21 @@ const atThePole = (name) =>
   page.getByRole('navigation', { name: 'What is done at the pole' }).getByRole('link', { name, exact: true });
 await atThePole('Columns').click();
 await page.getByRole('button', { name: 'A-3', exact: true }).click();
-await atThePole('As built').click();
+await atThePole('As-built').click();
 await page.getByRole('heading', { name: /^Group GB/ }).waitFor();
 await shoot('as-built');
 
 // Along the road: the pole half a metre outside of the kerb, in the curve.
-await atThePole('Along a road').click();
-await page.getByLabel('Where is').selectOption({ label: 'the pole, live' });
-await page.getByLabel('On', { exact: true }).selectOption({ label: 'face of right kerb' });
-await page.getByLabel('Off it by').fill('0.5');
+await atThePole('Road').click();
+await page.getByLabel('Position of').selectOption({ label: 'the pole, live' });
+await page.getByLabel('Offset line', { exact: true }).selectOption({ label: 'face of right kerb' });
+await page.getByLabel('Offset').fill('0.5');
 await page.getByRole('textbox', { name: 'Station' }).fill('0+160');
-await page.getByRole('button', { name: 'Walk near' }).click();
+await page.getByRole('button', { name: 'Walk to point' }).click();
 await page.getByText('Walking…').waitFor();
 await page.getByText('Walking…').waitFor({ state: 'hidden', timeout: 60_000 });
-await page.getByRole('button', { name: 'Search' }).click();
-await page.getByText('Following the pole').waitFor();
+await page.getByRole('button', { name: 'Search', exact: true }).click();
+await page.getByText('Tracking').waitFor();
 await shoot('road');
 
 await place('Prove').click();
@@ -108,7 +108,7 @@ await shoot('prove');
 
 await place('Hand over').click();
 await page.getByRole('button', { name: 'Issue cut sheet…' }).click();
-await page.getByRole('button', { name: 'Issue', exact: true }).click();
+await page.getByRole('button', { name: 'Issue cut sheet', exact: true }).click();
 await page
   .getByText(/revision 1$/)
   .first()
@@ -127,17 +127,17 @@ execFileSync('pdftoppm', ['-r', '80', '-f', '1', '-l', '1', '-singlefile', '-png
 
 const part = (name) =>
   page
-    .getByRole('navigation', { name: /What is handed over|Parts of the book/ })
+    .getByRole('navigation', { name: /What is handed over|Field book sections/ })
     .getByRole('link', { name, exact: true });
 await part('Stakes').click();
 await page.getByRole('button', { name: 'TH-D4 E', exact: true }).click();
 await shoot('stakes');
 await part('Sketch').click();
 await shoot('sketch');
-await part('Crew page').click();
-await page.getByRole('button', { name: 'New page…' }).click();
-await page.getByRole('button', { name: 'Make it' }).click();
-const crew = new URL(await page.getByRole('link', { name: 'Open it' }).getAttribute('href'));
+await part('Crew links').click();
+await page.getByRole('button', { name: 'Add crew link…' }).click();
+await page.getByRole('button', { name: 'Create crew link' }).click();
+const crew = new URL(await page.getByRole('link', { name: 'Open page' }).getAttribute('href'));
 const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
 await phone.goto(`${base}${crew.pathname}/TH-D4%20E`);
 await phone.getByRole('heading', { level: 1 }).waitFor();
@@ -145,12 +145,12 @@ await phone.screenshot({ path: `${folder}crew-phone.png` });
 await phone.close();
 
 await place('Field book').click();
-await part('Pages').click();
+await part('Days').click();
 await shoot('field-book');
 
 // Station, with the knocked mark being judged.
 await place('Station').click();
-await page.getByRole('button', { name: 'New station…' }).click();
+await page.getByRole('button', { name: 'New setup…' }).click();
 await page.getByLabel(/^Air temperature/).fill('17');
 await shoot('new-station');
 await page.getByRole('button', { name: 'Start sighting' }).click();
@@ -163,8 +163,8 @@ for (const mark of ['K1', 'K2', 'K3', 'K7', 'K5']) {
 }
 await shoot('station');
 
-await page.getByRole('button', { name: 'New station…' }).click();
-await page.getByLabel('How it will be known where it stands').selectOption('heightOnly');
+await page.getByRole('button', { name: 'New setup…' }).click();
+await page.getByLabel('Station method').selectOption('heightOnly');
 await page.getByRole('button', { name: 'Start sighting' }).click();
 for (const mark of ['BM1', 'K2', 'K3']) {
   await page.getByRole('button', { name: `Sight ${mark}`, exact: true }).click();
@@ -172,20 +172,20 @@ for (const mark of ['BM1', 'K2', 'K3']) {
   await idle();
 }
 for (const spot of ['footing, north-east', 'sill of the gate']) {
-  await page.getByLabel('Which spot').fill(spot);
-  await page.getByRole('button', { name: /^Read the height of/ }).click();
+  await page.getByLabel('Point measured').fill(spot);
+  await page.getByRole('button', { name: /^Measure elevation of/ }).click();
   await page.getByRole('row', { name: new RegExp(`^${spot}`) }).waitFor({ timeout: 60_000 });
   await idle();
 }
 
 // A receiver on the same pole: proved on a known mark, then to a mark.
-await page.getByRole('link', { name: 'Mark with a receiver' }).click();
-await page.getByRole('button', { name: 'Pair receiver and prism…' }).click();
+await page.getByRole('link', { name: 'Mark with GNSS plan' }).click();
+await page.getByRole('button', { name: 'Set up receiver and prism…' }).click();
 const pair = page.getByRole('dialog');
-await pair.getByLabel('Receiver: name or number').fill('Receiver 7');
-await pair.getByLabel('Prism’s centre up to its reference point').fill('0.120');
-await pair.getByLabel('Antenna height, as entered at the receiver').fill('1.620');
-await pair.getByRole('button', { name: 'Pair them' }).click();
+await pair.getByLabel('Receiver name or serial no.').fill('Receiver 7');
+await pair.getByLabel('Receiver offset above prism').fill('0.120');
+await pair.getByLabel('Antenna height in receiver').fill('1.620');
+await pair.getByRole('button', { name: 'Use this combination' }).click();
 await page.getByRole('button', { name: 'Switch the receiver on' }).click();
 await page.getByLabel('Tilt compensation').uncheck();
 await page
@@ -196,7 +196,7 @@ await page.getByRole('button', { name: /^Begin with/ }).click();
 await page.getByRole('button', { name: 'Prove on P1' }).click();
 await page.getByText(/^P1 measures/).waitFor({ timeout: 60_000 });
 await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Gangway piles' });
-await page.getByRole('button', { name: 'Walk near' }).click();
+await page.getByRole('button', { name: 'Walk to point' }).click();
 await page.getByText('Walking…').waitFor({ state: 'hidden', timeout: 60_000 });
 await shoot('receiver');
 await browser.close();

@@ -376,7 +376,7 @@ function bodies(): { readonly [T in FactType]: { readonly body: object; readonly
       body: { what: 'targetHeight', occupation: a, sights: [b], value: 1.6, reason: 'the pole was up' },
       refs: [a, b],
     },
-    photo: { body: { mark: a, image: b, mediaType: 'image/jpeg', bytes: 1200, caption: 'nail at the kerb' }, refs: [] },
+    photo: { body: { mark: a, image: b, mediaType: 'image/jpeg', bytes: 1200, caption: 'nail at the curb' }, refs: [] },
     equipment: {
       body: {
         item: a,
@@ -405,7 +405,7 @@ function bodies(): { readonly [T in FactType]: { readonly body: object; readonly
     convention: {
       body: {
         convention: a,
-        rules: { ...SHIPPED_CONVENTIONS.kerbFace, name: 'As the kerb crew wants it' },
+        rules: { ...SHIPPED_CONVENTIONS.kerbFace, name: 'As the curb crew wants it' },
         retired: false,
         supersedes: b,
       },
@@ -430,7 +430,7 @@ describe.each(FACT_TYPES)('a fact of type %s', (type) => {
   it('is refused with a field that is not known, and without any of its own', () => {
     expect(invalidFact(fact(type, { ...body, extra: 1 }))).toMatchObject({
       path: '/body/extra',
-      message: 'extra is not a field here: leave it out',
+      message: 'extra isn’t a field here: leave it out',
     });
     for (const field of Object.keys(body)) {
       const rest = Object.fromEntries(Object.entries(body).filter(([name]) => name !== field));
@@ -524,7 +524,7 @@ describe('an envelope', () => {
     [{ body: { text: 'a\u0000b' } }, '/body/text'],
     [{ body: { text: 'half of a \ud83d' } }, '/body/text'],
     [{ device: '\udc00' }, '/device'],
-  ])('with %j is refused at %s', (change, path) => {
+  ])('with %j is rejected at %s', (change, path) => {
     expect(invalidFact({ ...fact('note', { text: 'x' }), ...change })).toMatchObject({ path });
   });
 

@@ -9,29 +9,29 @@ const DIALOGS: readonly (readonly [place: string, button: RegExp])[] = [
   ['control', /^Add mark…/],
   ['control', /^About K1$/],
   ['control', /^Import…/],
-  ['design', /^New package…/],
-  ['design', /^Change…/],
-  ['station', /^Note an event…/],
-  ['station', /^An entry was wrong…/],
-  ['station', /^Measure a control mark/],
-  ['station', /^Close the station…/],
+  ['design', /^Add work package…/],
+  ['design', /^Edit…/],
+  ['station', /^Record event…/],
+  ['station', /^Correct an entry…/],
+  ['station', /^Add secondary control…/],
+  ['station', /^Close setup…/],
   ['mark', /^Signs and lights/],
   ['mark', /^Blocked…/],
-  ['design', /^New road…/],
-  ['mark/road', /^Marks along it…/],
-  ['mark/road', /^Kerb return…/],
+  ['design', /^Add road…/],
+  ['mark/road', /^Add road points…/],
+  ['mark/road', /^Add curb return…/],
   ['hand-over', /^Issue cut sheet…/],
   ['hand-over/stakes', /^Write it$/],
   ['hand-over/stakes', /^Labels…/],
   ['hand-over/stakes', /^Gone or hit…/],
-  ['hand-over/crew', /^New page…/],
-  ['hand-over/writing', /^Adapt a copy…/],
+  ['hand-over/crew', /^Add crew link…/],
+  ['hand-over/writing', /^Copy and edit…/],
 ];
 /** Views within a place that a button opens. */
 const VIEWS: readonly (readonly [place: string, button: string])[] = [
-  ['control', 'Walk round'],
-  ['control', 'Pair by pair'],
-  ['station', 'New station…'],
+  ['control', 'Site walk'],
+  ['control', 'Pair check'],
+  ['station', 'New setup…'],
   ['mark/road', 'Section'],
 ];
 const HANDED = [
@@ -98,7 +98,7 @@ for (const [part, places] of [
         }
         if (place !== 'today') return;
         await page.getByRole('button', { name: /^(Linked|Typed)/ }).click();
-        await page.getByRole('button', { name: 'Library…' }).click();
+        await page.getByRole('button', { name: 'Equipment library…' }).click();
         await noSeriousFault(page);
         await page.getByRole('button', { name: 'Add an instrument' }).click();
         await noSeriousFault(page);
@@ -111,7 +111,7 @@ test.describe('at dusk, on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } });
   test('every screen', async ({ page }) => {
     await enter(page);
-    await page.getByRole('button', { name: 'Dusk' }).click();
+    await page.getByRole('button', { name: 'Dark' }).click();
     await page.goto(page.url());
     await eachPlace(page, async (place) => {
       expect(await page.evaluate(() => document.documentElement.dataset['theme'])).toBe('dusk');

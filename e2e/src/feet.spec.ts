@@ -12,7 +12,7 @@ test('a site in US feet, north first, feet and inches for the crews: from the po
   await place(page, 'Work').click();
   // Coordinates stand north first, as the site has it.
   const slab = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Canopy slab' }) });
-  await expect(slab.getByRole('columnheader').nth(1)).toHaveText('North');
+  await expect(slab.getByRole('columnheader').nth(1)).toHaveText('Northing');
   await expect(page.getByText(/Drawing Canopy: canopy\.dxf, in US survey feet/)).toBeVisible();
   await expect(page.getByText(/Island face: along a line of 8 corners, edge/)).toBeVisible();
   await noSeriousFault(page);
@@ -29,7 +29,7 @@ test('a site in US feet, north first, feet and inches for the crews: from the po
 
   await place(page, 'Hand over').click();
   await page.getByRole('button', { name: 'Issue cut sheet…' }).click();
-  await page.getByRole('button', { name: 'Issue', exact: true }).click();
+  await page.getByRole('button', { name: 'Issue cut sheet', exact: true }).click();
   await expect(page.getByText(/Cut sheet \d+, revision \d+/).first()).toBeVisible();
   const [pdf] = await Promise.all([
     page.waitForEvent('download'),
@@ -42,7 +42,7 @@ test('a site in US feet, north first, feet and inches for the crews: from the po
   expect(text).toContain(name);
   expect(text).toMatch(/FILL 0′ \d+( \d+\/\d+)?″/);
   expect(text).toContain('for slab forms and the first course');
-  expect(text).toContain('Lengths and heights in US ft');
+  expect(text).toContain('Lengths and elevations in US ft');
   const [csv] = await Promise.all([
     page.waitForEvent('download'),
     page
@@ -52,7 +52,7 @@ test('a site in US feet, north first, feet and inches for the crews: from the po
   ]);
   const rows = readFileSync(await csv.path(), 'utf8');
   // The exact height stays beside what is rounded for the crew.
-  expect(rows).toMatch(/Hub height US ft/);
+  expect(rows).toMatch(/Hub elevation \(US ft\)/);
   expect(rows).toMatch(/411\.\d{3}/);
   await noSeriousFault(page);
 });

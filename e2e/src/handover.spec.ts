@@ -16,7 +16,7 @@ test.describe.configure({ mode: 'serial' });
 
 const part = (page: Page, name: string) =>
   page
-    .getByRole('navigation', { name: /What is handed over|Parts of the book/ })
+    .getByRole('navigation', { name: /What is handed over|Field book sections/ })
     .getByRole('link', { name, exact: true });
 /** The cut sheets, whichever part of what is handed over was open last. */
 async function sheets(page: Page): Promise<void> {
@@ -40,27 +40,27 @@ async function handOver(page: Page, name: string): Promise<void> {
 test('a convention is adapted with a preview, made usual, and written on the stake in large letters', async ({
   page,
 }) => {
-  await handOver(page, 'How stakes are written');
+  await handOver(page, 'Stake convention');
   await page.getByRole('button', { name: /^Pegs with levels/ }).click();
   await expect(page.getByRole('img', { name: /^Front: H-B3 E; PEG 5\.918; UP 0\.332 to FLOOR/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Adapt a copy…' }).click();
+  await page.getByRole('button', { name: 'Copy and edit…' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Name').first().fill('Pegs, as the paving crew wants them');
-  await dialog.getByLabel('The ground is too low').fill('+');
+  await dialog.getByLabel('Word for fill').fill('+');
   await expect(dialog.getByText(/The word for fill has no letter: a bare sign/)).toBeVisible();
-  await expect(dialog.getByRole('button', { name: 'Keep' })).toBeDisabled();
-  await dialog.getByLabel('The ground is too low').fill('RAISE');
+  await expect(dialog.getByRole('button', { name: 'Save convention' })).toBeDisabled();
+  await dialog.getByLabel('Word for fill').fill('RAISE');
   await dialog.getByLabel('Side of tolerance').selectOption('back');
   await expect(dialog.getByRole('img', { name: /^Front: H-B3 E; PEG 5\.918; RAISE 0\.332 to FLOOR/ })).toBeVisible();
-  await dialog.getByRole('button', { name: 'Keep' }).click();
-  await page.getByRole('button', { name: 'Make it usual here' }).click();
-  await expect(page.getByRole('button', { name: 'Usual here' })).toBeDisabled();
+  await dialog.getByRole('button', { name: 'Save convention' }).click();
+  await page.getByRole('button', { name: 'Make site default' }).click();
+  await expect(page.getByRole('button', { name: 'Site default', exact: true })).toBeDisabled();
   await stored(page);
 
   await part(page, 'Stakes').click();
   await page.getByRole('button', { name: 'TH-D4 E', exact: true }).click();
   await expect(page.getByRole('img', { name: /^Front: TH-D4 E; PEG 5\.\d{3}; RAISE 0\.\d{3} to FLOOR/ })).toBeVisible();
-  await expect(page.getByText(/^What stands on it: .* m offset/)).toBeVisible();
+  await expect(page.getByText(/^Written on the stake: .* m offset/)).toBeVisible();
   await page.getByRole('button', { name: 'Write it' }).click();
   await expect(page.getByText('TH-D4 E', { exact: true }).last()).toBeVisible();
   await page.keyboard.press('Space');
@@ -93,9 +93,9 @@ test('a convention is adapted with a preview, made usual, and written on the sta
   await stored(page);
   await rm(photo);
   await page.getByRole('button', { name: 'Done' }).click();
-  await expect(page.getByText(/written anew \d\d:\d\d by Mara Lindqvist/)).toBeVisible();
-  await expect(page.getByText(/^What stands on it: /)).toBeHidden();
-  await page.getByRole('button', { name: 'Written anew…' }).click();
+  await expect(page.getByText(/rewritten \d\d:\d\d by Mara Lindqvist/)).toBeVisible();
+  await expect(page.getByText(/^Written on the stake: /)).toBeHidden();
+  await page.getByRole('button', { name: 'Record rewritten stakes…' }).click();
   await expect(
     page
       .getByRole('dialog')
@@ -119,18 +119,18 @@ test('a crew finds its stake on a phone, says that it is gone, and is told when 
   browser,
   baseURL,
 }) => {
-  await handOver(page, 'Crew page');
-  await expect(page.getByRole('heading', { name: 'No phone can open a page yet' })).toBeVisible();
-  await page.getByLabel('Address under which phones reach this server').fill('phone me');
-  await expect(page.getByText(/^Give an address such as/)).toBeVisible();
-  await page.getByLabel('Address under which phones reach this server').fill(`${baseURL!}/`);
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await handOver(page, 'Crew links');
+  await expect(page.getByRole('heading', { name: 'Phones can’t reach this server yet' })).toBeVisible();
+  await page.getByLabel('Server address for phones').fill('phone me');
+  await expect(page.getByText(/^Enter an address such as/)).toBeVisible();
+  await page.getByLabel('Server address for phones').fill(`${baseURL!}/`);
+  await page.getByRole('button', { name: 'Save address' }).click();
   await expect(page.getByText(/is this machine alone: no phone can open it/)).toBeVisible();
-  await page.getByRole('button', { name: 'New page…' }).click();
+  await page.getByRole('button', { name: 'Add crew link…' }).click();
   await page.getByLabel('Crew', { exact: true }).fill('Formwork east');
-  await page.getByLabel('Whom it says to ask').fill('Mara, 555 0100');
-  await page.getByRole('button', { name: 'Make it' }).click();
-  const address = await page.getByRole('link', { name: 'Open it' }).getAttribute('href');
+  await page.getByLabel('Contact on site').fill('Mara, 555 0100');
+  await page.getByRole('button', { name: 'Create crew link' }).click();
+  const address = await page.getByRole('link', { name: 'Open page' }).getAttribute('href');
   await stored(page);
 
   const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 }, locale: 'es-MX' })).newPage();
@@ -169,20 +169,20 @@ test('a crew finds its stake on a phone, says that it is gone, and is told when 
   await expect(phone.getByText(/^No stake is called TH-Z9/)).toBeVisible();
 
   await place(page, 'Today').click();
-  await expect(page.getByRole('region', { name: 'Handed over, and not as it was' }).getByText('TH-A1 W')).toBeVisible();
-  await expect(page.getByText(/^Said to be gone by Jo/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Issued, but changed since' }).getByText('TH-A1 W')).toBeVisible();
+  await expect(page.getByText(/^Reported gone by Jo/)).toBeVisible();
   // The rail leads to the part used last.
   await place(page, 'Hand over').click();
   await expect(page).toHaveURL(/hand-over\/crew$/);
   await sheets(page);
-  await expect(page.getByText(/TH-A1 W: somebody said that it is gone/)).toBeVisible();
-  await part(page, 'Crew page').click();
-  await page.getByRole('button', { name: 'It stands where it was' }).click();
-  await page.getByLabel('How do you know?').fill('it was TH-A1 S that Jo meant');
-  await page.getByRole('button', { name: 'Take it back' }).click();
-  await expect(page.getByText(/No stake is said to be gone or hit/)).toBeVisible();
-  await page.getByRole('button', { name: 'Close the page…' }).click();
-  await page.getByRole('button', { name: /^Close it now/ }).click();
+  await expect(page.getByText(/TH-A1 W: reported gone/)).toBeVisible();
+  await part(page, 'Crew links').click();
+  await page.getByRole('button', { name: 'Confirm in position' }).click();
+  await page.getByLabel('Evidence').fill('it was TH-A1 S that Jo meant');
+  await page.getByRole('button', { name: 'Withdraw report' }).click();
+  await expect(page.getByText(/No stake is reported gone or hit/)).toBeVisible();
+  await page.getByRole('button', { name: 'Revoke link…' }).click();
+  await page.getByRole('button', { name: /^Revoke link/ }).click();
   await expect(page.getByText(/^closed /)).toBeVisible();
   await phone.reload();
   await expect(phone.getByText('This page has been closed. Ask the layout crew for a new link.')).toBeVisible();
@@ -192,15 +192,15 @@ test('a crew finds its stake on a phone, says that it is gone, and is told when 
 test('a sheet of a part goes to who asked for it, and what happens to its marks is told to whom', async ({ page }) => {
   await handOver(page, 'Cut sheets');
   await page.getByRole('button', { name: 'Issue cut sheet…' }).click();
-  await page.getByLabel('Given to').fill('Ada, formwork');
-  await page.getByLabel('Only some of its marks').check();
-  await page.getByLabel('Name of this part').fill('east side');
+  await page.getByLabel('Issued to').fill('Ada, formwork');
+  await page.getByLabel('Selected marks only').check();
+  await page.getByLabel('Part name').fill('east side');
   for (const mark of ['TH-A1 S', 'TH-A1 W', 'TH-C4 NE', 'TH-C5 E', 'TH-C5 N'])
     await page
       .getByRole('list', { name: 'Marks of this part' })
       .getByLabel(new RegExp(`^${mark}`))
       .uncheck();
-  await page.getByRole('button', { name: 'Issue', exact: true }).click();
+  await page.getByRole('button', { name: 'Issue cut sheet', exact: true }).click();
   await expect(page.getByText(/Ticket hall hubs: east side · 4 marks/)).toBeVisible();
   const pdf = await pdfText(
     await download(page, () =>
@@ -211,7 +211,7 @@ test('a sheet of a part goes to who asked for it, and what happens to its marks 
     ),
   );
   expect(pdf).toContain('Ticket hall hubs: east side');
-  expect(pdf).toContain('given to Ada, formwork');
+  expect(pdf).toContain('Issued to: Ada, formwork');
   expect(pdf).toContain('How to read ');
   const xlsx = await download(page, () =>
     page
@@ -229,14 +229,14 @@ test('a sheet of a part goes to who asked for it, and what happens to its marks 
   await part(page, 'Stakes').click();
   await page.getByRole('button', { name: 'TH-D4 N', exact: true }).click();
   await page.getByRole('button', { name: 'Gone or hit…' }).click();
-  await page.getByLabel('What happened', { exact: true }).fill('the loader leaned on it');
-  await page.getByRole('button', { name: 'It was hit or moved' }).click();
-  await expect(page.getByRole('heading', { name: 'Said to have been hit or moved' })).toBeVisible();
+  await page.getByLabel('Details', { exact: true }).fill('the loader leaned on it');
+  await page.getByRole('button', { name: 'Report hit or moved' }).click();
+  await expect(page.getByRole('heading', { name: 'Reported hit or moved' })).toBeVisible();
   await stored(page);
   await place(page, 'Today').click();
   await expect(page.getByText(/Ada, formwork has cut sheet \d+, revision 1 of Ticket hall hubs/)).toBeVisible();
   await sheets(page);
-  await expect(page.getByText(/^Tell Ada, formwork: TH-D4 N: said to have been hit or moved/)).toBeVisible();
+  await expect(page.getByText(/^Tell Ada, formwork: TH-D4 N: reported hit or moved/)).toBeVisible();
   const noticed = await pdfText(
     await download(page, () =>
       page
@@ -254,13 +254,13 @@ test('labels, cards and the sketch come as files that others read', async ({ pag
   await page.getByRole('button', { name: 'Labels…' }).click();
   await expect(page.getByRole('heading', { name: '1 label' })).toBeVisible();
   await page.getByLabel('Labels', { exact: true }).selectOption('roll62');
-  expect(
-    await pdfText(await download(page, () => page.getByRole('button', { name: 'Make the PDF' }).click())),
-  ).toContain('TH-D1 E');
+  expect(await pdfText(await download(page, () => page.getByRole('button', { name: 'Create PDF' }).click()))).toContain(
+    'TH-D1 E',
+  );
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Cards for the crew…' }).click();
+  await page.getByRole('button', { name: 'Print crew cards…' }).click();
   await page.getByLabel('Español').check();
-  const cards = await pdfText(await download(page, () => page.getByRole('button', { name: 'Make the PDF' }).click()));
+  const cards = await pdfText(await download(page, () => page.getByRole('button', { name: 'Create PDF' }).click()));
   expect(cards).toContain('How to read TH-D1 E');
   expect(cards).toContain('Cómo se lee TH-D1 E');
   await page.keyboard.press('Escape');
@@ -292,7 +292,7 @@ test('files for others have the columns that were chosen, and the whole site is 
   await page.getByRole('button', { name: 'Add Standing' }).click();
   const csv = await text(await download(page, () => page.getByRole('button', { name: 'CSV' }).click()));
   expect(csv.split('\r\n')[0]).toBe('Point,Northing (m),Easting (m),Height (m),Group,Code,Standing');
-  expect(csv).toMatch(/^TH-A1 S,.*,marks,Ticket hall hubs,held$/m);
+  expect(csv).toMatch(/^TH-A1 S,.*,marks,Ticket hall hubs,verified$/m);
   const xml = await text(await download(page, () => page.getByRole('button', { name: 'LandXML' }).click()));
   expect(xml).toContain('<RawObservation setupID="setup-3"');
   for (const [button, sign] of [
@@ -317,35 +317,35 @@ test('files for others have the columns that were chosen, and the whole site is 
   await page
     .getByLabel('Archive of a site')
     .setInputFiles({ name: 'letter.zip', mimeType: 'application/zip', buffer: Buffer.from('dear sirs') });
-  await expect(page.getByText(/^letter\.zip was not taken in\. .*Nothing was written\.$/)).toBeVisible();
+  await expect(page.getByText(/^letter\.zip wasn’t taken in\. .*Nothing was written\.$/)).toBeVisible();
 });
 
 test('the day is not finished while the closing proof is missing; its page comes as PDF and JSON', async ({ page }) => {
   await page.goto('/');
   await enter(page);
   await place(page, 'Field book').click();
-  await part(page, 'Close the day').click();
+  await part(page, 'Close day').click();
   await expect(page.getByRole('heading', { name: 'Not yet: something is missing' })).toBeVisible();
-  await expect(page.getByText('The closing proof of S3 is missing')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Close the day' })).toBeDisabled();
+  await expect(page.getByText('Closing check shot missing at S3')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Close day' })).toBeDisabled();
   await page.getByRole('link', { name: 'Prove it now' }).click();
   await prove(page, 'P2');
   await stored(page);
   await place(page, 'Field book').click();
-  await part(page, 'Close the day').click();
+  await part(page, 'Close day').click();
   await expect(page.getByRole('heading', { name: 'You may pack up' })).toBeVisible();
-  await page.getByLabel('For who comes next').fill('The key is at the gate.');
-  await page.getByRole('button', { name: 'Close the day' }).click();
-  await expect(page.getByText(/^The day was ended at /)).toBeVisible();
+  await page.getByLabel('Shift handover note').fill('The key is at the gate.');
+  await page.getByRole('button', { name: 'Close day' }).click();
+  await expect(page.getByText(/^Day closed at /)).toBeVisible();
   await stored(page);
 
-  await part(page, 'Pages').click();
+  await part(page, 'Days').click();
   await expect(page.getByText(/For who comes next: The key is at the gate\./)).toBeVisible();
   const pdf = await pdfText(await download(page, () => page.getByRole('button', { name: 'PDF', exact: true }).click()));
   for (const said of [
-    'Set-up S3',
+    'Setup S3',
     'Sights, as read and reduced',
-    'Put right or taken back later',
+    'Later corrections and withdrawals',
     'The key is at the gate.',
   ])
     expect(pdf).toContain(said);
@@ -364,23 +364,23 @@ test('an entry that was wrong is put right with every mark that it moves; the ne
   await page.goto('/');
   await enter(page);
   await place(page, 'Station').click();
-  await page.getByRole('button', { name: 'An entry was wrong…' }).click();
+  await page.getByRole('button', { name: 'Correct an entry…' }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('What was wrong').selectOption({ label: 'Target of a range of sights' });
-  await dialog.getByLabel('It was').selectOption({ label: 'another, with the constant' });
-  await dialog.getByLabel('Right constant, mm').fill('-30');
+  await dialog.getByLabel('Entry to correct').selectOption({ label: 'Target (prism constant)' });
+  await dialog.getByLabel('Actual target').selectOption({ label: 'another, with the constant' });
+  await dialog.getByLabel('Correct constant (mm) (mm)').fill('-30');
   const from = dialog.getByLabel('From the sight');
   // Every shot to the mark, from the first look to its driven hub.
   const shots = from.locator('option', { hasText: 'TH-A1 W' });
   const [first, last] = [await shots.first().getAttribute('value'), await shots.last().getAttribute('value')];
   await from.selectOption(first);
-  await dialog.getByLabel('To the sight').selectOption(last);
-  await expect(dialog.getByText(/elsewhere than was thought:$/)).toBeVisible();
+  await dialog.getByLabel('Last sight').selectOption(last);
+  await expect(dialog.getByText(/marks? changes? position:$/)).toBeVisible();
   await expect(dialog.getByRole('listitem').filter({ hasText: 'TH-A1 W' })).toContainText(/\d+ mm in plan.*: out/);
-  await dialog.getByRole('button', { name: 'Correct it' }).click();
+  await dialog.getByRole('button', { name: 'Save correction' }).click();
   await expect(dialog.getByText('Say how you know: it goes into the book.')).toBeVisible();
-  await dialog.getByLabel('How you know (needed)').fill('the small prism was on the pole');
-  await dialog.getByRole('button', { name: 'Correct it' }).click();
+  await dialog.getByLabel('Evidence').fill('the small prism was on the pole');
+  await dialog.getByRole('button', { name: 'Save correction' }).click();
   await expect(dialog).toBeHidden();
   await expect(page.getByText('An entry was corrected after it was accepted')).toBeVisible();
   await stored(page);
@@ -388,15 +388,15 @@ test('an entry that was wrong is put right with every mark that it moves; the ne
   await expect(
     page.getByText(/S3: prism constant of \d+ sights? corrected to −30\.0 mm: the small prism was on the pole/),
   ).toBeVisible();
-  await part(page, 'Close the day').click();
+  await part(page, 'Close day').click();
   const next = await pdfText(
-    await download(page, () => page.getByRole('button', { name: 'Page for who comes next (PDF)' }).click()),
+    await download(page, () => page.getByRole('button', { name: 'Shift handover (PDF)' }).click()),
   );
-  for (const said of ['For who comes next', 'The key is at the gate.', 'TH-A1 W', 'proved good'])
+  for (const said of ['Shift handover note', 'The key is at the gate.', 'TH-A1 W', 'proved good'])
     expect(next).toContain(said);
 
   await place(page, 'Hand over').click();
-  await part(page, 'Tape it back').click();
+  await part(page, 'Tape ties').click();
   await page.getByLabel('Point').selectOption({ label: 'D1 of Ticket hall outline' });
   await expect(page.getByRole('img', { name: 'Two tapes to D1' })).toBeVisible();
   await expect(page.getByText(/^Check first: from /)).toBeVisible();
@@ -407,7 +407,7 @@ test('an entry that was wrong is put right with every mark that it moves; the ne
     await download(page, () => page.getByRole('button', { name: 'Save', exact: true }).click()),
   );
   await place(page, 'Station').click();
-  await page.getByRole('button', { name: 'Close the station…' }).click();
+  await page.getByRole('button', { name: 'Close setup…' }).click();
   await page.getByRole('button', { name: 'Close it' }).click();
   await place(page, 'Hand over').click();
   await part(page, 'Files').click();
@@ -417,14 +417,14 @@ test('an entry that was wrong is put right with every mark that it moves; the ne
     mimeType: 'application/x-ndjson',
     buffer: Buffer.from(sights.replace('"face":1', '"face":3')),
   });
-  await expect(page.getByText(/^cut\.sights\.jsonl was not taken\. Line \d+, /)).toBeVisible();
+  await expect(page.getByText(/^cut\.sights\.jsonl wasn’t taken\. Line \d+, /)).toBeVisible();
   await file.setInputFiles({ name: 's3.sights.jsonl', mimeType: 'application/x-ndjson', buffer: Buffer.from(sights) });
   await expect(page.getByRole('dialog', { name: /sights from S3 of / })).toBeVisible();
   await page.keyboard.press('Escape');
   await file.setInputFiles({ name: 'morning.xml', mimeType: 'application/xml', buffer: Buffer.from(xml) });
-  await page.getByLabel('The file holds several placings: which one').selectOption({ index: 2 });
-  await expect(page.getByText(/does not say how precise the instrument is/)).toBeVisible();
-  await page.getByRole('button', { name: 'Take them in' }).click();
+  await page.getByLabel('Setup to import').selectOption({ index: 2 });
+  await expect(page.getByText(/doesn’t say how precise the instrument is/)).toBeVisible();
+  await page.getByRole('button', { name: 'Import sights' }).click();
   await expect(page).toHaveURL(/\/station$/);
   await stored(page);
 });

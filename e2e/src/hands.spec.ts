@@ -71,11 +71,11 @@ async function playMorning(page: Page, hand: Hand, who: string, corner: string):
   await hand.press(page.getByRole('button', { name: who }));
   await hand.press(page.getByRole('button', { name: /Linked|No link/ }));
   await hand.choose(page.getByLabel('Walking near stops'), 'right', 'right on the place');
-  await hand.choose(page.getByLabel('Pace of the simulated site'), '60', '60 times as fast');
+  await hand.choose(page.getByLabel('Demo speed'), '60', '60 times as fast');
   await hand.press(page.getByRole('button', { name: 'Done' }));
 
   await hand.press(place(page, 'Station'));
-  await hand.press(page.getByRole('button', { name: 'New station…' }));
+  await hand.press(page.getByRole('button', { name: 'New setup…' }));
   await hand.write(page.getByLabel(/^Air temperature/), '17');
   await hand.press(page.getByRole('button', { name: 'Start sighting' }));
   for (const mark of ['K1', 'K2', 'K3', 'K7']) {
@@ -83,10 +83,10 @@ async function playMorning(page: Page, hand: Hand, who: string, corner: string):
     await expect(page.getByRole('switch', { name: `${mark} in plan` })).toBeVisible({ timeout: 60_000 });
   }
   await hand.act('Enter', page.getByRole('button', { name: 'Accept station' }));
-  await hand.press(page.getByRole('dialog').getByRole('button', { name: 'Accept', exact: true }));
-  await hand.act('p', page.getByRole('button', { name: /^Prove it/ }));
+  await hand.press(page.getByRole('dialog').getByRole('button', { name: 'Accept station', exact: true }));
+  await hand.act('p', page.getByRole('button', { name: /^Prove station/ }));
   await hand.press(page.getByRole('button', { name: 'Prove on P1' }));
-  await expect(page.getByRole('heading', { name: 'The station holds' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('heading', { name: 'Station proven' })).toBeVisible({ timeout: 60_000 });
 
   await hand.press(place(page, 'Mark'));
   await hand.choose(page.getByLabel('Work package'), 'Ticket hall g', 'Ticket hall grid');
@@ -96,7 +96,7 @@ async function playMorning(page: Page, hand: Hand, who: string, corner: string):
       .getByRole('button')
       .first(),
   );
-  await hand.act('w', page.getByRole('button', { name: 'Walk near' }));
+  await hand.act('w', page.getByRole('button', { name: 'Walk to point' }));
   await expect(page.getByText('Walking…')).toBeHidden({ timeout: 60_000 });
   const set = page.getByRole('button', { name: /^Set mark/ });
   // Focus on a row's button would take the space bar for itself.
@@ -113,9 +113,9 @@ async function playMorning(page: Page, hand: Hand, who: string, corner: string):
     await hand.act('Space', page.getByRole('button', { name: /^Shoot hub/ }));
     await expect(next.or(outside)).toBeVisible({ timeout: 30_000 });
     if (await next.isVisible()) break;
-    await hand.press(page.getByRole('button', { name: 'Set it anew' }));
+    await hand.press(page.getByRole('button', { name: 'Set again' }));
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-    await hand.act('w', page.getByRole('button', { name: 'Walk near' }));
+    await hand.act('w', page.getByRole('button', { name: 'Walk to point' }));
     await expect(page.getByText('Walking…')).toBeHidden({ timeout: 60_000 });
   }
   await expect(next).toBeVisible();
@@ -125,7 +125,7 @@ async function playMorning(page: Page, hand: Hand, who: string, corner: string):
   await hand.choose(page.getByLabel('Work package'), 'Ticket hall g', 'Ticket hall grid');
   await stored(page);
   await hand.press(page.getByRole('button', { name: 'Issue cut sheet…' }));
-  await hand.press(page.getByRole('button', { name: 'Issue', exact: true }));
+  await hand.press(page.getByRole('button', { name: 'Issue cut sheet', exact: true }));
   await expect(page.getByText(/Ticket hall grid · \d+ marks?/).first()).toBeVisible();
 }
 

@@ -19,7 +19,7 @@ test.use({ ownSite: 'holes' });
 const siteOf = (page: Page): string => /sites\/([0-9a-f-]+)/.exec(page.url())![1]!;
 const note = async (page: Page, text: string): Promise<void> => {
   await page.getByLabel('Add a note').fill(text);
-  await page.getByRole('button', { name: 'Write', exact: true }).click();
+  await page.getByRole('button', { name: 'Save note', exact: true }).click();
   await expect(page.getByRole('cell', { name: text })).toBeVisible();
 };
 
@@ -134,7 +134,7 @@ test('entries wait for the server itself: a page in its place, one that it fails
   await note(page, 'the server stumbles over this');
   await note(page, 'and takes this');
   await page.getByRole('button', { name: '1 not stored' }).click();
-  await expect(page.getByText(/^note of .* is not stored yet$/)).toBeVisible();
+  await expect(page.getByText(/^note of .* isn’t stored yet$/)).toBeVisible();
   await page.keyboard.press('Escape');
   const kept = await page.request.get(`/api/v1/sites/${siteOf(page)}/facts`);
   expect(JSON.stringify(await kept.json())).toContain('and takes this');
@@ -185,10 +185,10 @@ test('storage that is cleared under the page is filled again, and a place comes 
     });
   await expect.poll(kept).toBe(1);
   await place(page, 'Prove').click();
-  await expect(page.getByRole('heading', { name: 'Prove is not here yet' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Prove isn’t here yet' })).toBeVisible();
   await page.unroute('**/api/**');
   await page.unroute('**/assets/ProvePlace*');
-  await expect(page.getByRole('heading', { name: 'Prove is not here yet' })).toBeHidden();
+  await expect(page.getByRole('heading', { name: 'Prove isn’t here yet' })).toBeHidden();
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await stored(page);
   // Everything has been fetched by now: what was never gone to opens while nobody answers.

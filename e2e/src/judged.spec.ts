@@ -40,12 +40,12 @@ function reading(mark: string, off: Off = {}) {
 
 async function key(page: Page, at: ReturnType<typeof reading>): Promise<void> {
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Circle').fill(at.circle);
+  await dialog.getByLabel('Horizontal circle').fill(at.circle);
   await dialog.getByLabel('Zenith angle').fill(at.zenith);
-  await dialog.getByLabel('Slope distance, m').fill(at.slope);
-  await dialog.getByLabel('Target height, m').fill(String(TARGET));
+  await dialog.getByLabel('Slope distance (m)').fill(at.slope);
+  await dialog.getByLabel('Target height (m)').fill(String(TARGET));
   await dialog.getByRole('checkbox', { name: /target height/ }).check();
-  await dialog.getByRole('button', { name: 'Take it' }).click();
+  await dialog.getByRole('button', { name: 'Save shot' }).click();
   await expect(dialog).toBeHidden();
 }
 
@@ -62,10 +62,10 @@ const card = (page: Page, title: string | RegExp) => page.getByRole('heading', {
 
 test('every single fault of a station is named, and put right or left out', async ({ page }) => {
   await page.goto('/');
-  await page.getByRole('button', { name: 'New site…' }).click();
-  await page.getByLabel('Name of the site').fill('Judged yard');
+  await page.getByRole('button', { name: 'Add site…' }).click();
+  await page.getByLabel('Site name').fill('Judged yard');
   await page.getByLabel('Your name').fill('Rosa Quint');
-  await page.getByLabel('Angles').selectOption('degree');
+  await page.getByLabel('Angle unit').selectOption('degree');
   await page.getByRole('button', { name: 'Make site' }).click();
   await page.getByRole('button', { name: 'Import…' }).click();
   const rows = Object.entries(MARKS).map(([name, place]) => [name, ...place].join(','));
@@ -74,16 +74,16 @@ test('every single fault of a station is named, and put right or left out', asyn
     mimeType: 'text/csv',
     buffer: Buffer.from(`Point,Easting,Northing,Elev\n${rows.join('\n')}\n`),
   });
-  await page.getByRole('button', { name: 'Write marks' }).click();
+  await page.getByRole('button', { name: 'Import marks' }).click();
   await expect(page.getByRole('button', { name: 'About K8' })).toBeVisible();
 
   await test.step('two marks were exchanged', async () => {
     await newStation(page);
     for (const mark of ['K1', 'K4', 'K5', 'K6']) await sight(page, mark);
     await sight(page, 'K2', reading('K3'));
-    await page.getByRole('button', { name: 'No, it was K2' }).click();
+    await page.getByRole('button', { name: 'Keep K2' }).click();
     await sight(page, 'K3', reading('K2'));
-    await expect(card(page, 'K2 and K3 were exchanged')).toBeVisible();
+    await expect(card(page, 'K2 and K3 were swapped')).toBeVisible();
     await page.getByRole('button', { name: 'Exchange K2 and K3' }).click();
     await expect(card(page, 'Six marks agree')).toBeVisible();
   });
@@ -100,9 +100,9 @@ test('every single fault of a station is named, and put right or left out', asyn
     await newStation(page);
     for (const mark of ['K1', 'K2', 'K3', 'K5']) await sight(page, mark);
     await sight(page, 'K4', reading('K4', { z: 0.016 }));
-    await expect(card(page, 'The height of K4 does not fit')).toBeVisible();
-    await page.getByRole('button', { name: 'Leave out of height' }).click();
-    await expect(page.getByRole('switch', { name: 'K4 in height' })).not.toBeChecked();
+    await expect(card(page, 'The elevation of K4 doesn’t fit')).toBeVisible();
+    await page.getByRole('button', { name: 'Leave out of elevation' }).click();
+    await expect(page.getByRole('switch', { name: 'K4 in elevation' })).not.toBeChecked();
     await expect(page.getByRole('switch', { name: 'K4 in plan' })).toBeChecked();
     await expect(card(page, 'Five marks agree')).toBeVisible();
   });
@@ -112,8 +112,8 @@ test('every single fault of a station is named, and put right or left out', asyn
     for (const mark of ['K1', 'K2', 'K3', 'K4', 'K6']) await sight(page, mark);
     const knocked = reading('K5', { e: 0.018, n: 0.018 });
     await sight(page, 'K5', knocked);
-    await expect(card(page, 'K5 does not fit the other five')).toBeVisible();
-    await expect(page.getByText(/K5 would sit 2\d mm north-east/)).toBeVisible();
+    await expect(card(page, 'K5 doesn’t fit the other five')).toBeVisible();
+    await expect(page.getByText(/Without it, K5 measures 2\d mm north-east/)).toBeVisible();
     await page.getByRole('button', { name: 'Sight again' }).click();
     await key(page, knocked);
     await expect(page.getByText(/: it repeats\.$/)).toBeVisible();
@@ -127,12 +127,12 @@ test('every single fault of a station is named, and put right or left out', asyn
     await sight(page, 'K1');
     await sight(page, 'K3');
     await expect(card(page, 'Solvable, but unchecked')).toBeVisible();
-    await expect(page.getByText('Nothing stands against going on.')).toBeHidden();
+    await expect(page.getByText('Good to continue.')).toBeHidden();
     // Coarse work may stand on two marks; it is called unproven until a third one proves it.
-    await page.getByLabel('Judge it for').selectOption('earthworks');
-    await page.getByRole('button', { name: 'Accept or refuse…' }).click();
+    await page.getByLabel('Check against class').selectOption('earthworks');
+    await page.getByRole('button', { name: 'Accept or reject…' }).click();
     const dialog = page.getByRole('dialog', { name: /^Nothing checks S\d+ yet$/ });
-    await expect(dialog.getByText(/A mistake that matters could go unseen/)).toBeVisible();
+    await expect(dialog.getByText(/An error that matters could go unseen/)).toBeVisible();
     await expect(dialog.getByRole('button', { name: /^Sight K\d/ })).toBeVisible();
     await dialog.getByRole('button', { name: 'Accept unchecked' }).click();
     // Its proof comes next, and until then that is said everywhere.
@@ -140,7 +140,7 @@ test('every single fault of a station is named, and put right or left out', asyn
     await expect(place(page, 'Prove')).toContainText('unchecked');
     await page.getByRole('button', { name: 'Prove on K5' }).click();
     await key(page, reading('K5'));
-    await expect(card(page, 'The station holds')).toBeVisible();
+    await expect(card(page, 'Station proven')).toBeVisible();
     await expect(place(page, 'Prove')).toContainText('min');
   });
 });
@@ -149,17 +149,17 @@ test('two targets on one post are one place: refused, until a third place is sig
   await enter(page, 'Judged yard', 'Rosa Quint');
   await newStation(page);
   for (const mark of ['K1', 'K8', 'K3']) await sight(page, mark);
-  await page.getByLabel('Judge it for').selectOption('grid');
+  await page.getByLabel('Check against class').selectOption('grid');
   await expect(card(page, 'Solvable, but unchecked')).toBeVisible();
   await expect(page.getByText(/^K1 and K8 stand on one post: that is one place\./)).toBeVisible();
   await expect(
     page.getByText(/^Sight another mark, best to the north: K5 would bring what could go unseen to \d+ mm\.$/),
   ).toBeVisible();
   await test.step('it is not accepted, and the reason is told', async () => {
-    await page.getByRole('button', { name: 'Accept or refuse…' }).click();
-    const dialog = page.getByRole('dialog', { name: /does not meet building grid/ });
+    await page.getByRole('button', { name: 'Accept or reject…' }).click();
+    const dialog = page.getByRole('dialog', { name: /doesn’t meet class building grid/ });
     await expect(dialog.getByText('2 places with marks used, the class asks for 3')).toBeVisible();
-    await dialog.getByRole('button', { name: 'Not yet' }).click();
+    await dialog.getByRole('button', { name: 'Back' }).click();
   });
   await test.step('what could go unseen is listed, and the plan shows which way', async () => {
     await page.getByText(/A shift of any size of both together/).click();
@@ -171,9 +171,9 @@ test('two targets on one post are one place: refused, until a third place is sig
     await sight(page, 'K5');
     await expect(card(page, 'Four marks agree')).toBeVisible();
     await accept(page);
-    await expect(page.getByText(/^(Checked|Checked, and traceable)\. A mistake that matters would show/)).toBeVisible();
+    await expect(page.getByText(/^(Checked|Checked, and traceable)\. An error that matters would show/)).toBeVisible();
     await place(page, 'Prove').click();
-    await expect(page.getByRole('row', { name: /K6 unused: a proof/ })).toBeVisible();
+    await expect(page.getByRole('row', { name: /K6 Not used: proves the station/ })).toBeVisible();
   });
 });
 
@@ -186,25 +186,25 @@ test('a failed proof puts marks in doubt, and a mark sighted again clears them',
     await page.getByLabel('Work package').selectOption('Gangway piles');
     await setMark(page);
     await prove(page, 'K5');
-    await expect(card(page, /^Stop: the proof fails in plan/)).toBeVisible();
+    await expect(card(page, /^Stop: check shot out of tolerance in plan/)).toBeVisible();
     await expect(place(page, 'Prove')).toContainText('failed');
     // Sighted again it takes the place of the first one; it is still the same mark against the station.
     await page.getByRole('button', { name: 'Sight K5 again' }).click();
     await expect(page.locator('tr.line-through', { hasText: 'K5' })).toHaveCount(1, { timeout: 60_000 });
     await expect(place(page, 'Prove')).toContainText('failed');
     await place(page, 'Today').click();
-    await expect(page.getByRole('heading', { name: 'What would clear it' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'How to clear the doubt' })).toBeVisible();
   });
   await test.step('from a fresh, proven station the mark is sighted again', async () => {
     await newStation(page);
     for (const mark of ['K1', 'K2', 'K3', 'K7']) await take(page, mark);
     await accept(page);
     await prove(page, 'P1');
-    await expect(card(page, 'The station holds')).toBeVisible();
-    await page.getByRole('button', { name: 'Sight it' }).first().click();
-    await expect(card(page, 'It is where it was set')).toBeVisible({ timeout: 60_000 });
+    await expect(card(page, 'Station proven')).toBeVisible();
+    await page.getByRole('button', { name: 'Sight mark' }).first().click();
+    await expect(card(page, 'The mark is where it was set')).toBeVisible({ timeout: 60_000 });
     await prove(page, 'P2');
-    await page.getByRole('tab', { name: 'A mark set' }).click();
-    await expect(page.getByRole('cell', { name: 'held' }).first()).toBeVisible();
+    await page.getByRole('tab', { name: 'Set mark' }).click();
+    await expect(page.getByRole('cell', { name: 'verified' }).first()).toBeVisible();
   });
 });

@@ -37,8 +37,8 @@ test('the whole morning, from control to a cut sheet', async ({ page }) => {
   await sight(page, 'K3');
   await sight(page, 'K7');
   await sight(page, 'K5');
-  await expect(page.getByRole('heading', { name: 'K5 does not fit the other four' })).toBeVisible();
-  await expect(page.getByText(/Left out, K5 would sit \d\d mm north-east of its listed place/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'K5 doesn’t fit the other four' })).toBeVisible();
+  await expect(page.getByText(/Without it, K5 measures \d\d mm north-east of its listed position/)).toBeVisible();
   await noSeriousFault(page);
 
   // Sighted again it repeats; left out of plan the rest agree.
@@ -51,7 +51,7 @@ test('the whole morning, from control to a cut sheet', async ({ page }) => {
   await noSeriousFault(page);
 
   await prove(page, 'P1');
-  await expect(page.getByRole('heading', { name: 'The station holds' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Station proven' })).toBeVisible();
   await noSeriousFault(page);
 
   await place(page, 'Mark').click();
@@ -65,10 +65,10 @@ test('the whole morning, from control to a cut sheet', async ({ page }) => {
   await stored(page);
   for (const name of names) await expect(page.getByRole('cell', { name, exact: true })).toBeVisible();
   for (const name of names)
-    await expect(page.getByRole('row', { name: new RegExp(`^${name} .* held$`) })).toBeVisible();
+    await expect(page.getByRole('row', { name: new RegExp(`^${name} .* verified$`) })).toBeVisible();
   await page.getByRole('button', { name: 'Issue cut sheet…' }).click();
-  await page.getByLabel('Heights against the site’s zero beside true ones').uncheck();
-  await page.getByRole('button', { name: 'Issue', exact: true }).click();
+  await page.getByLabel('Also show elevations above site zero').uncheck();
+  await page.getByRole('button', { name: 'Issue cut sheet', exact: true }).click();
   await expect(page.getByText(/^Cut sheet \d+, revision 1$/).first()).toBeVisible();
   await noSeriousFault(page);
 
@@ -105,33 +105,33 @@ test('the whole morning, from control to a cut sheet', async ({ page }) => {
     const cells = [
       'Mark',
       'Offset to',
-      'Offset m',
-      'Ground height m',
-      'Hub height m',
-      'Design height m',
+      'Offset (m)',
+      'Ground elevation (m)',
+      'Hub elevation (m)',
+      'Design elevation (m)',
       'Cut or fill',
     ].map((name) => column(row, name));
-    const off = `${signed(column(row, 'East off mm'))} / ${signed(column(row, 'North off mm'))}`;
-    const proofs = `${column(row, 'Proof before')} / ${column(row, 'Proof after')}`;
+    const off = `${signed(column(row, 'dE (mm)'))} / ${signed(column(row, 'dN (mm)'))}`;
+    const proofs = `${column(row, 'Check shot before')} / ${column(row, 'Check shot after')}`;
     expect(onPdf.get(column(row, 'Mark'))).toBe(
-      [...cells, off, column(row, 'Station'), column(row, 'Set at'), proofs, column(row, 'Standing')].join(' '),
+      [...cells, off, column(row, 'Station'), column(row, 'Time set'), proofs, column(row, 'Status')].join(' '),
     );
     // What holds for the whole sheet stands in its head and foot.
     expect(pdf).toContain(`Station ${column(row, 'Station')}: `);
     expect(pdf).toContain(`95 %: ${column(row, 'Station 95 %')}`);
-    expect(pdf).toContain(column(row, 'Set on'));
+    expect(pdf).toContain(column(row, 'Date set'));
     expect(pdf).toContain(
-      `within ${column(row, 'Within mm plan')} mm plan, ${column(row, 'Within mm height')} mm height`,
+      `tolerance plan ${column(row, 'Tolerance plan (mm)')} mm, elevation ${column(row, 'Tolerance elevation (mm)')} mm`,
     );
-    expect(pdf).toContain(`Site zero, 0.000, is ${column(row, 'Site zero m')} m`);
+    expect(pdf).toContain(`Site zero, 0.000, is ${column(row, 'Site zero (m)')} m`);
     expect(pdf).toContain(`Design: ${column(row, 'Design')}`);
     expect(pdf).toContain(`Cut sheet ${column(row, 'Sheet')}, revision ${column(row, 'Revision')}`);
     // The stake says the same as the sheet.
     expect(column(row, 'Stake text')).toContain(column(row, 'Cut or fill'));
-    expect(column(row, 'Stake text')).toContain(`${column(row, 'Offset m')} m offset`);
+    expect(column(row, 'Stake text')).toContain(`${column(row, 'Offset (m)')} m offset`);
     // The figure on the sheet is the hub's height against the floor.
     const [word, figure] = column(row, 'Cut or fill').split(' ');
-    const difference = Number(column(row, 'Hub height m')) - Number(column(row, 'Design height m'));
+    const difference = Number(column(row, 'Hub elevation (m)')) - Number(column(row, 'Design elevation (m)'));
     expect(word).toBe(difference > 0 ? 'CUT' : 'FILL');
     expect(Math.abs(Number(figure) - Math.abs(difference))).toBeLessThan(0.0011);
   }
@@ -143,7 +143,7 @@ test('the whole morning, from control to a cut sheet', async ({ page }) => {
   await place(page, 'Field book').click();
   await expect(page.getByText(/Cut sheet \d+, revision 1: 11 marks/)).toBeVisible();
   await page.getByLabel('Add a note').fill('Crew told to mind the haul road.');
-  await page.getByRole('button', { name: 'Write' }).click();
+  await page.getByRole('button', { name: 'Save note' }).click();
   await expect(page.getByRole('cell', { name: 'Crew told to mind the haul road.' })).toBeVisible();
   await noSeriousFault(page);
 

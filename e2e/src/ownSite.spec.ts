@@ -29,27 +29,27 @@ function reading(e: number, n: number, z: number, targetHeight: number) {
 test('a site of one’s own: US feet, northing first, typed readings', async ({ page }) => {
   const type = async (at: { circle: string; zenith: string; slope: string }) => {
     const dialog = page.getByRole('dialog');
-    await dialog.getByLabel('Circle').fill(at.circle);
+    await dialog.getByLabel('Horizontal circle').fill(at.circle);
     await dialog.getByLabel('Zenith angle').fill(at.zenith);
-    await dialog.getByLabel('Slope distance, US ft').fill(at.slope);
-    await dialog.getByLabel('Target height, US ft').fill('5');
+    await dialog.getByLabel('Slope distance (US ft)').fill(at.slope);
+    await dialog.getByLabel('Target height (US ft)').fill('5');
     await dialog.getByRole('checkbox', { name: /target height/ }).check();
-    await dialog.getByRole('button', { name: 'Take it' }).click();
+    await dialog.getByRole('button', { name: 'Save shot' }).click();
     await expect(dialog).toBeHidden();
   };
   await page.goto('/');
   await noSeriousFault(page);
-  await page.getByRole('button', { name: 'New site…' }).click();
+  await page.getByRole('button', { name: 'Add site…' }).click();
   await noSeriousFault(page);
   await page.getByRole('button', { name: 'Make site' }).click();
-  await expect(page.getByText('Give the site a name.')).toBeVisible();
-  await page.getByLabel('Name of the site').fill('Ternhaven ferry landing');
+  await expect(page.getByText('Enter a name for the site.')).toBeVisible();
+  await page.getByLabel('Site name').fill('Ternhaven ferry landing');
   await expect(page.getByText(/two names that look alike/)).toBeVisible();
-  await page.getByLabel('Name of the site').fill('Layover yard');
+  await page.getByLabel('Site name').fill('Layover yard');
   await page.getByLabel('Your name').fill('Rosa Quint');
-  await page.getByLabel('Lengths').selectOption('usSurveyFoot');
-  await page.getByLabel('Angles').selectOption('degree');
-  await page.getByLabel('Order of coordinates').selectOption('NE');
+  await page.getByLabel('Length unit').selectOption('usSurveyFoot');
+  await page.getByLabel('Angle unit').selectOption('degree');
+  await page.getByLabel('Coordinate order').selectOption('NE');
   await page.getByRole('button', { name: 'Make site' }).click();
 
   // Control from a list with a fault; nothing is written until it is left out.
@@ -69,11 +69,11 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
     mimeType: 'text/csv',
     buffer: Buffer.from(`Point,Northing,Easting,Elev\n${rows.join('\n')}\nZ9,500000,oops,3\n`),
   });
-  await expect(page.getByText(/Fault: Easting: “oops” is not a number/)).toBeVisible();
+  await expect(page.getByText(/Error: Easting: “oops” isn’t a number/)).toBeVisible();
   await noSeriousFault(page);
-  await expect(page.getByRole('button', { name: 'Write marks' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Import marks' })).toBeDisabled();
   await page.getByRole('button', { name: 'Leave them out' }).click();
-  await page.getByRole('button', { name: 'Write marks' }).click();
+  await page.getByRole('button', { name: 'Import marks' }).click();
   await expect(page.getByRole('button', { name: 'About P1' })).toBeVisible();
   await expect(page.getByRole('row', { name: /^About A / })).toContainText('2\u2009000\u2009100.000');
 
@@ -83,17 +83,17 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
   // One more by hand, one that is probably listed twice.
   await page.getByRole('button', { name: 'Add mark…' }).click();
   await page.getByLabel('Name', { exact: true }).fill('B2');
-  await page.getByLabel('Northing, US ft').fill('500140.5');
-  await page.getByLabel('Easting, US ft').fill('2000480.5');
+  await page.getByLabel('Northing (US ft)').fill('500140.5');
+  await page.getByLabel('Easting (US ft)').fill('2000480.5');
   await expect(page.getByText(/Less than 1 m from B/)).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
 
   // Work: a typed outline.
   await place(page, 'Work').click();
   await newPackage(page, 'Canopy', 'Concrete', 'CA');
-  await page.getByLabel('Hubs off by, US ft').fill('6');
-  await page.getByLabel('Name of the outline').fill('Canopy slab');
-  await page.getByLabel('Design height, US ft').fill('414');
+  await page.getByLabel('Offset (US ft)').fill('6');
+  await page.getByLabel('Outline name').fill('Canopy slab');
+  await page.getByLabel('Design elevation (US ft)').fill('414');
   await page
     .getByLabel(/^Corners in order/)
     .fill('1, 500280, 2000300\n2, 500320, 2000300\n3, 500320, 2000360\n4, 500280, 2000360');
@@ -117,12 +117,12 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
       .click();
     if (name === 'A') {
       const dialog = page.getByRole('dialog');
-      await dialog.getByLabel('Slope distance, US ft').fill('0');
+      await dialog.getByLabel('Slope distance (US ft)').fill('0');
       await expect(dialog.getByText(/A slope distance of 0 can’t be measured/)).toBeVisible();
       await dialog.getByLabel('Zenith angle').fill('0');
       await expect(dialog.getByText(/straight up or down/)).toBeVisible();
       await noSeriousFault(page);
-      await dialog.getByRole('button', { name: 'Take it' }).click();
+      await dialog.getByRole('button', { name: 'Save shot' }).click();
       await expect(dialog.getByText(/tick the target height: it was carried over/)).toBeVisible();
     }
     await type(reading(e, n, z, 5));
@@ -132,13 +132,13 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
   await page.getByRole('button', { name: 'Accept station' }).click();
   await page
     .getByRole('dialog')
-    .getByRole('button', { name: /^Accept/ })
+    .getByRole('button', { name: /^Accept station/ })
     .click();
   await place(page, 'Prove').click();
   await page.getByRole('button', { name: 'Prove on P1' }).click();
   const [, e, n, z] = MARKS[4];
   await type(reading(e, n, z, 5));
-  await expect(page.getByRole('heading', { name: 'The station holds' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Station proven' })).toBeVisible();
 
   // A hub by typed readings: right on the spot, then driven.
   await place(page, 'Mark').click();
@@ -146,7 +146,7 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
   await page.getByRole('button', { name: /^CA-1 S/ }).click();
   await page.getByRole('button', { name: 'Shoot' }).click();
   await type(reading(corner['1'][0], corner['1'][1] - 6, 413.1, 5));
-  await expect(page.getByRole('heading', { name: /^Inside/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Within/ })).toBeVisible();
   await page.getByRole('button', { name: /^Set mark/ }).click();
   await page.getByRole('button', { name: /^Shoot hub/ }).click();
   await type(reading(corner['1'][0], corner['1'][1] - 6, 413.35, 5));

@@ -27,13 +27,13 @@ test('places and whole rings are picked on the drawing, and an offset is dragged
   await enter(page);
   await place(page, 'Work').click();
   const dialog = await newPackage(page, 'Picked hubs', 'Formwork', 'PH');
-  await dialog.getByLabel('Name of the outline').fill('Hall');
+  await dialog.getByLabel('Outline name').fill('Hall');
   await dialog.getByRole('button', { name: 'In drawing Ticket hall…' }).click();
-  await dialog.getByRole('button', { name: 'Pick on the drawing…' }).click();
-  const picking = page.getByRole('dialog', { name: 'Pick on Ticket hall' });
+  await dialog.getByRole('button', { name: 'Pick points on the drawing…' }).click();
+  const picking = page.getByRole('dialog', { name: 'Pick points on Ticket hall' });
   const board = picking.getByRole('img', { name: /^The drawing on the plan/ });
 
-  await picking.getByLabel('A touch picks', { exact: true }).selectOption({ label: 'one place' });
+  await picking.getByLabel('Select', { exact: true }).selectOption({ label: 'Single points' });
   await touch(page, board, { e: a.e - 0.12, n: a.n - 0.1 });
   const list = picking.getByRole('list', { name: 'Picked places' });
   await expect(list.getByRole('listitem')).toHaveText([new RegExp(`E ${figure(a.e)}\\s+N ${figure(a.n)}`)]);
@@ -43,15 +43,15 @@ test('places and whole rings are picked on the drawing, and an offset is dragged
   ).toBeVisible();
   await touch(page, board, a);
   await expect(picking.getByText('That place is picked already.')).toBeVisible();
-  await picking.getByRole('button', { name: 'Take the last back' }).click();
+  await picking.getByRole('button', { name: 'Undo last point' }).click();
   await expect(list.getByRole('listitem')).toHaveCount(0);
 
-  await picking.getByLabel('A touch picks', { exact: true }).selectOption({ label: 'the whole line or ring' });
+  await picking.getByLabel('Select', { exact: true }).selectOption({ label: 'the whole line or ring' });
   await touch(page, board, between(a, b));
   await expect(picking.getByText('6 corners of a ring on WALL-OUTSIDE')).toBeVisible();
   await noSeriousFault(page);
-  await picking.getByRole('button', { name: 'Take them' }).click();
-  await dialog.getByLabel('Design height').fill('6.25');
+  await picking.getByRole('button', { name: 'Use points' }).click();
+  await dialog.getByLabel('Design elevation').fill('6.25');
   await expect(dialog.getByText('11 marks')).toBeVisible();
   await dialog.getByRole('button', { name: 'Make package' }).click();
 
@@ -63,8 +63,8 @@ test('places and whole rings are picked on the drawing, and an offset is dragged
     .slice(1, 3)
     .map((text) => Number(text.replace(/\s/g, '')));
   const hub = { e: cells[0]!, n: cells[1]! };
-  await work.getByRole('button', { name: 'Keep clear…' }).click();
-  const offsets = page.getByRole('dialog', { name: 'Picked hubs: offsets that stay clear' });
+  await work.getByRole('button', { name: 'Clear obstructions…' }).click();
+  const offsets = page.getByRole('dialog', { name: 'Picked hubs: clear obstructions' });
   await offsets.getByRole('combobox', { name: 'Mark' }).selectOption({ label: name });
   const plan = offsets.getByRole('img', { name: /^Plan/ }).first();
   const corner = corners.reduce((best, each) =>
@@ -99,7 +99,7 @@ test('a drawing in coordinates of its own is laid over the site by touching its 
   const corners = hallCorners();
   await enter(page);
   await place(page, 'Work').click();
-  await page.getByRole('button', { name: 'Take a drawing…' }).click();
+  await page.getByRole('button', { name: 'Import drawing…' }).click();
   const dialog = page.getByRole('dialog');
   // The same ring, turned by a right angle and drawn from its own corner.
   const own = corners.map(({ e, n }) => ({ e: n - corners[0]!.n, n: -(e - corners[0]!.e) }));
@@ -119,24 +119,24 @@ test('a drawing in coordinates of its own is laid over the site by touching its 
   await dialog
     .getByLabel(/^A DXF drawing/)
     .setInputFiles({ name: 'slab.dxf', mimeType: 'application/dxf', buffer: Buffer.from(dxf) });
-  await dialog.getByLabel(/^It has coordinates of its own/).check();
+  await dialog.getByLabel(/^Drawing has local coordinates: fit it to the site with point pairs/).check();
   const board = dialog.getByRole('img', { name: /^The drawing in its own coordinates/ });
   for (const [i, k] of [0, 2, 4].entries()) {
     await touch(page, board, own[k]!);
     const named = dialog.getByLabel(`Place ${i + 1}`, { exact: true });
     await named.selectOption({ label: 'typed coordinates' });
     const row = dialog.getByRole('row').filter({ has: page.getByLabel(`Place ${i + 1}`, { exact: true }) });
-    await row.getByLabel('East').fill(corners[k]!.e.toFixed(3));
+    await row.getByLabel('Easting').fill(corners[k]!.e.toFixed(3));
     // The last pin was found 12 mm out of its place.
-    await row.getByLabel('North').fill((corners[k]!.n + (k === 4 ? 0.012 : 0)).toFixed(3));
+    await row.getByLabel('Northing').fill((corners[k]!.n + (k === 4 ? 0.012 : 0)).toFixed(3));
   }
   await expect(dialog.getByRole('row').filter({ has: page.getByLabel('Place 3', { exact: true }) })).toContainText(
     /\d mm/,
   );
   await noSeriousFault(page);
-  await dialog.getByRole('button', { name: 'Take it' }).click();
+  await dialog.getByRole('button', { name: 'Import drawing' }).click();
   await expect(dialog).toBeHidden();
   await expect(page.getByText(/Drawing slab: .*placed by 3 pairs within \d+(\.\d)? mm/)).toBeVisible();
-  await expect(page.getByText(/^Left at each: pair 1 .*; pair 2 .*; pair 3 .*\.$/)).toBeVisible();
+  await expect(page.getByText(/^Residuals: pair 1 .*; pair 2 .*; pair 3 .*\.$/)).toBeVisible();
   await stored(page);
 });

@@ -8,12 +8,12 @@ const card = (page: Page, title: string | RegExp) => page.getByRole('heading', {
 /** The instrument for heights alone, with one benchmark. */
 async function heightsAlone(page: Page): Promise<void> {
   await place(page, 'Station').click();
-  await page.getByRole('button', { name: 'New station…' }).click();
-  await page.getByLabel('How it will be known where it stands').selectOption('heightOnly');
+  await page.getByRole('button', { name: 'New setup…' }).click();
+  await page.getByLabel('Station method').selectOption('heightOnly');
   const stands = page.getByRole('region', { name: 'Where to stand' });
-  await stands.getByLabel('Where to stand for it').selectOption({ label: 'along Landing Road' });
+  await stands.getByLabel('Work to cover').selectOption({ label: 'along Landing Road' });
   await expect(stands.getByText(/sees two benchmarks|sees three benchmarks|sees \w+ benchmarks/).first()).toBeVisible();
-  await stands.getByRole('button', { name: 'Stand here' }).first().click();
+  await stands.getByRole('button', { name: 'Set up here' }).first().click();
   await expect(stands.getByRole('button', { name: 'Chosen' })).toBeVisible();
   await page.getByLabel(/^Air temperature/).fill('18');
   await page.getByRole('button', { name: 'Start sighting' }).click();
@@ -22,18 +22,18 @@ async function heightsAlone(page: Page): Promise<void> {
 }
 
 async function pair(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Pair receiver and prism…' }).click();
+  await page.getByRole('button', { name: 'Set up receiver and prism…' }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Receiver: name or number').fill('Receiver 7');
-  await dialog.getByLabel('Prism’s centre up to its reference point').fill('0.120');
-  const antenna = dialog.getByLabel('Antenna height, as entered at the receiver');
+  await dialog.getByLabel('Receiver name or serial no.').fill('Receiver 7');
+  await dialog.getByLabel('Receiver offset above prism').fill('0.120');
+  const antenna = dialog.getByLabel('Antenna height in receiver');
   // The target height went into the receiver: the offset is forgotten.
   await antenna.fill('1.500');
   await expect(dialog.getByText(/120 mm too small for the target height/)).toBeVisible();
-  await expect(dialog.getByRole('button', { name: 'Pair them' })).toBeDisabled();
+  await expect(dialog.getByRole('button', { name: 'Use this combination' })).toBeDisabled();
   await antenna.fill('1.620');
   await noSeriousFault(page);
-  await dialog.getByRole('button', { name: 'Pair them' }).click();
+  await dialog.getByRole('button', { name: 'Use this combination' }).click();
 }
 
 test('plan from a receiver, heights from the instrument: begun in order, proved apart, and nothing kept without lock, corrections, or one pole for both', async ({
@@ -45,25 +45,25 @@ test('plan from a receiver, heights from the instrument: begun in order, proved 
   await place(page, 'Work').click();
   const dialog = await newPackage(page, 'Topsoil strip', 'Diggers', 'TS');
   await dialog.getByLabel('Tolerance class').selectOption('earthworks');
-  await dialog.getByLabel('Name of the outline').fill('Strip');
-  await dialog.getByLabel('Hubs stand').selectOption('points');
+  await dialog.getByLabel('Outline name').fill('Strip');
+  await dialog.getByLabel('Hub layout').selectOption('points');
   await dialog.getByLabel(/^Points to mark/).fill('1, 4120.00, 8090.00\n2, 4064.00, 8075.50');
-  await dialog.getByLabel('Design height').fill('5.10');
+  await dialog.getByLabel('Design elevation').fill('5.10');
   await dialog.getByRole('button', { name: 'Make package' }).click();
   await heightsAlone(page);
 
   // The station has no place: marks lead to the receiver, and so does proving.
   await place(page, 'Mark').click();
-  await expect(page.getByRole('heading', { name: /gives heights alone$/ })).toBeVisible();
-  await page.getByRole('link', { name: 'Mark with a receiver' }).click();
-  const begin = page.getByRole('region', { name: 'To begin' });
-  await expect(begin.getByRole('button', { name: 'Begin with one benchmark' })).toBeDisabled();
+  await expect(page.getByRole('heading', { name: /gives elevations only$/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Mark with GNSS plan' }).click();
+  const begin = page.getByRole('region', { name: 'Before you start' });
+  await expect(begin.getByRole('button', { name: 'Start with one benchmark' })).toBeDisabled();
   await pair(page);
   await page.getByRole('button', { name: 'Switch the receiver on' }).click();
   const plan = page.getByRole('group', { name: 'Plan from the receiver' });
-  const height = page.getByRole('group', { name: 'Height from the instrument' });
+  const height = page.getByRole('group', { name: 'Elevation from the instrument' });
   await expect(plan).toContainText(/fixed, corrections [\d.]+ s old, tilt compensation ON/, { timeout: 30_000 });
-  await begin.getByRole('button', { name: 'Begin with one benchmark' }).click();
+  await begin.getByRole('button', { name: 'Start with one benchmark' }).click();
   await expect(card(page, 'Switch tilt compensation off')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Shoot/ })).toBeDisabled();
   await page.getByLabel('Tilt compensation').uncheck();
@@ -73,35 +73,35 @@ test('plan from a receiver, heights from the instrument: begun in order, proved 
   await expect(page.getByText(/^The receiver reads \d+ mm (above|below) the instrument; up to \d+ mm/)).toBeVisible();
 
   // Both are asked for, and proved apart on marks that are known.
-  await expect(card(page, 'Nothing proves the plan yet')).toBeVisible();
-  await expect(card(page, 'One benchmark: nothing checks the height')).toBeVisible();
+  await expect(card(page, 'Plan not checked yet')).toBeVisible();
+  await expect(card(page, 'One benchmark: nothing checks the elevation')).toBeVisible();
   await expect(page.getByRole('contentinfo', { name: 'Instrument and station' })).toContainText('Plan unchecked');
   await page.getByRole('button', { name: 'Prove on K2' }).click();
   await expect(
-    page.getByText(/^K2 measures \d+ mm off in plan by the receiver .* listed height by the instrument/),
+    page.getByText(/^K2 measures \d+ mm off in plan by the receiver .* listed elevation by the instrument/),
   ).toBeVisible({ timeout: 60_000 });
-  await expect(card(page, 'Nothing proves the plan yet')).toBeHidden();
-  await expect(card(page, 'One benchmark: nothing checks the height')).toBeHidden();
+  await expect(card(page, 'Plan not checked yet')).toBeHidden();
+  await expect(card(page, 'One benchmark: nothing checks the elevation')).toBeHidden();
   await noSeriousFault(page);
 
   // One is set: it hangs on both.
   await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Topsoil strip' });
   await page.getByRole('button', { name: 'TS-1', exact: true }).click();
   expect(await setMark(page)).toBe('TS-1');
-  await expect(page.getByText(/plan from a receiver, height from BM1/)).toBeVisible();
-  await expect(page.getByRole('contentinfo', { name: 'Instrument and station' })).toContainText('Plan due');
+  await expect(page.getByText(/GNSS plan, elevation from BM1/)).toBeVisible();
+  await expect(page.getByRole('contentinfo', { name: 'Instrument and station' })).toContainText('Plan check due');
 
   const book = place(page, 'Field book');
   const facts = async () => Number((await book.innerText()).match(/\d+/)![0]);
 
   // Behind the cabins the instrument loses the prism: the height goes, and the receiver’s is not put in its place.
   await page.getByRole('button', { name: 'TS-2', exact: true }).click();
-  await page.getByRole('button', { name: 'Search' }).click();
-  await expect(height).toContainText('follows the prism');
+  await page.getByRole('button', { name: 'Search', exact: true }).click();
+  await expect(height).toContainText('tracking prism');
   const before = await facts();
-  await page.getByRole('button', { name: 'Walk near' }).click();
-  await expect(height).toContainText('– LOCK LOST: no height', { timeout: 30_000 });
-  await expect(card(page, 'Lock lost: no height')).toBeVisible();
+  await page.getByRole('button', { name: 'Walk to point' }).click();
+  await expect(height).toContainText('– Lock lost: no elevation', { timeout: 30_000 });
+  await expect(card(page, 'Lock lost: no elevation')).toBeVisible();
   await expect(plan).toContainText(/E 4.06[34]\.\d{3}/);
   await expect(page.getByText(/^The receiver reads/)).toBeHidden();
   await page
@@ -115,10 +115,10 @@ test('plan from a receiver, heights from the instrument: begun in order, proved 
 
   // In sight again, it is searched for, and the height is back.
   await page.getByRole('button', { name: 'TS-1', exact: true }).click();
-  await page.getByRole('button', { name: 'Walk near' }).click();
+  await page.getByRole('button', { name: 'Walk to point' }).click();
   await expect(page.getByText('Walking…')).toBeHidden({ timeout: 60_000 });
-  await page.getByRole('button', { name: 'Search' }).click();
-  await expect(height).toContainText(/\d\.\d{3}.*follows the prism/, { timeout: 30_000 });
+  await page.getByRole('button', { name: 'Search', exact: true }).click();
+  await expect(height).toContainText(/\d\.\d{3}.*tracking prism/, { timeout: 30_000 });
 
   // Without corrections the fix is of yesterday.
   await page.getByLabel('Corrections received').uncheck();
@@ -130,14 +130,14 @@ test('plan from a receiver, heights from the instrument: begun in order, proved 
 
   // A section is put into the pole, and only the target height follows.
   await page.getByRole('button', { name: /Linked|No link/ }).click();
-  await page.getByLabel(/^(Target height|The pole shows)/).fill('1.700');
+  await page.getByLabel(/^(Target height|Pole reading)/).fill('1.700');
   await page.getByRole('button', { name: 'Done' }).click();
-  await expect(card(page, 'Antenna height and target height do not belong together')).toBeVisible();
+  await expect(card(page, 'Antenna height and target height don’t belong together')).toBeVisible();
   await page.getByRole('button', { name: 'Enter both again…' }).click();
   const again = page.getByRole('dialog');
-  await again.getByLabel('Antenna height, as entered at the receiver').fill('1.820');
-  await again.getByRole('button', { name: 'Pair them' }).click();
-  await expect(card(page, 'Antenna height and target height do not belong together')).toBeHidden();
+  await again.getByLabel('Antenna height in receiver').fill('1.820');
+  await again.getByRole('button', { name: 'Use this combination' }).click();
+  await expect(card(page, 'Antenna height and target height don’t belong together')).toBeHidden();
 
   // The field book tells what was read by which.
   await book.click();

@@ -11,10 +11,10 @@ const atThePole = (page: Page, name: string) =>
 
 /** Opens what is done along roads, with a place typed. */
 async function typePlace(page: Page, e: string, n: string, z = ''): Promise<void> {
-  await page.getByLabel('Where is').selectOption({ label: 'a place, typed or touched on the plan' });
-  await page.getByRole('textbox', { name: 'East' }).fill(e);
-  await page.getByRole('textbox', { name: 'North' }).fill(n);
-  await page.getByRole('textbox', { name: 'Height' }).fill(z);
+  await page.getByLabel('Position of').selectOption({ label: 'a place, typed or touched on the plan' });
+  await page.getByRole('textbox', { name: 'Easting' }).fill(e);
+  await page.getByRole('textbox', { name: 'Northing' }).fill(n);
+  await page.getByRole('textbox', { name: 'Elevation' }).fill(z);
 }
 
 test('anything lies at a station and an offset: marks, the instrument, typed places, beyond the ends', async ({
@@ -24,12 +24,12 @@ test('anything lies at a station and an offset: marks, the instrument, typed pla
   test.slow();
   await enter(page);
   await place(page, 'Mark').click();
-  await atThePole(page, 'Along a road').click();
+  await atThePole(page, 'Road').click();
   const where = page.getByTestId('road-where');
-  await page.getByLabel('Where is').selectOption({ label: 'mark K4' });
+  await page.getByLabel('Position of').selectOption({ label: 'mark K4' });
   await expect(where).toHaveText('0+635.998 · 63.851 m right');
-  await expect(page.getByText(/^Outside of the 25 m to each side that belong to Landing Road/)).toBeVisible();
-  await page.getByLabel('Where is').selectOption('instrument');
+  await expect(page.getByText(/^Outside the 25 m corridor of Landing Road/)).toBeVisible();
+  await page.getByLabel('Position of').selectOption('instrument');
   await expect(where).toContainText(/^0\+\d{3}\.\d{3} · \d+\.\d{3} m (left|right)$/);
   // On the curve, between the strings; then straight on before the start.
   await typePlace(page, '4150', '8042', '5.7');
@@ -39,13 +39,13 @@ test('anything lies at a station and an offset: marks, the instrument, typed pla
   );
   await typePlace(page, '4000', '8052');
   await expect(where).toContainText('before its start');
-  await expect(page.getByText('The line is carried on straight here: nothing of it was designed.')).toBeVisible();
-  await expect(page.getByTestId('road-height')).toHaveText('no height: beyond the end of the line');
+  await expect(page.getByText('Extended straight beyond the end: not designed here.')).toBeVisible();
+  await expect(page.getByTestId('road-height')).toHaveText('no elevation: beyond the end of the line');
   await noSeriousFault(page);
 
   // A station of a string, the way there, and on to the next one over the jump with one key.
   await typePlace(page, '4150', '8042', '5.7');
-  await page.getByLabel('On', { exact: true }).selectOption({ label: 'face of right kerb' });
+  await page.getByLabel('Offset line', { exact: true }).selectOption({ label: 'face of right kerb' });
   await page.getByRole('textbox', { name: 'Station' }).fill('0+180');
   await expect(page.getByTestId('goal-place')).toContainText('0+180.000: E 4');
   await expect(page.getByTestId('road-move')).toContainText(
@@ -61,42 +61,42 @@ test('anything lies at a station and an offset: marks, the instrument, typed pla
   await page.keyboard.press(',');
   await expect(page.getByRole('textbox', { name: 'Station' })).toHaveValue('0+190.000');
   await page.getByRole('textbox', { name: 'Station' }).fill('0+300');
-  await expect(page.getByText('No place of this line has that station.')).toBeVisible();
+  await expect(page.getByText('That station isn’t on this alignment.')).toBeVisible();
 
   // Cut across, with the ground; and its heights.
   await page.getByRole('button', { name: 'Section' }).click();
-  await page.getByLabel('Ground drawn with it').selectOption({ label: 'Ground, of Ground' });
+  await page.getByLabel('Surface', { exact: true }).selectOption({ label: 'Ground, of Ground' });
   await expect(page.getByText(/^Landing Road at 0\+133\.208, looking ahead.*the ground is dashed/)).toBeVisible();
   await expect(page.getByTestId('on-surface')).toContainText(/^Ground 5\.\d{3} m · (CUT|FILL) 0\.\d{3} m$/);
   await page.getByRole('button', { name: 'Profile' }).click();
   await expect(page.getByText(/^high 0\+114\.57/)).toBeVisible();
-  await page.getByText('List of stations').click();
+  await page.getByText('Station list').click();
   await expect(page.getByRole('row', { name: /high point/ })).toBeVisible();
   await noSeriousFault(page);
 
   // A slope from the edge is caught on the ground; a pole that stands too near is sent out.
-  await page.getByText('Slope to the ground').click();
-  await page.getByLabel('It starts at').selectOption({ label: 'right edge' });
+  await page.getByText('Slope stake').click();
+  await page.getByLabel('Hinge point').selectOption({ label: 'right edge' });
   await expect(page.getByTestId('designed-catch')).toContainText(
-    /^By Ground at 0\+133\.2: fill 1 in 2, caught \d\.\d\d m out of right edge, height \d\.\d\d\.$/,
+    /^By Ground at 0\+133\.2: fill 1 in 2, caught \d\.\d\d m out of right edge, elevation \d\.\d\d\.$/,
   );
   await typePlace(page, '4150', '8035', '5.2');
   await expect(page.getByTestId('catch-move')).toContainText(/^(Out|In) \d\.\d\d m, and shoot again/);
   await typePlace(page, '4150', '8042', '5.7');
 
   // What stands at the top is one's own choice, kept on the device.
-  await page.getByText('Figures at the top').click();
-  await page.getByLabel('coordinates and height of the place').check();
-  await expect(page.getByTestId('road-coordinates')).toHaveText(/^E 4.150\.000, N 8.042\.000, height 5\.700$/);
-  await page.getByLabel('what the road is like there, its height, and cut or fill').uncheck();
+  await page.getByText('Figures shown').click();
+  await page.getByLabel('Coordinates and elevation').check();
+  await expect(page.getByTestId('road-coordinates')).toHaveText(/^E 4.150\.000, N 8.042\.000, elevation 5\.700$/);
+  await page.getByLabel('Geometry, design elevation, cut/fill').uncheck();
   await expect(page.getByTestId('road-height')).toBeHidden();
   await page.reload();
   await typePlace(page, '4150', '8042', '5.7');
   await expect(where).toBeVisible();
   await expect(page.getByTestId('road-height')).toBeHidden();
-  await page.getByText('Figures at the top').click();
-  await page.getByLabel('what the road is like there, its height, and cut or fill').check();
-  await page.getByLabel('coordinates and height of the place').uncheck();
+  await page.getByText('Figures shown').click();
+  await page.getByLabel('Geometry, design elevation, cut/fill').check();
+  await page.getByLabel('Coordinates and elevation').uncheck();
 
   // The other road in one step, from anywhere.
   await page
@@ -115,21 +115,21 @@ test('hubs behind a kerb: along the spiral and the curve, set, and written with 
   await enter(page);
   await hurry(page);
   await place(page, 'Mark').click();
-  await atThePole(page, 'Along a road').click();
-  await page.getByRole('button', { name: 'Marks along it…' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Marks along Landing Road' });
-  await dialog.getByLabel('Name', { exact: true }).fill('Right kerb');
-  await dialog.getByLabel('Crew').fill('Kerb crew');
-  await dialog.getByLabel('Marks begin with').fill('RK');
-  await dialog.getByLabel('Offset is measured to').selectOption({ label: 'face of right kerb' });
-  await dialog.getByLabel('Hubs off it by').fill('1');
-  await dialog.getByLabel('Cut and fill to').selectOption({ label: 'top of right kerb' });
-  await dialog.getByLabel('and also to').selectOption({ label: 'flow line of right kerb' });
+  await atThePole(page, 'Road').click();
+  await page.getByRole('button', { name: 'Add road points…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Road points: Landing Road' });
+  await dialog.getByLabel('Name', { exact: true }).fill('Right curb');
+  await dialog.getByRole('textbox', { name: 'Crew', exact: true }).fill('Curb crew');
+  await dialog.getByLabel('Mark prefix').fill('RK');
+  await dialog.getByLabel('Offset line').selectOption({ label: 'face of right kerb' });
+  await dialog.getByLabel('Offset (m)').fill('1');
+  await dialog.getByLabel('Cut/fill to', { exact: true }).selectOption({ label: 'top of right kerb' });
+  await dialog.getByLabel('Second cut/fill to').selectOption({ label: 'flow line of right kerb' });
   await dialog.getByLabel('From').fill('0+140');
   await dialog.getByRole('textbox', { name: 'To', exact: true }).fill('0+190');
-  await dialog.getByLabel('Heights checked against').selectOption({ label: 'Ground, of Ground' });
-  await expect(dialog.getByText(/stations strings and surface differ by more than 6 mm/)).toBeVisible();
-  await dialog.getByLabel('Offsets of their own, one a line: station, colon, offset').fill('0+150: 2');
+  await dialog.getByLabel('Check elevations against').selectOption({ label: 'Ground, of Ground' });
+  await expect(dialog.getByText(/stations, template and surface differ by more than 6 mm/)).toBeVisible();
+  await dialog.getByLabel('Individual offsets (station: offset)').fill('0+150: 2');
   const row = (name: string) => dialog.getByRole('row', { name: new RegExp(`^${name.replace('+', '\\+')} `) });
   await expect(row('RK-0+150')).toContainText('2.000');
   await expect(row('RK-0+184')).toContainText('curve ends, spiral begins');
@@ -139,8 +139,8 @@ test('hubs behind a kerb: along the spiral and the curve, set, and written with 
   await dialog.getByRole('button', { name: 'Make package' }).click();
   await expect(dialog).toBeHidden();
 
-  await atThePole(page, 'Marks').click();
-  await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Right kerb' });
+  await atThePole(page, 'Layout points').click();
+  await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Right curb' });
   await expect(
     page.getByText(/^Offset hub, 1\.000 m right of face of right kerb at 0\+1\d\d of Landing Road/),
   ).toBeVisible();
@@ -153,18 +153,18 @@ test('hubs behind a kerb: along the spiral and the curve, set, and written with 
   await place(page, 'Work').click();
   await page.getByRole('button', { name: 'Change Landing Road' }).click();
   const change = page.getByRole('dialog', { name: 'Landing Road: new revision' });
-  await change.getByLabel('Everything shifted by').fill('0.5');
-  await change.getByLabel('Why').fill('services found in the verge');
-  await change.getByRole('button', { name: 'Keep as new revision' }).click();
+  await change.getByLabel('Alignment shift').fill('0.5');
+  await change.getByLabel('Reason for shift').fill('services found in the verge');
+  await change.getByRole('button', { name: 'Save as new revision' }).click();
   await expect(page.getByText(/^Landing Road was changed since: these places are the older one’s\./)).toBeVisible();
-  await page.getByRole('button', { name: 'Bring Right kerb along' }).click();
+  await page.getByRole('button', { name: 'Bring Right curb along' }).click();
   await page
-    .getByRole('dialog', { name: 'Right kerb: new revision' })
-    .getByRole('button', { name: 'Keep as new revision' })
+    .getByRole('dialog', { name: 'Right curb: new revision' })
+    .getByRole('button', { name: 'Save as new revision' })
     .click();
   await expect(page.getByText(/^Landing Road was changed since/)).toBeHidden();
   await place(page, 'Mark').click();
-  await atThePole(page, 'Along a road').click();
+  await atThePole(page, 'Road').click();
   await expect(
     page.getByText('Landing Road IS SHIFTED 0.500 M RIGHT of its design: services found in the verge'),
   ).toBeVisible();
@@ -177,40 +177,40 @@ test('seen along the road at the pole: to a station, the ground kept there, a sl
   await enter(page);
   await hurry(page);
   await place(page, 'Mark').click();
-  await atThePole(page, 'Along a road').click();
+  await atThePole(page, 'Road').click();
   await page
     .getByRole('contentinfo', { name: 'Instrument and station' })
     .getByRole('combobox')
     .selectOption({ label: 'Landing Road' });
-  await page.getByLabel('Where is').selectOption({ label: 'the pole, live' });
+  await page.getByLabel('Position of').selectOption({ label: 'the pole, live' });
   const where = page.getByTestId('road-where');
   const move = page.getByTestId('road-move');
   const station = page.getByRole('textbox', { name: 'Station' });
   const walk = async () => {
-    await page.getByRole('button', { name: 'Walk near' }).click();
-    await expect(page.getByRole('button', { name: 'Walk near' })).toBeEnabled({ timeout: 60_000 });
-    await page.getByRole('button', { name: 'Search' }).click();
-    await expect(page.getByText('Following the pole')).toBeVisible({ timeout: 30_000 });
+    await page.getByRole('button', { name: 'Walk to point' }).click();
+    await expect(page.getByRole('button', { name: 'Walk to point' })).toBeEnabled({ timeout: 60_000 });
+    await page.getByRole('button', { name: 'Search', exact: true }).click();
+    await expect(page.getByText('Tracking')).toBeVisible({ timeout: 30_000 });
     await expect(move).toContainText(/^(Hold|Nudge)/, { timeout: 60_000 });
   };
   // On the curve, half a metre outside of the kerb: the pole is led by the line, and its height against the kerb.
-  await page.getByLabel('On', { exact: true }).selectOption({ label: 'face of right kerb' });
-  await page.getByLabel('Off it by').fill('0.5');
+  await page.getByLabel('Offset line', { exact: true }).selectOption({ label: 'face of right kerb' });
+  await page.getByLabel('Offset (m)').fill('0.5');
   await station.fill('0+160');
   await walk();
   await expect(where).toContainText(/^0\+(159\.9|160\.0)\d{2} · \d\.\d{3} m right/);
   await expect(move).toContainText(
-    /^(Hold|Nudge): 0\.0\d{2} m (ahead|back), (none across|0\.0\d{2} m (left|right)); (CUT|FILL) \d\.\d{3} m to top of right kerb$/,
+    /^(Hold|Nudge): 0\.0\d{2} m (ahead|back), (on line|0\.0\d{2} m (left|right)); (CUT|FILL) \d\.\d{3} m to top of right kerb$/,
   );
 
   // The offset is switched off for the kerb itself, and on again.
-  await page.getByLabel('Offset ON: to 0.5 m right of it').uncheck();
-  await expect(page.getByLabel('Offset OFF: to face of right kerb itself')).not.toBeChecked();
+  await page.getByLabel('Use offset: 0.5 m right').uncheck();
+  await expect(page.getByLabel('Use offset (now on face of right kerb)')).not.toBeChecked();
   await expect(move).toContainText(/, 0\.5\d{2} m left;|, 0\.4\d{2} m left;/);
-  await page.getByLabel('Offset OFF: to face of right kerb itself').check();
+  await page.getByLabel('Use offset (now on face of right kerb)').check();
 
   // The ground there is kept with its station, and stands in the section.
-  await page.getByText('Measure along it').click();
+  await page.getByText('Measure on alignment').click();
   await page.getByRole('button', { name: 'Shoot G1 here' }).click();
   const kept = page.getByRole('row', { name: /G1 ground/ });
   await expect(kept).toContainText(/0\+(159\.9|160\.0)\d/, { timeout: 30_000 });
@@ -221,10 +221,10 @@ test('seen along the road at the pole: to a station, the ground kept there, a sl
   await page.getByRole('button', { name: 'Plan', exact: true }).click();
 
   // Out to where the slope from the edge meets the ground, as it is found under the pole.
-  await page.getByText('Slope to the ground').click();
-  await page.getByLabel('It starts at').selectOption({ label: 'right edge' });
+  await page.getByText('Slope stake').click();
+  await page.getByLabel('Hinge point').selectOption({ label: 'right edge' });
   const catchMove = page.getByTestId('catch-move');
-  const keep = page.getByRole('button', { name: 'Keep this slope stake' });
+  const keep = page.getByRole('button', { name: 'Save slope stake' });
   let off = 0.5;
   for (let tries = 0; tries < 8; tries++) {
     const said = await catchMove.innerText();
@@ -232,15 +232,18 @@ test('seen along the road at the pole: to a station, the ground kept there, a sl
     if (!found) break;
     off += (found[1] === 'Out' ? 1 : -1) * Number(found[2]);
     // Inside of the kerb the other side is meant.
-    await page.getByLabel('Off it by').fill(Math.abs(off).toFixed(2));
-    await page.getByLabel('to the', { exact: true }).selectOption(off >= 0 ? 'right' : 'left');
+    await page.getByLabel('Offset (m)').fill(Math.abs(off).toFixed(2));
+    await page
+      .getByRole('group', { name: 'Go to station' })
+      .getByLabel('Side')
+      .selectOption(off >= 0 ? 'right' : 'left');
     await walk();
   }
-  await expect(catchMove).toHaveText('On the catch point: the slope meets the ground here.');
+  await expect(catchMove).toHaveText('On the catch point: set the slope stake here.');
   await keep.click();
   const stake = page.getByRole('row', { name: /SS1 slope stake/ });
   await expect(stake).toBeVisible({ timeout: 30_000 });
-  await expect(stake).toContainText(/1 in 2/);
+  await expect(stake).toContainText(/2:1/);
   await noSeriousFault(page);
 
   // Another road is touched on the plan; and from the plan of the work one goes along it.
@@ -250,7 +253,7 @@ test('seen along the road at the pole: to a station, the ground kept there, a sl
   await place(page, 'Field book').click();
   await expect(
     page.getByText(
-      /^SS1 \(slope stake\) measured along Landing Road at 0\+1[56]\d\.\d{3}, .*, where its (cut|fill) is caught/,
+      /^SS1 \(slope stake\) measured along Landing Road at 0\+1[56]\d\.\d{3}, .*, catch point of the (cut|fill) slope/,
     ),
   ).toBeVisible();
   await stored(page);
@@ -262,16 +265,16 @@ test('heights of a road’s marks from a surface instead of its strings: cut and
   await enter(page);
   await hurry(page);
   await place(page, 'Mark').click();
-  await atThePole(page, 'Along a road').click();
+  await atThePole(page, 'Road').click();
   await page
     .getByRole('contentinfo', { name: 'Instrument and station' })
     .getByRole('combobox')
     .selectOption({ label: 'Landing Road' });
-  await page.getByRole('button', { name: 'Marks along it…' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Marks along Landing Road' });
+  await page.getByRole('button', { name: 'Add road points…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Road points: Landing Road' });
   await dialog.getByLabel('Name', { exact: true }).fill('Strip edge');
-  await dialog.getByLabel('Crew').fill('Diggers');
-  await dialog.getByLabel('Marks begin with').fill('SE');
+  await dialog.getByRole('textbox', { name: 'Crew', exact: true }).fill('Diggers');
+  await dialog.getByLabel('Mark prefix').fill('SE');
   await dialog.getByLabel('From').fill('0+150');
   await dialog.getByRole('textbox', { name: 'To', exact: true }).fill('0+170');
   const first = dialog
@@ -280,18 +283,18 @@ test('heights of a road’s marks from a surface instead of its strings: cut and
     .nth(2);
   const byStrings = Number(await first.innerText());
   expect(byStrings).toBeGreaterThan(5);
-  await dialog.getByLabel('Heights checked against').selectOption({ label: 'Ground, of Ground' });
-  await dialog.getByLabel('Heights come from Ground, not from the strings').check();
+  await dialog.getByLabel('Check elevations against').selectOption({ label: 'Ground, of Ground' });
+  await dialog.getByLabel('Use elevations of Ground').check();
   await expect(first).not.toHaveText(byStrings.toFixed(3));
   // Where the hub stands the ground has another height than on the line.
   const onLine = await first.innerText();
-  await dialog.getByLabel('at the place of each hub, not on the string').check();
+  await dialog.getByLabel('Take surface elevation at the hub').check();
   await expect(first).not.toHaveText(onLine);
   const bySurface = Number(await first.innerText());
   expect(Math.abs(bySurface - byStrings)).toBeLessThan(3);
   await dialog.getByRole('button', { name: 'Make package' }).click();
   await expect(dialog).toBeHidden();
-  await atThePole(page, 'Marks').click();
+  await atThePole(page, 'Layout points').click();
   await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Strip edge' });
   await page.getByRole('button', { name: 'SE-0+150', exact: true }).click();
   await expect(page.getByText(bySurface.toFixed(3)).first()).toBeVisible();
@@ -317,37 +320,37 @@ test('a junction return: its points and its radius point, with heights of both r
   test.slow();
   await enter(page);
   await place(page, 'Mark').click();
-  await atThePole(page, 'Along a road').click();
+  await atThePole(page, 'Road').click();
   await page
     .getByRole('contentinfo', { name: 'Instrument and station' })
     .getByRole('combobox')
     .selectOption({ label: 'Landing Road' });
-  await page.getByRole('button', { name: 'Kerb return…' }).click();
-  const dialog = page.getByRole('dialog', { name: 'A kerb return' });
+  await page.getByRole('button', { name: 'Add curb return…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'New curb return' });
   await dialog.getByLabel('Name', { exact: true }).fill('West return');
-  await dialog.getByLabel('Crew').fill('Kerb crew');
-  await dialog.getByLabel('Marks begin with').fill('WR');
+  await dialog.getByRole('textbox', { name: 'Crew', exact: true }).fill('Curb crew');
+  await dialog.getByLabel('Mark prefix').fill('WR');
   await dialog.getByLabel('Radius').fill('9');
   const [from, to] = [dialog.getByRole('group', { name: 'From' }), dialog.getByRole('group', { name: 'To' })];
   await from.getByLabel(/^Near/).fill('0+045');
-  await from.getByLabel('It touches').selectOption({ label: 'face of left kerb' });
-  await from.getByLabel('Heights of').selectOption({ label: 'top of left kerb' });
+  await from.getByLabel('Curb line').selectOption({ label: 'face of left kerb' });
+  await from.getByLabel('Elevations from').selectOption({ label: 'top of left kerb' });
   await to.getByLabel(/^Near/).fill('0+012');
-  await to.getByLabel('It touches').selectOption({ label: 'left edge' });
-  await to.getByLabel('Heights of').selectOption({ label: 'left edge' });
+  await to.getByLabel('Curb line').selectOption({ label: 'left edge' });
+  await to.getByLabel('Elevations from').selectOption({ label: 'left edge' });
   // The arc of the design, which the drawing shows as the western kerb: 82 degrees to the left on a radius of nine
   // metres.
   await expect(dialog.getByTestId('return-figures')).toContainText('Turns 82°00′00″ to the left; 12.881 m long');
   await expect(dialog.getByText('6 marks')).toBeVisible();
   await expect(
     dialog.getByRole('row', {
-      name: /^WR-radius point radius point: strap the radius all round – \d\.\d{3} \d\.\d{3}$/,
+      name: /^WR-radius point radius point: swing the radius by tape – \d\.\d{3} \d\.\d{3}$/,
     }),
   ).toBeVisible();
   await dialog.getByLabel('Radius').fill('90');
   await expect(dialog.getByText(/^The arc would touch (Slip Lane|Landing Road) beyond its end/)).toBeVisible();
   await dialog.getByLabel('Radius').fill('2');
-  await expect(dialog.getByText('So small a return is strapped from its radius point alone.')).toBeVisible();
+  await expect(dialog.getByText('A return this small can be taped from its radius point.')).toBeVisible();
   await dialog.getByLabel('Radius').fill('9');
   await dialog.getByRole('button', { name: 'Make package' }).click();
   await expect(dialog).toBeHidden();
@@ -357,7 +360,10 @@ test('a junction return: its points and its radius point, with heights of both r
   // Its middle is set, with the height between both roads; and the radius point, with the heights of both ends.
   await hurry(page);
   await place(page, 'Mark').click();
-  await page.getByRole('navigation', { name: 'What is done at the pole' }).getByRole('link', { name: 'Marks' }).click();
+  await page
+    .getByRole('navigation', { name: 'What is done at the pole' })
+    .getByRole('link', { name: 'Layout points' })
+    .click();
   await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'West return' });
   for (const [mark, lines] of [
     ['WR-middle', [/^(CUT|FILL) \d\.\d{3} m to /]],
@@ -392,7 +398,7 @@ const WITH_SECTIONS = `<?xml version="1.0"?><LandXML version="1.2"><Units><Metri
 test('a newer file of a road takes the place of the one before, line by line', async ({ page }) => {
   await enter(page);
   await place(page, 'Work').click();
-  await page.getByRole('button', { name: 'Replace Landing Road kerbs', exact: true }).click();
+  await page.getByRole('button', { name: 'Replace Landing Road curbs', exact: true }).click();
   const dialog = page.getByRole('dialog');
   // The same road, a hand's breadth higher.
   const file = new URL('../../demo/ternhaven/landing-road.xml', import.meta.url);
@@ -404,7 +410,7 @@ test('a newer file of a road takes the place of the one before, line by line', a
   await expect(dialog.getByText(/replaces Landing Road as it is now/)).toBeVisible();
   await expect(dialog.getByText('Slip Lane, eastern')).toBeVisible();
   await dialog.getByRole('checkbox', { name: /^Slip Lane, eastern/ }).uncheck();
-  await dialog.getByRole('button', { name: 'Keep as new revision' }).click();
+  await dialog.getByRole('button', { name: 'Save as new revision' }).click();
   await expect(dialog).toBeHidden();
   // Strings and kerbs that were typed for it are still its own; the line that was not taken is as it was.
   await expect(page.getByText('Road Landing Road').locator('xpath=ancestor::p')).toContainText(
@@ -420,15 +426,19 @@ test('designed cross sections come with their line: drawn, read at the pole’s 
 }) => {
   await enter(page);
   await place(page, 'Work').click();
-  await page.getByRole('button', { name: 'Take a drawing…' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Take a drawing' });
+  await page.getByRole('button', { name: 'Import drawing…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Import drawing' });
   await dialog
     .locator('input[type=file]')
     .setInputFiles({ name: 'yard-lane.xml', mimeType: 'application/xml', buffer: Buffer.from(WITH_SECTIONS) });
   await expect(dialog.getByText(/2 cross sections\./)).toBeVisible();
-  await dialog.getByRole('button', { name: 'Take it' }).click();
+  await dialog.getByRole('button', { name: 'Import drawing' }).click();
   await expect(dialog).toBeHidden();
-  await page.getByText('Road Yard lane').locator('xpath=ancestor::p').getByRole('link', { name: 'Go along' }).click();
+  await page
+    .getByText('Road Yard lane')
+    .locator('xpath=ancestor::p')
+    .getByRole('link', { name: 'Work along road' })
+    .click();
   await expect(page.getByRole('heading', { name: 'Yard lane' })).toBeVisible();
   await typePlace(page, '4090', '8098', '5.5');
   await expect(page.getByTestId('by-sections')).toHaveText(
@@ -437,12 +447,12 @@ test('designed cross sections come with their line: drawn, read at the pole’s 
   await page.getByRole('button', { name: 'Section' }).click();
   await expect(page.getByRole('img', { name: /^Cross section/ }).getByText('Subgrade')).toBeVisible();
   await typePlace(page, '4090', '8092');
-  await expect(page.getByText('The designed cross sections have no height here.')).toBeVisible();
-  await page.getByRole('button', { name: 'Marks along it…' }).click();
-  const marks = page.getByRole('dialog', { name: 'Marks along Yard lane' });
-  await marks.getByRole('textbox', { name: 'Every, m', exact: true }).fill('30');
-  await marks.getByLabel('Heights checked against').selectOption({ label: 'its cross sections, Subgrade' });
-  await marks.getByLabel('Heights come from Subgrade, not from the strings').check();
+  await expect(page.getByText('The designed cross sections have no elevation here.')).toBeVisible();
+  await page.getByRole('button', { name: 'Add road points…' }).click();
+  const marks = page.getByRole('dialog', { name: 'Road points: Yard lane' });
+  await marks.getByRole('textbox', { name: 'Interval (m)', exact: true }).fill('30');
+  await marks.getByLabel('Check elevations against').selectOption({ label: 'Cross sections Subgrade' });
+  await marks.getByLabel('Use elevations of Subgrade').check();
   await expect(marks.getByRole('row', { name: /^\S*-?0\+030 1\.000 5\.300/ })).toBeVisible();
 });
 
@@ -451,8 +461,8 @@ test('lines come in from a file: which to take, which station is meant where it 
 }) => {
   await enter(page);
   await place(page, 'Work').click();
-  await page.getByRole('button', { name: 'Take a drawing…' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Take a drawing' });
+  await page.getByRole('button', { name: 'Import drawing…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Import drawing' });
   const choose = (name: string) => dialog.locator('input[type=file]').setInputFiles(fileOf(name));
   for (const [file, sentence] of [
     ['bad-doctype.xml', /declares a DOCTYPE \(line 2\).*Nothing was expanded or fetched/],
@@ -462,7 +472,7 @@ test('lines come in from a file: which to take, which station is meant where it 
   ] as const) {
     await choose(file);
     await expect(dialog.getByText(sentence)).toBeVisible();
-    await expect(dialog.getByRole('button', { name: 'Take it' })).toBeDisabled();
+    await expect(dialog.getByRole('button', { name: 'Import drawing' })).toBeDisabled();
   }
   await choose('bad-gap.xml');
   await expect(
@@ -471,22 +481,28 @@ test('lines come in from a file: which to take, which station is meant where it 
   await choose('kestrel-way.xml');
   await expect(dialog.getByText('1 line with stations')).toBeVisible();
   await expect(
-    dialog.getByText(/7 elements, 2 of them spirals.*It has no profile.*Stations from 1\+400 to 1\+440 come twice/),
+    dialog.getByText(
+      /7 elements, 2 of them spirals.*No profile, so no design elevations.*Stations from 1\+400 to 1\+440 come twice/,
+    ),
   ).toBeVisible();
   await noSeriousFault(page);
-  await dialog.getByRole('button', { name: 'Take it' }).click();
+  await dialog.getByRole('button', { name: 'Import drawing' }).click();
   await expect(dialog).toBeHidden();
 
-  await page.getByText('Road Kestrel Way').locator('xpath=ancestor::p').getByRole('link', { name: 'Go along' }).click();
+  await page
+    .getByText('Road Kestrel Way')
+    .locator('xpath=ancestor::p')
+    .getByRole('link', { name: 'Work along road' })
+    .click();
   await expect(page.getByRole('heading', { name: 'Kestrel Way' })).toBeVisible();
   await page.getByRole('textbox', { name: 'Station' }).fill('1+420');
   await expect(page.getByText('This station comes 2 times along the line: which one?')).toBeVisible();
-  await page.getByRole('button', { name: /^440\.0 m from the start, after jump 2/ }).click();
-  await expect(page.getByTestId('goal-place')).toContainText('no height here');
+  await page.getByRole('button', { name: /^440\.0 m from the start, after equation 2/ }).click();
+  await expect(page.getByTestId('goal-place')).toContainText('no elevation here');
 
   // Taken a second time it would be a second one of that name.
   await place(page, 'Work').click();
-  await page.getByRole('button', { name: 'Take a drawing…' }).click();
+  await page.getByRole('button', { name: 'Import drawing…' }).click();
   await choose('kestrel-way.xml');
   await expect(
     dialog.getByText(
@@ -496,20 +512,22 @@ test('lines come in from a file: which to take, which station is meant where it 
   await dialog.getByRole('button', { name: 'Cancel' }).click();
 
   // One that is typed, by its intersection points.
-  await page.getByRole('button', { name: 'New road…' }).click();
-  const typed = page.getByRole('dialog', { name: 'New road, or another line with stations' });
+  await page.getByRole('button', { name: 'Add road…' }).click();
+  const typed = page.getByRole('dialog', { name: 'New alignment' });
   await typed.getByLabel('Name', { exact: true }).fill('Haul road');
-  await typed.getByLabel('Its way').fill('4040, 8150\n4120, 8180, radius 300');
-  await typed.getByRole('button', { name: 'Keep it' }).click();
+  await typed.getByLabel('Horizontal alignment').fill('4040, 8150\n4120, 8180, radius 300');
+  await typed.getByRole('button', { name: 'Save alignment' }).click();
   await expect(
     typed.getByText('The first and the last point have no curve: take their radius away, or give the point after it.'),
   ).toBeVisible();
-  await typed.getByLabel('Its way').fill('4040, 8150\n4120, 8180, radius 30, spirals 10\n4140, 8130');
-  await typed.getByLabel('Heights', { exact: true }).fill('0+000, 5\n0+060, 6, curve 20\n0+120, 5.2');
-  await typed.getByLabel('Strings and kerbs').fill('edge; right 3; falls 2.5');
+  await typed.getByLabel('Horizontal alignment').fill('4040, 8150\n4120, 8180, radius 30, spirals 10\n4140, 8130');
+  await typed
+    .getByLabel('Profile (vertical alignment)', { exact: true })
+    .fill('0+000, 5\n0+060, 6, curve 20\n0+120, 5.2');
+  await typed.getByLabel('Cross-section lines and curbs').fill('edge; right 3; falls 2.5');
   await expect(typed.getByRole('img', { name: 'Cross section: centreline, edge' })).toBeVisible();
   await noSeriousFault(page);
-  await typed.getByRole('button', { name: 'Keep it' }).click();
+  await typed.getByRole('button', { name: 'Save alignment' }).click();
   await expect(typed).toBeHidden();
   await expect(page.getByText('Road Haul road')).toBeVisible();
 });

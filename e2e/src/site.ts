@@ -91,7 +91,7 @@ export async function enter(page: Page, site = DEMO, who = 'Mara Lindqvist'): Pr
 /** Lets the simulated site run sixty times as fast. */
 export async function hurry(page: Page): Promise<void> {
   await page.getByRole('button', { name: /Linked|No link/ }).click();
-  await page.getByLabel('Pace of the simulated site').selectOption('60');
+  await page.getByLabel('Demo speed').selectOption('60');
   await page.getByLabel('Walking near stops').selectOption('on');
   await page.getByRole('button', { name: 'Done' }).click();
 }
@@ -101,18 +101,18 @@ export const place = (page: Page, name: string): Locator =>
 
 /** Opens a new work package from Work, with what every package needs. */
 export async function newPackage(page: Page, name: string, crew: string, prefix: string): Promise<Locator> {
-  await page.getByRole('button', { name: 'New package…' }).click();
+  await page.getByRole('button', { name: 'Add work package…' }).click();
   const dialog = page.getByRole('dialog', { name: 'New work package' });
   await dialog.getByLabel('Name', { exact: true }).fill(name);
-  await dialog.getByLabel('Crew').fill(crew);
-  await dialog.getByLabel('Marks begin with').fill(prefix);
+  await dialog.getByRole('textbox', { name: 'Crew', exact: true }).fill(crew);
+  await dialog.getByLabel('Mark prefix').fill(prefix);
   return dialog;
 }
 
 /** Starts a new station, wherever the work was left. */
 export async function newStation(page: Page): Promise<void> {
   await place(page, 'Station').click();
-  const again = page.getByRole('button', { name: 'New station…' });
+  const again = page.getByRole('button', { name: 'New setup…' });
   const temperature = page.getByLabel(/^Air temperature/);
   await expect(again.or(temperature).first()).toBeVisible();
   if (await again.isVisible()) await again.click();
@@ -132,8 +132,8 @@ export async function sight(page: Page, mark: string): Promise<void> {
 
 export async function accept(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Accept station' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Accept', exact: true }).click();
-  await expect(page.getByRole('heading', { name: /in force since/ })).toBeVisible();
+  await page.getByRole('dialog').getByRole('button', { name: 'Accept station', exact: true }).click();
+  await expect(page.getByRole('heading', { name: /in use since/ })).toBeVisible();
 }
 
 export async function prove(page: Page, mark: string): Promise<void> {
@@ -143,7 +143,7 @@ export async function prove(page: Page, mark: string): Promise<void> {
 }
 
 async function walkNear(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Walk near' }).click();
+  await page.getByRole('button', { name: 'Walk to point' }).click();
   await expect(page.getByText('Walking…')).toBeHidden({ timeout: 60_000 });
 }
 
@@ -155,7 +155,7 @@ export async function setMark(page: Page): Promise<string> {
   await walkNear(page);
   const set = page.getByRole('button', { name: /^Set mark/ });
   const next = page.getByRole('button', { name: /^Next mark/ });
-  const anew = page.getByRole('button', { name: 'Set it anew' });
+  const anew = page.getByRole('button', { name: 'Set again' });
   const outside = page.getByRole('heading', { name: 'Outside the tolerance' });
   // Driving can push a hub out of the tolerance: then it is pulled and set again, as on site.
   for (let attempt = 0; attempt < 4; attempt++) {

@@ -21,7 +21,7 @@ async function lineLabel(page: Page, line: string): Promise<string> {
 }
 
 async function search(page: Page): Promise<void> {
-  await page.getByRole('button', { name: /^Search/ }).click();
+  await page.getByRole('button', { name: /^Search(?! or run)/ }).click();
 }
 
 test('bolts: a group is drawn, its centre line set, and what was cast measured and reported', async ({ page }) => {
@@ -32,41 +32,41 @@ test('bolts: a group is drawn, its centre line set, and what was cast measured a
   await newPackage(page, 'Kiosk bases', 'Steel', 'KB');
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Tolerance class').selectOption('kerb');
-  await dialog.getByLabel('Hubs off by').fill('1');
-  await dialog.getByLabel('Name of the outline').fill('Bases');
-  await dialog.getByLabel('Hubs stand').selectOption('bolts');
-  await dialog.getByLabel('Direction of the pattern, from north').fill('30');
-  await dialog.getByLabel('Apart, in that direction').fill('0.4');
-  await dialog.getByLabel('Apart, across it').fill('0.3');
-  await dialog.getByLabel('Design height').fill('5.6');
-  await dialog.getByLabel(/^Centres of the groups/).fill('K1, 4196, 8092');
+  await dialog.getByLabel('Offset').fill('1');
+  await dialog.getByLabel('Outline name').fill('Bases');
+  await dialog.getByLabel('Hub layout').selectOption('bolts');
+  await dialog.getByLabel('Pattern azimuth').fill('30');
+  await dialog.getByLabel('Spacing along pattern').fill('0.4');
+  await dialog.getByLabel('Spacing across pattern').fill('0.3');
+  await dialog.getByLabel('Design elevation').fill('5.6');
+  await dialog.getByLabel(/^Centers of the groups/).fill('K1, 4196, 8092');
   await expect(dialog.getByText('8 marks')).toBeVisible();
   await noSeriousFault(page);
   await dialog.getByRole('button', { name: 'Make package' }).click();
   const bases = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Kiosk bases' }) });
-  await expect(bases.getByText(/1 group of bolts, centre/)).toBeVisible();
+  await expect(bases.getByText(/1 group of bolts, center/)).toBeVisible();
 
   await place(page, 'Mark').click();
   await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Kiosk bases' });
   await setMark(page);
-  await atThePole(page, 'As built').click();
-  await page.getByLabel('Compared with').selectOption({ label: 'Kiosk bases' });
+  await atThePole(page, 'As-built').click();
+  await page.getByLabel('Compare with').selectOption({ label: 'Kiosk bases' });
   await page.getByRole('button', { name: 'bolt', exact: true }).click();
   for (const bolt of ['K1.1', 'K1.2', 'K1.3', 'K1.4']) {
     await page.getByRole('button', { name: `Measure ${bolt}` }).click();
-    await expect(page.getByRole('button', { name: `Take back ${bolt}` })).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByRole('button', { name: `Withdraw ${bolt}` })).toBeVisible({ timeout: 60_000 });
   }
-  await expect(page.getByRole('heading', { name: 'Group K1: The group is where it should be' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Bolt group K1: Group in tolerance' })).toBeVisible();
   await expect(page.getByText(/4 of 4 measured/)).toBeVisible();
   // The bearing that was cast this morning has a bolt that is bent.
-  await expect(page.getByRole('heading', { name: /Group GB: GB\.6 is out of the pattern/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /Bolt group GB: GB\.6 is out of the pattern/ })).toBeVisible();
   await noSeriousFault(page);
 
   // Any point, with the code that is up, and its distance to another.
-  await page.getByLabel('Compared with').selectOption('free');
+  await page.getByLabel('Compare with').selectOption('free');
   await page.getByLabel('Name', { exact: true }).fill('cover 1');
   await page.getByRole('button', { name: 'Measure cover 1' }).click();
-  await expect(page.getByRole('button', { name: 'Take back cover 1' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('button', { name: 'Withdraw cover 1' })).toBeVisible({ timeout: 60_000 });
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('cover 2');
   await stored(page);
   const [download] = await Promise.all([
@@ -86,21 +86,21 @@ test('a design surface: pegs get its heights, the ground is read against it, and
   await enter(page);
   await hurry(page);
   await place(page, 'Work').click();
-  await page.getByRole('button', { name: 'Take a drawing…' }).click();
+  await page.getByRole('button', { name: 'Import drawing…' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel(/^A DXF drawing/).setInputFiles(fileURLToPath(FORECOURT));
   await expect(dialog.getByText(/^22 elements on 1 layer, in metres/)).toBeVisible();
-  await dialog.getByRole('button', { name: 'Take it' }).click();
+  await dialog.getByRole('button', { name: 'Import drawing' }).click();
   await expect(dialog).toBeHidden();
 
   await newPackage(page, 'Forecourt pegs', 'Paving', 'FC');
   await dialog.getByLabel('Tolerance class').selectOption('kerb');
-  await dialog.getByLabel('Name of the outline').fill('Paving');
-  await dialog.getByLabel('Hubs stand').selectOption('points');
-  await dialog.getByLabel('Heights come from').selectOption({ label: 'Forecourt grade, of forecourt' });
+  await dialog.getByLabel('Outline name').fill('Paving');
+  await dialog.getByLabel('Hub layout').selectOption('points');
+  await dialog.getByLabel('Elevation source').selectOption({ label: 'Forecourt grade, of forecourt' });
   await dialog.getByLabel(/^Points to mark/).fill('1, 4200, 8088\n2, 4192, 8092\n3, 4204, 8096');
   await expect(dialog.getByText('5.540 to 5.560 m at these places.')).toBeVisible();
-  await expect(dialog.getByText('No height at 2: off the surface.')).toBeVisible();
+  await expect(dialog.getByText('No elevation at 2: off the surface.')).toBeVisible();
   await noSeriousFault(page);
   await dialog.getByRole('button', { name: 'Make package' }).click();
   await expect(dialog).toBeHidden();
@@ -111,22 +111,22 @@ test('a design surface: pegs get its heights, the ground is read against it, and
   expect(await setMark(page)).toBe('FC-1');
   await expect(page.getByText(/^(CUT|FILL) 0\.\d{3} m to design surface$/).first()).toBeVisible();
 
-  await atThePole(page, 'As built').click();
-  await page.getByLabel('Compared with').selectOption({ label: 'surface Forecourt grade, of forecourt' });
+  await atThePole(page, 'As-built').click();
+  await page.getByLabel('Compare with').selectOption({ label: 'surface Forecourt grade, of forecourt' });
   await expect(page.getByTestId('over-surface')).toHaveText(
     /^0\.\d{3} m (above|below) Forecourt grade: (CUT|FILL) 0\.\d{3}/,
   );
   await page.getByLabel('Name', { exact: true }).fill('spot 1');
   await page.getByRole('button', { name: 'Measure spot 1' }).click();
-  await expect(page.getByRole('button', { name: 'Take back spot 1' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('button', { name: 'Withdraw spot 1' })).toBeVisible({ timeout: 60_000 });
   await expect(page.getByRole('row', { name: /^spot 1 .*(above|below) Forecourt grade: (CUT|FILL)/ })).toBeVisible();
   await noSeriousFault(page);
 
-  await atThePole(page, 'On a line').click();
+  await atThePole(page, 'Reference line').click();
   await page.getByLabel('Line', { exact: true }).selectOption({ label: 'between two points' });
   await page.getByLabel('From', { exact: true }).selectOption({ label: 'K3' });
   await page.getByLabel('To', { exact: true }).selectOption({ label: 'FC-1' });
-  await page.getByLabel('It runs').selectOption('right');
+  await page.getByLabel('Shape').selectOption('right');
   await page.getByLabel('Radius').fill('60');
   await expect(page.getByText(/^Arc K3–FC-1, starting \S+ and turning right, \d+\.\d{3} m long/)).toBeVisible();
   await expect(page.getByTestId('off-line')).toHaveText(/^\d+\.\d+ m |On the line/);
@@ -142,9 +142,9 @@ test('leaning piles are set where they come through the ground that is there', a
   await place(page, 'Mark').click();
   await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Gangway piles' });
   await page.getByRole('button', { name: 'GP-1', exact: true }).click();
-  await expect(page.getByText(/The pile leans 1 in 5, its toe to the north/)).toBeVisible();
+  await expect(page.getByText(/Rake 5:1 \(V:H\), toe to the north/)).toBeVisible();
   expect(await setMark(page)).toBe('GP-1');
-  await expect(page.getByText(/the place lies \d+ mm (away from|toward) the toe/)).toBeVisible();
+  await expect(page.getByText(/position shifted \d+ mm (away from|toward) the toe/)).toBeVisible();
   await noSeriousFault(page);
 });
 
@@ -158,18 +158,18 @@ test('blocked here: what stands there is said, and the hub goes to another offse
   await page.getByRole('button', { name: /^Plan/ }).click();
   await expect(page.getByRole('img', { name: /^Plan with the way from \S+ to GP-12 N/ })).toBeVisible();
   await noSeriousFault(page);
-  await page.getByRole('button', { name: /^Scales/ }).click();
+  await page.getByRole('button', { name: /^Axes view/ }).click();
   await page.getByRole('button', { name: /^Blocked…/ }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: /^3\.000 m off/ }).click();
   await expect(dialog.getByText('Say what stands there, so that the next one knows.')).toBeVisible();
-  await dialog.getByLabel('What is in the way').fill('Stack of sheet piles');
+  await dialog.getByLabel('Obstruction').fill('Stack of sheet piles');
   await dialog.getByRole('button', { name: /^3\.000 m off/ }).click();
   await expect(dialog).toBeHidden();
   await expect(page.getByText(/^Offset hub, 3\.000 m/)).toBeVisible();
   await stored(page);
   await place(page, 'Field book').click();
-  await expect(page.getByText(/GP-12 N can’t be set: Stack of sheet piles in the way/)).toBeVisible();
+  await expect(page.getByText(/GP-12 N blocked: Stack of sheet piles/)).toBeVisible();
 });
 
 test('a row of columns: both edges, the width, what to write; and a line read live, with another at once', async ({
@@ -182,7 +182,7 @@ test('a row of columns: both edges, the width, what to write; and a line read li
   await atThePole(page, 'Columns').click();
   // Another test may have drawn a grid too.
   const grid = page.getByLabel('Grid', { exact: true });
-  await expect(page.getByLabel('Along line', { exact: true })).toBeVisible();
+  await expect(page.getByLabel('Grid line', { exact: true })).toBeVisible();
   if (await grid.isVisible()) await grid.selectOption({ label: 'Ticket hall' });
   // As it was measured in the morning: one is twisted, one off its line, one leans.
   await page.getByRole('button', { name: 'A-3', exact: true }).click();
@@ -191,24 +191,24 @@ test('a row of columns: both edges, the width, what to write; and a line read li
     page.getByText(/It is twisted by \d\.\d\d°: the edge to the north stands \d+ mm farther east/),
   ).toBeVisible();
   await noSeriousFault(page);
-  await page.getByLabel('Along line', { exact: true }).selectOption('B');
+  await page.getByLabel('Grid line', { exact: true }).selectOption('B');
   await expect(page.getByRole('heading', { name: /^Column B-1/ })).toBeVisible();
   await page.getByLabel('Shots, averaged').selectOption('1');
   await page.getByRole('button', { name: /^Shoot the south edge/ }).click();
-  await expect(page.getByText('Shoot the other edge too: one edge alone does not show a twist.')).toBeVisible({
+  await expect(page.getByText('Shoot the other edge too: one edge alone doesn’t show a twist.')).toBeVisible({
     timeout: 60_000,
   });
-  await page.getByLabel('Taped width across the line').fill('0.3');
+  await page.getByLabel('Column width across line').fill('0.3');
   await page.getByRole('button', { name: /^Shoot the north edge/ }).click();
-  await expect(page.getByRole('heading', { name: /^Column B-1 stands where it should|^Column B-1: / })).toBeVisible({
+  await expect(page.getByRole('heading', { name: /^Column B-1 is in tolerance|^Column B-1: / })).toBeVisible({
     timeout: 60_000,
   });
   await expect(page.getByText(/^face 0\.1\d\d to line B$/)).toBeVisible();
   await expect(page.getByText('1 of 5 done')).toBeVisible();
 
-  await atThePole(page, 'On a line').click();
+  await atThePole(page, 'Reference line').click();
   await page.getByLabel('Line', { exact: true }).selectOption({ label: await lineLabel(page, 'B') });
-  await page.getByLabel('And at the same time').selectOption({ label: await lineLabel(page, '2') });
+  await page.getByLabel('Second line').selectOption({ label: await lineLabel(page, '2') });
   await search(page);
   await expect(page.getByTestId('off-line')).toHaveText(
     /^\d+\.\d{3} m (left|right) \(\w+\) of line (Ticket hall )?B$|^On the line$/,
@@ -218,8 +218,8 @@ test('a row of columns: both edges, the width, what to write; and a line read li
   const before = await page.getByTestId('off-line').innerText();
   for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight');
   await expect(page.getByTestId('off-line')).not.toHaveText(before);
-  await page.getByLabel('Height where it starts').fill('5.5');
-  await expect(page.getByTestId('along-line')).toHaveText(/(high|low|at its height) against the line/);
+  await page.getByLabel('Start elevation').fill('5.5');
+  await expect(page.getByTestId('along-line')).toHaveText(/(high|low|on design elevation) from the line/);
   // A pole that is still on its way is refused; it is held, and shot again.
   await expect(async () => {
     await page.getByRole('button', { name: /^Measure L\d+/ }).click();
@@ -239,11 +239,11 @@ test('the hall from its drawing: a heap avoided, a hub set and proved; then a ne
   await place(page, 'Work').click();
   await newPackage(page, 'Hall cladding', 'Cladding', 'HC');
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Hubs off by').fill('1.5');
+  await dialog.getByLabel('Offset').fill('1.5');
   await dialog.getByRole('button', { name: 'In drawing Ticket hall…' }).click();
   await dialog.getByRole('button', { name: /outline on WALL-OUTSIDE: 6 corners$/ }).click();
-  await dialog.getByLabel('Name of the outline').fill('Cladding line');
-  await dialog.getByLabel('Design height').fill('6.25');
+  await dialog.getByLabel('Outline name').fill('Cladding line');
+  await dialog.getByLabel('Design elevation').fill('6.25');
   await expect(dialog.getByText('11 marks')).toBeVisible();
   await dialog.getByRole('button', { name: 'Make package' }).click();
   const work = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Hall cladding' }) });
@@ -255,7 +255,7 @@ test('the hall from its drawing: a heap avoided, a hub set and proved; then a ne
       .then((text) => Number(text.replace(/\s/g, ''))),
   );
   const [e, n] = [await east!, await north!];
-  await page.getByRole('button', { name: 'New area…' }).click();
+  await page.getByRole('button', { name: 'Add keep-out area…' }).click();
   await dialog.getByLabel('Name').fill('Heap at D1');
   await dialog.getByLabel(/Corners in order/).fill(
     [
@@ -267,8 +267,8 @@ test('the hall from its drawing: a heap avoided, a hub set and proved; then a ne
       .map(([de, dn], i) => `${i + 1}, ${(e + de!).toFixed(2)}, ${(n + dn!).toFixed(2)}`)
       .join('\n'),
   );
-  await dialog.getByRole('button', { name: 'Keep the area' }).click();
-  await work.getByRole('button', { name: 'Keep clear…' }).click();
+  await dialog.getByRole('button', { name: 'Save area' }).click();
+  await work.getByRole('button', { name: 'Clear obstructions…' }).click();
   await expect(dialog.getByRole('row', { name: /^HC-D1 S/ })).toContainText('Heap at D1');
   await dialog.getByRole('button', { name: 'Use these offsets' }).click();
   await expect(dialog).toBeHidden();
@@ -279,7 +279,7 @@ test('the hall from its drawing: a heap avoided, a hub set and proved; then a ne
   expect(await setMark(page)).toBe('HC-D1 E');
   await prove(page, 'P2');
   await place(page, 'Mark').click();
-  await expect(page.getByRole('row', { name: /HC-D1 E/ })).toContainText('held');
+  await expect(page.getByRole('row', { name: /HC-D1 E/ })).toContainText('verified');
 
   // A newer drawing: the wall at corner D1 stands 30 mm farther east.
   const [, layer] = /WALL-OUTSIDE[\s\S]*?(10\r?\n[\s\S]*)/.exec(readFileSync(HALL, 'utf8'))!;
@@ -295,10 +295,10 @@ test('the hall from its drawing: a heap avoided, a hub set and proved; then a ne
   await expect(dialog.getByText(/Hall cladding: 1 of its corners moved, by up to 30 mm/)).toBeVisible();
   await expect(dialog.getByText(/affected: .*HC-D1 E by \d+ mm/)).toBeVisible();
   await noSeriousFault(page);
-  await dialog.getByRole('button', { name: 'Keep as new revision' }).click();
+  await dialog.getByRole('button', { name: 'Save as new revision' }).click();
   await expect(page.getByText(/Drawing Ticket hall: .*a later revision/)).toBeVisible();
   await place(page, 'Mark').click();
   await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Hall cladding' });
-  await expect(page.getByRole('row', { name: /HC-D1 E/ })).toContainText('of an earlier plan');
+  await expect(page.getByRole('row', { name: /HC-D1 E/ })).toContainText('from an earlier revision');
   await stored(page);
 });

@@ -226,7 +226,7 @@ describe('a sketch', () => {
     );
     const last = pages.at(-1)!;
     expect(unlabelled.length).toBeGreaterThan(0);
-    expect(textsOf(last).some(({ text }) => text.startsWith('No room to name: CROWDED-'))).toBe(true);
+    expect(textsOf(last).some(({ text }) => text.startsWith('Names that didn’t fit: CROWDED-'))).toBe(true);
     expect(overlapping(textsOf(last).filter(({ layer }) => layer === 'labels'))).toEqual([]);
     expect(pages[0].items.filter((item) => item.kind === 'path' && item.layer === 'marks')).toHaveLength(400);
   });

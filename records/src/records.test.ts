@@ -135,13 +135,13 @@ describe('the state of a site', () => {
   it('leaves out what was withdrawn, but keeps it in the book', () => {
     const say = tablet();
     const mark = say('control', controlBody('K1'));
-    const withdrawal = say('withdrawal', { record: mark.id, occupation: null, reason: 'listed by mistake' });
+    const withdrawal = say('withdrawal', { record: mark.id, occupation: null, reason: 'listed by error' });
     const state = siteState([say('site', SITE), mark, withdrawal]);
     expect(state.control).toEqual([]);
     expect(state.timeline.map((fact) => fact.id)).toContain(mark.id);
     expect(bookLine(state, withdrawal)).toEqual({
       topic: 'note',
-      text: expect.stringMatching(/^Withdrawn, listed by mistake: “K1 listed: .*”$/),
+      text: expect.stringMatching(/^Withdrawn, listed by error: “K1 listed: .*”$/),
     });
   });
 

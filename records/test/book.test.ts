@@ -60,7 +60,7 @@ describe('the end of the day', () => {
     expect(codes(story).missing).toEqual(['CLOSING_PROOF_MISSING']);
     const [missing] = closingOf(story.state, story.trust(), 0).missing;
     expect(missing).toEqual({ code: 'CLOSING_PROOF_MISSING', station: 'S1', marks: [mark.body.name], measured: [] });
-    expect(closingWords(missing!).title).toBe('The closing proof of S1 is missing');
+    expect(closingWords(missing!).title).toBe('Closing check shot missing at S1');
     story.prove(solution, 'P2');
     expect(codes(story)).toEqual({ missing: [], open: ['STILL_SET_UP', 'NOT_HANDED_OVER'], tomorrow: ['LEFT_TO_SET'] });
     story.say('close', { occupation: solution.occupation.id, note: '' });
@@ -358,7 +358,9 @@ describe('what the book prints', () => {
       dNMm: expect.closeTo(0, 0),
       dZMm: expect.closeTo(0, 0),
     });
-    expect(proofFigureWords(book.proofs[0]!.figures, 'metre', 'NE')).toMatch(/^plan 4 mm \(N 0, E \+4\), height 0 mm$/);
+    expect(proofFigureWords(book.proofs[0]!.figures, 'metre', 'NE')).toMatch(
+      /^plan 4 mm \(N 0, E \+4\), elevation 0 mm$/,
+    );
     expect(book.notices).toContain('Station S1 is provisional: two marks in sight.');
   });
 });
@@ -374,7 +376,7 @@ describe('heights alone at the end of the day', () => {
     expect(closing().missing).toEqual([
       { code: 'HEIGHTS_UNCHECKED', station: 'L1', measured: ['sill'], disagree: false },
     ]);
-    expect(closing().missing.map((item) => closingWords(item).title)).toEqual(['Nothing checks the heights of L1']);
+    expect(closing().missing.map((item) => closingWords(item).title)).toEqual(['Nothing checks the elevations of L1']);
     story.sight(occupation, 'K2');
     expect(closing().missing).toEqual([]);
     story.sight(occupation, 'K3', 'station', { z: 0.05 });

@@ -58,28 +58,28 @@ describe('a station of which one part is proved', () => {
     const story = withPlanOnlyProof();
     const solution = story.station('S1');
     expect(claim(story, solution).unproven).toEqual(['plan', 'height']);
-    expect(unprovenShort(ageOf(story, solution).unproven)).toBe('unproven');
+    expect(unprovenShort(ageOf(story, solution).unproven)).toBe('not proven');
     const proof = story.prove(solution, 'P1');
     expect(proof.body).toMatchObject({ plan: 'good', height: 'notMeasured' });
     const age = ageOf(story, solution);
     expect(age).toMatchObject({ unproven: ['height'], proven: false, failed: false });
-    expect(unprovenShort(age.unproven)).toBe('height unproven');
+    expect(unprovenShort(age.unproven)).toBe('elevation not proven');
     expect(unprovenWords({ name: 'S1', ...claim(story, solution) })).toEqual({
-      title: 'The height of S1 is unproven',
-      text: 'Its plan is proved; nothing independent has shown its height.',
-      todo: 'Sight a mark with a height that it did not use before the first stake.',
+      title: 'The elevation of S1 is unproven',
+      text: 'Its plan is proved; nothing independent has shown its elevation.',
+      todo: 'Sight a mark with an elevation that it didn’t use before the first stake.',
     });
     expect(proofVerdict('good', 'notMeasured', true, age.unproven)).toMatchObject({
       tone: 'ochre',
-      title: 'The station holds in plan',
+      title: 'Station proven in plan',
     });
     const [wish] = story.trust().propose;
     expect(clearWords(wish!, null, 'S1', age.unproven)).toBe(
-      'Sight one mark with a height that S1 did not use: nothing independent has proved its height yet.',
+      'Sight one mark with an elevation that S1 didn’t use: nothing independent has proved its elevation yet.',
     );
     story.prove(solution, 'P2');
     expect(ageOf(story, solution)).toMatchObject({ unproven: [], proven: true });
-    expect(proofVerdict('good', 'good', true, [])).toMatchObject({ tone: 'good', title: 'The station holds' });
+    expect(proofVerdict('good', 'good', true, [])).toMatchObject({ tone: 'good', title: 'Station proven' });
   });
 
   it('is not said to hold by a good proof while an earlier one is unanswered', () => {
@@ -90,7 +90,7 @@ describe('a station of which one part is proved', () => {
     const { unproven, failed } = claim(story, solution);
     expect(failed).toEqual(['plan']);
     const verdict = proofVerdict('good', 'good', true, unproven, failed);
-    expect(verdict).toMatchObject({ tone: 'brick', title: 'This one is good, an earlier one was not' });
+    expect(verdict).toMatchObject({ tone: 'brick', title: 'This one is good, an earlier one wasn’t' });
     expect(verdict.text).toMatch(/failed in plan: sight a third mark/);
     expect(unprovenWords({ name: 'S1', basis: 'fits', unproven: ['height'], failed: ['plan'] }).text).not.toMatch(
       /is proved/,
@@ -170,7 +170,7 @@ describe('a station that nothing checks', () => {
       );
     expect(ageOf(story, solution)).toMatchObject({ unchecked: true });
     expect(unprovenShort(['plan', 'height'], ageOf(story, solution).unchecked)).toBe('unchecked');
-    expect(notices()[0]).toMatch(/^Station S1 is unchecked: a mistake of any size could be hidden in it\.$/);
+    expect(notices()[0]).toMatch(/^Station S1 is unchecked: an error of any size could be hidden in it\.$/);
     story.prove(solution, 'P1');
     expect(ageOf(story, solution)).toMatchObject({ unchecked: false, proven: true });
     expect(notices()).toEqual([]);
@@ -190,7 +190,7 @@ describe('what leaves', () => {
   }
   const SAID = [
     'Station S1 is provisional: wind, tripod on fill.',
-    'A proof of station S1 failed in plan, and nothing has answered it.',
+    'A check shot of station S1 failed in plan, and nothing has answered it.',
   ];
 
   it('carries why its station is provisional, for which class it was accepted, and what has proved it', () => {

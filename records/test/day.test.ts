@@ -460,10 +460,10 @@ describe('figures of the day', () => {
     const lines = story.facts.map((fact) => bookLine(story.state, fact).text);
     expect(lines.filter((line) => line.startsWith('Site settings'))).toEqual([
       `Site settings: ${settings.name}`,
-      'Site settings changed: site zero, how stakes are written',
+      'Site settings changed: site zero, stake convention',
       'Site settings kept as they were',
     ]);
-    expect(lines).toContain(`${plan.name} can’t be set: Machine in the way`);
+    expect(lines).toContain(`${plan.name} blocked: Machine`);
     expect(lines).toContain('S1: battery changed');
     expect(lines).toContain('Cut sheet 1, revision 2: 1 mark, 1 withheld');
     expect(lines).toContain('Crew told.');

@@ -67,7 +67,7 @@ function eventfulSite(): readonly AnyFact[] {
     },
     ...{ effects: [{ mark: slipped.id, planMm: 12, heightMm: null }], supersedes: null },
   });
-  story.say('withdrawal', { record: set[1]!.id, occupation: null, reason: 'a mistake' });
+  story.say('withdrawal', { record: set[1]!.id, occupation: null, reason: 'an error' });
   story.say('withdrawal', { record: null, occupation: first.occupation.id, reason: 'the wrong mark' });
   story.control(['K1'], { z: 5.2 });
   story.measure(second, { e: 4000, n: 8000, z: 5 }, { name: 'B1' }, 2);

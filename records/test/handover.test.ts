@@ -118,7 +118,7 @@ describe('a stake', () => {
     expect(sheetNotices(state, story.trust())[0]!.marks).toEqual([{ name: mark.body.name, trouble: 'rewritten' }]);
     expect(state.timeline.find(({ id }) => id === mark.id)!.body).toMatchObject({ stakeText: mark.body.stakeText });
     expect(bookLine(state, writing).text).toBe(
-      `The stake of ${mark.body.name} is written anew: ${body.stakeText.join(' · ')}`,
+      `The stake of ${mark.body.name} is rewritten: ${body.stakeText.join(' · ')}`,
     );
     story.say('withdrawal', { record: writing.id, occupation: null, reason: 'the wrong stake' });
     expect([...story.state.marks.values()].find(({ id }) => id === mark.id)!.body.stakeText).toEqual(
@@ -173,7 +173,7 @@ describe('a stake', () => {
   });
 });
 
-describe('a mark that is said to be gone or hit', () => {
+describe('a mark that is reported gone or hit', () => {
   it('comes off the sheet and the crew’s page, has to be set again, and is good once it was', () => {
     const { story, work, solution, marks } = hall();
     story.say('report', { mark: marks[0]!.id, kind: 'destroyed', who: 'Jo', text: 'loader' });
@@ -195,7 +195,7 @@ describe('a mark that is said to be gone or hit', () => {
         state,
         state.timeline.findLast((fact) => fact.type === 'report')!,
       ).text,
-    ).toBe(`${marks[0]!.body.name} is said to be gone, by Jo: loader`);
+    ).toBe(`${marks[0]!.body.name} reported gone, by Jo: loader`);
   });
   it('that was only hit is good again after a good sight to it, not after a bad one or one from before', () => {
     const { story, work, solution, marks } = hall();

@@ -78,7 +78,7 @@ describe('the control report', () => {
       pairs: [],
     });
     // What a station is worth goes along with what it found.
-    expect(report.notices.join(' ')).toMatch(/A proof of station S1 failed in plan, and nothing has answered it/);
+    expect(report.notices.join(' ')).toMatch(/A check shot of station S1 failed in plan, and nothing has answered it/);
     expect(report.rows[0]).toMatchObject({ name: 'P1', propose: 'sightAgain', proof: true, usedBy: [] });
     expect(report.rows.find((row) => row.name === 'K1')).toMatchObject({
       usedBy: ['S1'],
@@ -186,7 +186,7 @@ describe('a set-up packed for a colleague', () => {
     const occupation = story.occupy('S1');
     story.sight(occupation, 'K1');
     story.sight(occupation, 'K2');
-    story.control(['K1'], { note: 'surveyed anew' });
+    story.control(['K1'], { note: 'surveyed again' });
     const draft = stationDraft(story.state, occupation, {});
     const packed = helpPackage(story.state, occupation, {
       at: story.instant(),

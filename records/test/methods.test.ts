@@ -448,7 +448,7 @@ describe('an entry that was wrong', () => {
         true,
       );
     expect(bookLine(story.state, story.state.corrections[0]!).text).toBe(
-      'S1: 1 sight found to have been taken from S2: the legs were hit before',
+      'S1: 1 sight reassigned to station S2: the legs were hit before',
     );
   });
 

@@ -20,7 +20,7 @@ describe('names that look alike', () => {
     ['Hall', ['Halls', 'Wall']],
     ['', ['']],
     ['  ', ['a']],
-  ])('%s and %j are not', (name, taken) => {
+  ])('%s and %j aren’t', (name, taken) => {
     expect(alikeName(name, taken)).toBeNull();
   });
 

@@ -25,8 +25,8 @@ describe('a station whose control was revised since', () => {
     });
     const { title, text } = olderControlWords({ ...older!, name: 'S1' }, 'metre');
     expect(title).toBe('S1 was computed before K1, K2, K3 and K4 were revised');
-    expect(text).toMatch(/K1 is listed 20 mm in plan and 10 mm in height from where it was then/);
-    expect(text).toMatch(/The mark set from it would move by up to 20 mm in plan and 10 mm in height\.$/);
+    expect(text).toMatch(/K1 is listed 20 mm in plan and 10 mm in elevation from where it was then/);
+    expect(text).toMatch(/The mark set from it would move by up to 20 mm in plan and 10 mm in elevation\.$/);
     story.say('withdrawal', { record: solution.fact.id, occupation: solution.occupation.id, reason: 'wrong site' });
     expect(stationsOnOlderControl(story.state)).toEqual([]);
   });

@@ -290,9 +290,9 @@ describe('plan from a receiver, height from the instrument', () => {
     expect(sheet.rows[0]).toMatchObject({ station: 'S1', standing: 'held' });
     const book = told.story.facts.map((fact) => bookLine(state, fact).text);
     expect(book).toContain(
-      'S1: plan from receiver Receiver 7 (Pole 2), offset 0.120 m, antenna 1.620 m; fitted to the site within 5 mm plan, 15 mm height',
+      'S1: plan from receiver Receiver 7 (Pole 2), offset 0.120 m, antenna 1.620 m; fitted to the site within 5 mm plan, 15 mm elevation',
     );
-    expect(book.some((line) => /^S1: heights from K1, K2, plan from the receiver/.test(line))).toBe(true);
+    expect(book.some((line) => /^S1: elevations from K1, K2, plan from the receiver/.test(line))).toBe(true);
   });
 
   it('recomputes heights, and no plan, when a benchmark moved or a target height was wrong', () => {

@@ -154,10 +154,10 @@ describe('raw sights', () => {
       [broken(at, (line) => line.replace('"purpose"', '"purposes"')), new RegExp(`^Line ${at + 1}, sight/`)],
       [
         broken(at, (line) => line.replace(/"name":"K\d"/, '"name":"K99"')),
-        /names the control mark K99, but the file does not say/,
+        /names the control mark K99, but the file doesn’t say/,
       ],
       [readRawSights([...lines, lines.find((line) => line.startsWith('{"setup"'))!].join('\n')), /a second setup/],
-      [readRawSights(lines.filter((line) => !line.startsWith('{"setup"')).join('\n')), /has no set-up/],
+      [readRawSights(lines.filter((line) => !line.startsWith('{"setup"')).join('\n')), /has no setup/],
       [readRawSights([...lines, '{"poem":{}}'].join('\n')), /is no header, control, setup, sight or station/],
     ] as const;
     for (const [found, reason] of cases) expect(found.ok ? 'taken' : rawSightsFaultWords(found.error)).toMatch(reason);
@@ -254,7 +254,7 @@ describe('observations of a LandXML file', () => {
     expect(wrong(sight('horizAngle="10"'))).toContain('has no zenithAngle');
     expect(wrong(sight('horizAngle="10" zenithAngle="90"', ''))).toContain('has no TargetPoint');
     expect(wrong('<RawObservation setupID="9" horizAngle="1" zenithAngle="90"/>')).toContain(
-      'has setupID “9”, which is not known here',
+      'has setupID “9”, which isn’t known here',
     );
     expect(wrong(setup + setup)).toContain('has the id 1, which another InstrumentSetup has already');
     expect(wrong(setup, '')).toContain('no Units');

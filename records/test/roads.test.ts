@@ -222,7 +222,7 @@ describe('work along a road', () => {
       ['RK-0+040', ''],
       ['RK-0+040 (2)', 'stations jump: back 0+050.000, vertical curve begins'],
       ['RK-0+048', 'high point'],
-      ['RK-0+050', 'spiral begins'],
+      ['RK-0+050', 'TS (start of spiral)'],
     ]);
     const [first, own] = plans.value;
     expect(first).toMatchObject({
@@ -258,7 +258,7 @@ describe('work along a road', () => {
     expect(roadWorkOf({ ...kept, rule: 'points' })).toBeNull();
     const plans = hubPlans([kept], 1, 'RK');
     if (!plans.ok) throw new Error(plans.error.code);
-    const made1 = story.work({ name: 'Kerb hubs', items: [kept], plans: plans.value });
+    const made1 = story.work({ name: 'Curb hubs', items: [kept], plans: plans.value });
     expect(olderRoads(story.state, made1)).toEqual([]);
     expect(roadOfItem(story.state, kept)?.fact.id).toBe(road.id);
     const newer = story.say('alignment', { ...BODY, shift: 0.3, shiftReason: 'services', supersedes: road.id });
@@ -395,15 +395,15 @@ describe('slopes of a road', () => {
     );
     expect(catchMoveWords(-0.2, 'metre', 0.05)).toBe('In 0.20 m, and shoot again: the ground changes on the way.');
     const caught = atSlope(road, slope, 30, 7, hinge.z + 2)!;
-    expect(catchMoveWords(caught.move, 'metre', 0.05)).toBe('On the catch point: the slope meets the ground here.');
+    expect(catchMoveWords(caught.move, 'metre', 0.05)).toBe('On the catch point: set the slope stake here.');
     expect(slopeStakeWords(caught, 'right edge', 2, 'metre')).toEqual([
-      'SLOPE STAKE, cut 1 in 2',
+      'SLOPE STAKE, cut 2:1',
       '4.000 m to right edge',
       'CUT 2.000 m to right edge',
     ]);
     const below = atSlope(road, slope, 30, 4.5, hinge.z - 1)!;
     expect(slopeStakeWords(below, 'kerb.face', 1.5, 'metre')).toEqual([
-      'SLOPE STAKE, fill 1 in 1.5',
+      'SLOPE STAKE, fill 1.5:1',
       '1.500 m to face of kerb',
       'FILL 1.000 m to face of kerb',
     ]);

@@ -345,7 +345,7 @@ describe('what was measured as it stands', () => {
     const station = story.station('S1');
     const arc = {
       kind: 'line',
-      name: 'arc kerb',
+      name: 'arc curb',
       from: { e: 4000, n: 8000, z: null },
       to: { e: 4010, n: 8010, z: null },
       bulge: Math.tan(Math.PI / 8),
@@ -624,7 +624,7 @@ describe('what nobody has answered', () => {
       `Nobody said that buried services were located before they were driven: ${work.body.plans[0]!.name}.`,
     ]);
     expect(sheet().stations.flatMap((station) => stationNotices(station, 'metre'))).toContain(
-      'At station S1 nobody confirmed the weather and pole, carried over from the placing before.',
+      'At station S1 nobody confirmed the weather and pole, carried over from the setup before.',
     );
     story.say('care', { what: 'services', about: work.id, text: 'located' });
     expect(sheet().open).toEqual([]);

@@ -208,20 +208,17 @@ describe('an archive', () => {
 
   it('that was changed, cut short or is none is refused with its reason, and nothing is written', async () => {
     const cases: readonly (readonly [Buffer, RegExp])[] = [
-      [
-        edited('facts.jsonl', (text) => text.replace('Ternhaven', 'Elsewhere')),
-        /facts\.jsonl is not as it was written/,
-      ],
+      [edited('facts.jsonl', (text) => text.replace('Ternhaven', 'Elsewhere')), /facts\.jsonl isn’t as it was written/],
       [edited('facts.jsonl', (text) => `${text}{"id":1}\n`, true), /facts\.jsonl, line \d+: /],
       [
         edited('facts.jsonl', (text) => text.replace('"type":"site"', '"type":"palace"'), true),
         /facts\.jsonl, line \d+: /,
       ],
-      [edited('facts.jsonl', () => 'not json\n', true), /line 1, is not JSON/],
+      [edited('facts.jsonl', () => 'not json\n', true), /line 1, isn’t JSON/],
       [edited('facts.jsonl', (text) => `null\n${text}`, true), /facts\.jsonl, line 1: /],
       [
         edited('facts.jsonl', (text) => text.replace(/"at":"\d{4}/, '"at":"0000'), true),
-        /facts\.jsonl, line \d+: at is not a date/,
+        /facts\.jsonl, line \d+: at isn’t a date/,
       ],
       [
         edited('facts.jsonl', (text) => `${text}"${'x'.repeat(3 * 1024 * 1024)}`, true),
@@ -240,12 +237,12 @@ describe('an archive', () => {
         /An entry in facts\.jsonl refers to another that is neither/,
       ],
       [edited('images/extra.php', () => '<?php', true), /nothing that belongs in an archive/],
-      [edited('images/extra.php', () => '<?php'), /is not on the archive’s list/],
+      [edited('images/extra.php', () => '<?php'), /isn’t on the archive’s list/],
       [edited('manifest.json', (text) => text.replace('"version":1', '"version":3')), /later version/],
-      [edited('manifest.json', (text) => text.replace('site archive', 'zoo')), /list of contents is not one/],
+      [edited('manifest.json', (text) => text.replace('site archive', 'zoo')), /list of contents isn’t one/],
       [archive.subarray(0, archive.length - 2000), /ends before all of it|not in it|damaged/],
       [Buffer.from('PK but not really'), /no archive of a site|no ZIP file|ends before/],
-      [Buffer.from(zipSync({ 'readme.txt': strToU8('hello') })), /does not begin with its list/],
+      [Buffer.from(zipSync({ 'readme.txt': strToU8('hello') })), /doesn’t begin with its list/],
       [filesFirst(archive), /comes before the entries of its site/],
     ];
     for (const [bytes, reason] of cases) {

@@ -31,7 +31,7 @@ describe('what stands there', () => {
     const answer = await ask('as-built.csv').expect(200);
     expect(answer.headers['content-disposition']).toContain('as-built.csv');
     const rows = answer.text.trim().split('\r\n');
-    expect(rows[0]).toMatch(/^.?Name,Code,East m,North m,Height m,Compared with,East off m/);
+    expect(rows[0]).toMatch(/^.?Name,Code,East \(m\),North \(m\),Elevation \(m\),Compare with,dE \(m\)/);
     const bolts = rows.filter((row) => row.startsWith('GB.'));
     expect(bolts).toHaveLength(8);
     // The bolt that is bent is out of its class, and no other.
@@ -66,8 +66,8 @@ describe('what stands there', () => {
         }).title,
     );
     expect(titles).toEqual([
-      'Column A-1 stands where it should',
-      'Column A-2 stands where it should',
+      'Column A-1 is in tolerance',
+      'Column A-2 is in tolerance',
       'Column A-3: twisted',
       'Column A-4: off line',
       'Column A-5: leaning',

@@ -67,7 +67,7 @@ describe('control lists', () => {
     [`name,E,N,note\nK1,10,20,${'x'.repeat(3000)}`, /^Row 2: note must not have more than 2000 characters/],
     ['name,E,N\n"K1\nK2",10,20', /^Row 2: name must match|^Row 2: name/],
     ['name,E,N,sdh\nK1,10,20,1e12', /^Row 2: sdHMm must be at most 10000/],
-  ])('are refused by the rules that hold for facts, with their row: %#', async (text, reason) => {
+  ])('are rejected by the rules that hold for facts, with their row: %#', async (text, reason) => {
     await freshSite();
     const { body } = await send(text).expect(422);
     expect(body).toMatchObject({ code: 'INVALID_FILE', detail: expect.stringMatching(reason) });
@@ -122,7 +122,9 @@ describe('control lists', () => {
 
   it('that are no text are refused', async () => {
     await freshSite();
-    expect((await send(Buffer.from([0x50, 0x4b, 3, 4, 0, 0, 1, 2])).expect(422)).body.detail).toMatch(/not UTF-8 text/);
+    expect((await send(Buffer.from([0x50, 0x4b, 3, 4, 0, 0, 1, 2])).expect(422)).body.detail).toMatch(
+      /isn’t UTF-8 text/,
+    );
   });
 
   it('are refused at a time that does not exist', async () => {

@@ -90,7 +90,7 @@ describe('a link', () => {
       expect(answer.status).toBe(410);
       expect(answer.body).toMatchObject({
         code: 'LINK_ENDED',
-        detail: 'This page has been closed. Ask the layout crew for a new link.',
+        detail: 'This link is no longer valid. Ask the layout crew for a new one.',
       });
     }
     const report = { mark: id(), kind: 'destroyed', who: '', text: '' };

@@ -190,7 +190,7 @@ describe('bad bodies', () => {
     ['an empty text', { text: '' }, 'INVALID_INPUT', '/body/text'],
     ['a text that no database keeps', { text: 'a\u0000b' }, 'INVALID_INPUT', '/body/text'],
     ['half of a character', { text: 'a\ud800b' }, 'INVALID_INPUT', '/body/text'],
-  ])('%s is refused by field', async (_what, change, code, field) => {
+  ])('%s is rejected by field', async (_what, change, code, field) => {
     const { site, make } = await newSite();
     const note = make('note', { text: 'x', ...change });
     const { body } = await put(site, note).expect(422);

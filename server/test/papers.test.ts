@@ -193,7 +193,7 @@ describe('control marks', () => {
       expect(card).toContain(said);
     const labels = await textOf((await post('controlLabels', { format: 'a4of24' }).expect(200)).body as Buffer);
     for (const name of ['K1', 'K8', 'BM1']) expect(labels).toContain(name);
-    expect(labels).toContain(`height ${mark.body.z!.toFixed(3)} m`);
+    expect(labels).toContain(`elevation ${mark.body.z!.toFixed(3)} m`);
     await post('controlCard', { mark: id() }).expect(409);
   });
 });
@@ -207,28 +207,29 @@ describe('the field book', () => {
         .post(`/api/v1/sites/${SITE}/papers/${kind}`)
         .send({ ...common, ...options });
     const setup = await textOf((await post('setup', { occupation: occupation.id }).expect(200)).body as Buffer);
-    for (const said of ['Set-up S3', 'Sights, as read and reduced', 'Proofs', 'Sketch']) expect(setup).toContain(said);
+    for (const said of ['Setup S3', 'Sights, as read and reduced', 'Check shots', 'Sketch'])
+      expect(setup).toContain(said);
     const day = await textOf((await post('day', { day: '2031-05-06' }).expect(200)).body as Buffer);
     for (const said of [
       'Field book, 6 May 2031',
-      'Set-up S1',
+      'Setup S1',
       'WITHDRAWN',
       'Control not used',
       'K5 plan: left out of S3',
     ])
       expect(day).toContain(said);
-    expect(setup).toContain('Judged as ');
+    expect(setup).toContain('Assessment: ');
     expect(setup).toContain('Sighted again, directions, and things as they stand');
     const shift = await textOf((await post('shift', {}).expect(200)).body as Buffer);
     for (const said of [
-      'For who comes next',
+      'Shift handover',
       'S3, set up',
-      'Open',
+      'Still open',
       'Control',
       'proved good',
       'Work',
       'Ticket hall hubs',
-      'used for its height, not its place',
+      'used for its elevation, not its place',
     ])
       expect(shift).toContain(said);
     const asked = await textOf(
@@ -289,7 +290,7 @@ describe('photos', () => {
       .send({ at: NOW, by: who, timeZone: 'UTC', occupation: solution.body.occupation })
       .expect(200);
     const text = await textOf(answer.body as Buffer);
-    for (const said of ['front of the lath', 'back of the lath', 'kept, but not in a form that is printed'])
+    for (const said of ['front of the lath', 'back of the lath', 'stored, but can’t be printed'])
       expect(text).toContain(said);
     const document = await opened(answer.body as Buffer);
     const images = await Promise.all(
@@ -395,7 +396,7 @@ describe('a sheet', () => {
     const sheets = (await readXlsxFile(bytes)) as unknown as { sheet: string; data: unknown[][] }[];
     expect(sheets.map((each) => each.sheet)).toEqual(['Marks', 'About']);
     const rows = sheets[0]!.data;
-    const at = rows[0]!.indexOf('Hub height m');
+    const at = rows[0]!.indexOf('Hub elevation (m)');
     expect(rows[1]![0]).toBe('=HYPERLINK("http://x")');
     expect(typeof rows[2]![at]).toBe('number');
     expect(rows[2]![at]).toBeCloseTo(sheet.rows[1]!.hubZ!, 3);
@@ -500,7 +501,7 @@ describe('a sheet', () => {
       .send({ mark: row.mark, kind: 'moved', who: 'Jo', text: '' })
       .expect(201);
     const noticed = await textOf((await request(harness.app).get(`${path}/pdf`).expect(200)).body as Buffer);
-    expect(noticed).toContain(`Since this sheet was issued: ${row.name}: said to have been hit or moved`);
+    expect(noticed).toContain(`Since this sheet was issued: ${row.name}: reported hit or moved`);
     expect((await request(harness.app).get(path).expect(200)).body).toEqual(before);
   });
 

@@ -22,7 +22,7 @@ const CHANGES = [
 ] as const;
 
 describe('a page of another origin', () => {
-  it.each(CHANGES)('can not %s %s', async (method, address) => {
+  it.each(CHANGES)('can’t %s %s', async (method, address) => {
     const ask = () =>
       request(harness.app)[method](address).set('Host', '127.0.0.1:4180').set('Content-Type', 'text/plain');
     for (const origin of ['http://evil.example', 'http://127.0.0.1:8080', 'null', 'nonsense'])
@@ -47,7 +47,7 @@ describe('a page of another origin', () => {
 });
 
 describe('a body that any page may send', () => {
-  it.each(CHANGES)('is not taken by %s %s', async (method, address) => {
+  it.each(CHANGES)('isn’t taken by %s %s', async (method, address) => {
     const ask = () => request(harness.app)[method](address).set('Host', '127.0.0.1:4180');
     for (const type of [
       'text/plain',

@@ -186,16 +186,16 @@ describe('a sheet', () => {
     expect(data).toHaveLength(1);
     expect(data[0]).toMatchObject({
       Mark: `'${row.name}`,
-      'East off mm': '-2',
-      'North off mm': '0',
-      'Hub height m': '5.900',
-      'Ground height m': '5.800',
+      'dE (mm)': '-2',
+      'dN (mm)': '0',
+      'Hub elevation (m)': '5.900',
+      'Ground elevation (m)': '5.800',
       'Cut or fill': 'FILL 0.350',
       Station: 'S1 (provisional)',
-      'Set at': '09:10',
-      'Proof before': '5 May 17:00',
-      'Proof after': 'none',
-      'Site zero m': '',
+      'Time set': '09:10',
+      'Check shot before': '5 May 17:00',
+      'Check shot after': 'none',
+      'Site zero (m)': '',
       Revision: '2',
     });
   });
@@ -220,7 +220,7 @@ describe('a sheet', () => {
       { name: 'H-E', change: 'writtenAnew' as const },
     ];
     expect(await textOf(await sheetPdf({ ...sheet, changes }))).toContain(
-      'Changed since revision 1: taken away: H-C; stake written anew: H-D, H-E.',
+      'Changed since revision 1: removed: H-C; stake rewritten: H-D, H-E.',
     );
   });
 

@@ -35,18 +35,18 @@ describe('a height that was entered wrongly', () => {
   it('shows every mark that it concerns before it is said, and says both', async () => {
     const { story, solution, mark } = day();
     const { user } = show(story, <CorrectEntries solution={solution} onClose={nothing} />);
-    await user.type(screen.getByLabelText('Right value, m'), '1.6');
-    expect(screen.getByText('Every mark set from here stays where it was thought to be.')).toBeTruthy();
+    await user.type(screen.getByLabelText('Correct value (m)'), '1.6');
+    expect(screen.getByText('No mark set from here changes.')).toBeTruthy();
     expect(screen.getByText(/cancels: the station comes out as much too high/)).toBeTruthy();
     await user.selectOptions(screen.getByLabelText('From the sight'), mark.body.sight);
-    const concerned = within(screen.getByRole('region', { name: 'Marks concerned' }));
-    expect(concerned.getByText('1 mark is elsewhere than was thought:')).toBeTruthy();
+    const concerned = within(screen.getByRole('region', { name: 'Marks affected' }));
+    expect(concerned.getByText('1 mark changes position:')).toBeTruthy();
     expect(concerned.getByText(/100 mm.*out/)).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Correct it' }));
+    await user.click(screen.getByRole('button', { name: 'Save correction' }));
     expect(screen.getByText(/Say how you know/)).toBeTruthy();
     expect(said()).toHaveLength(0);
-    await user.type(screen.getByLabelText('How you know (needed)'), 'pole up');
-    await user.click(screen.getByRole('button', { name: 'Correct it' }));
+    await user.type(screen.getByLabelText('Evidence'), 'pole up');
+    await user.click(screen.getByRole('button', { name: 'Save correction' }));
     await waitFor(() => expect(said()).toHaveLength(2));
     expect(said()[0]).toMatchObject({
       type: 'correction',
@@ -61,17 +61,17 @@ describe('a height that was entered wrongly', () => {
   it('is the station: only marks can be given to another, and that one is named', async () => {
     const { story, solution, mark } = day();
     const alone = show(story, <CorrectEntries solution={solution} onClose={nothing} />);
-    await alone.user.selectOptions(screen.getByLabelText('What was wrong'), 'Station of a range of sights');
+    await alone.user.selectOptions(screen.getByLabelText('Entry to correct'), 'Station the sights belong to');
     expect(screen.getByText('No other station was accepted here: accept the right one first.')).toBeTruthy();
     alone.unmount();
     story.stand({ ...story.standsAt, e: story.standsAt.e + 0.05 });
     const second = story.station('S2');
     const { user } = show(story, <CorrectEntries solution={solution} onClose={nothing} />);
-    await user.selectOptions(screen.getByLabelText('What was wrong'), 'Station of a range of sights');
+    await user.selectOptions(screen.getByLabelText('Entry to correct'), 'Station the sights belong to');
     expect(within(screen.getByLabelText<HTMLSelectElement>('From the sight')).getAllByRole('option')).toHaveLength(1);
     expect(screen.getByText(/50 mm in plan.*out/)).toBeTruthy();
-    await user.type(screen.getByLabelText('How you know (needed)'), 'the legs were hit');
-    await user.click(screen.getByRole('button', { name: 'Correct it' }));
+    await user.type(screen.getByLabelText('Evidence'), 'the legs were hit');
+    await user.click(screen.getByRole('button', { name: 'Save correction' }));
     await waitFor(() => expect(said()).toHaveLength(2));
     expect(said()[0]).toMatchObject({
       type: 'correction',
@@ -94,16 +94,16 @@ describe('a height that was entered wrongly', () => {
     };
     story.say('equipment', { item: newId(), what, retired: false, supersedes: null });
     const { user } = show(story, <CorrectEntries solution={solution} onClose={nothing} />);
-    await user.selectOptions(screen.getByLabelText('What was wrong'), 'Target of a range of sights');
+    await user.selectOptions(screen.getByLabelText('Entry to correct'), 'Target (prism constant)');
     await user.selectOptions(screen.getByLabelText('From the sight'), mark.body.sight);
     expect(screen.getByText(/1[78] mm in plan/)).toBeTruthy();
-    await user.selectOptions(screen.getByLabelText('It was'), 'another, with the constant');
-    await user.type(screen.getByLabelText('Right constant, mm'), '−900');
-    expect(screen.getByText('Give the constant, between −500 and 500 mm.')).toBeTruthy();
-    await user.clear(screen.getByLabelText('Right constant, mm'));
-    await user.type(screen.getByLabelText('Right constant, mm'), '-30');
-    await user.type(screen.getByLabelText('How you know (needed)'), 'looked at it');
-    await user.click(screen.getByRole('button', { name: 'Correct it' }));
+    await user.selectOptions(screen.getByLabelText('Actual target'), 'another, with the constant');
+    await user.type(screen.getByLabelText('Correct constant (mm) (mm)'), '−900');
+    expect(screen.getByText('Enter the constant, between −500 and 500 mm.')).toBeTruthy();
+    await user.clear(screen.getByLabelText('Correct constant (mm) (mm)'));
+    await user.type(screen.getByLabelText('Correct constant (mm) (mm)'), '-30');
+    await user.type(screen.getByLabelText('Evidence'), 'looked at it');
+    await user.click(screen.getByRole('button', { name: 'Save correction' }));
     await waitFor(() => expect(said()).toHaveLength(2));
     expect(said()[0]).toMatchObject({ type: 'correction', body: { what: 'prismConstant', value: -0.03 } });
   });
@@ -161,7 +161,7 @@ describe('who may accept', () => {
     );
     expect(screen.getByText(/is accepted by a lead\. Call for help/)).toBeTruthy();
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Accept as provisional' }).disabled).toBe(true);
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Refuse' }).disabled).toBe(false);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Reject station' }).disabled).toBe(false);
   });
 });
 
@@ -175,9 +175,9 @@ describe('a call for help', () => {
     const draft = stationDraft(story.state, solution.occupation, {});
     const judgement = draft.outcome?.ok ? draft.outcome.value.judgement : null;
     const { user } = show(story, <HelpButton occupation={solution.occupation} judgement={judgement} />);
-    await user.click(screen.getByRole('button', { name: 'Call for help…' }));
+    await user.click(screen.getByRole('button', { name: 'Get help…' }));
     await user.type(screen.getByLabelText('What is the trouble?'), 'is K2 right?');
-    await user.click(screen.getByRole('button', { name: 'Save the package' }));
+    await user.click(screen.getByRole('button', { name: 'Save help file' }));
     expect(click).toHaveBeenCalledTimes(1);
     click.mockRestore();
     const text = await new Promise<string>((resolve) => {
@@ -210,7 +210,7 @@ describe('points on lines', () => {
     const shooting = { doing: null, trouble: null, shoot: jest.fn(), walk: jest.fn(), cancel: nothing, clear: nothing };
     const { user } = show(story, <LineSights lines={lines} shooting={shooting as never} />);
     expect(screen.getAllByRole('row')).toHaveLength(5);
-    await user.click(screen.getByRole('button', { name: 'Take back the sight to Hall A–B' }));
+    await user.click(screen.getByRole('button', { name: 'Withdraw the sight to Hall A–B' }));
     await waitFor(() => expect(said()[0]).toMatchObject({ type: 'withdrawal', body: { record: lines[0]!.sight.id } }));
   });
 });
@@ -221,7 +221,7 @@ describe('after a proof', () => {
     const solution = story.station('S1');
     for (const z of [0, 0, 0, 0.02, 0.02, 0.02]) story.wait(20).prove(solution, 'P1', { z });
     show(story, <DriftCard solution={solution} />);
-    expect(screen.getByRole('heading', { name: /^A step in height between/ })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: /^Sudden change in elevation between/ })).toBeTruthy();
     expect(screen.getByText(/differ by 20 mm/)).toBeTruthy();
   });
 
@@ -230,7 +230,7 @@ describe('after a proof', () => {
     story.work({ items: [{ ...HALL, corners: HALL.corners.map((corner) => ({ ...corner, n: corner.n - 110 })) }] });
     const proved = jest.fn();
     const { user } = show(story, <OutsideCard solution={story.station('S1')} busy={false} onProve={proved} />);
-    await user.click(screen.getByRole('button', { name: 'Prove out there, on P1' }));
+    await user.click(screen.getByRole('button', { name: 'Prove on P1' }));
     expect(proved).toHaveBeenCalledTimes(1);
   });
 });
@@ -268,10 +268,10 @@ describe('control', () => {
   it('on a tag ends when it is taken away, and its place with it', async () => {
     const story = new Story().control(['K1'], { kind: 'tag', validFor: 'pour 3' });
     const { user } = show(story, <TagLife mark={story.state.control[0]!} />);
-    await user.click(screen.getByRole('button', { name: 'It was taken away' }));
+    await user.click(screen.getByRole('button', { name: 'Record removal' }));
     expect(screen.getByText('Say where it went.')).toBeTruthy();
-    await user.type(screen.getByLabelText('Taken away to'), 'pour 4');
-    await user.click(screen.getByRole('button', { name: 'It was taken away' }));
+    await user.type(screen.getByLabelText('Moved to'), 'pour 4');
+    await user.click(screen.getByRole('button', { name: 'Record removal' }));
     await waitFor(() =>
       expect(said()[0]).toMatchObject({
         type: 'control',

@@ -26,10 +26,10 @@ describe('marks from another site', () => {
     const { user } = show(new Story().control(['K2']), <BringControl onClose={nothing} />);
     await user.click(await screen.findByLabelText(/^K1, /));
     // Listed here already: both would be mixed up.
-    expect(screen.getByText(/is not brought: this site lists one of that name/)).toBeTruthy();
+    expect(screen.getByText(/isn’t brought: this site lists one of that name/)).toBeTruthy();
     expect(screen.queryByLabelText(/^K2, /)).toBeNull();
-    expect(screen.queryByText(/may mean another place/)).toBeNull();
-    await user.click(screen.getByRole('button', { name: 'Bring 1 mark' }));
+    expect(screen.queryByText(/may be a different point/)).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'Copy 1 mark' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     const { e, n, z } = k1.revision.body;
     expect(said()[0]).toMatchObject({
@@ -51,14 +51,14 @@ describe('marks from another site', () => {
     elsewhere({ heightDatum: 'harbour datum' });
     const shown = show(new Story(), <BringControl onClose={nothing} />);
     expect(
-      await screen.findByText(/The sites name another height datum: the same figures may mean another place/),
+      await screen.findByText(/The sites name another height datum: the same coordinates may be a different point/),
     ).toBeTruthy();
     shown.unmount();
     server.elsewhere.length = 0;
     show(new Story(), <BringControl onClose={nothing} />).unmount();
     server.away = true;
     const { user } = show(new Story(), <BringControl onClose={nothing} />);
-    expect(await screen.findByText(/The server does not answer/)).toBeTruthy();
+    expect(await screen.findByText(/The server doesn’t answer/)).toBeTruthy();
     server.away = false;
     await user.click(screen.getByRole('button', { name: 'Try again' }));
     expect(await screen.findByText(/There is no other site on this server/)).toBeTruthy();
@@ -66,12 +66,14 @@ describe('marks from another site', () => {
 
   it('show that life on their page, and carry it on with the next move', () => {
     const story = new Story().control(['K2']);
-    const history = [{ at: '2030-01-05T08:00:00Z', text: 'used by S4: measured less listed E +1, N 0, height – mm' }];
+    const history = [
+      { at: '2030-01-05T08:00:00Z', text: 'used by S4: measured less listed E +1, N 0, elevation – mm' },
+    ];
     story.control(['K1'], { brought: { site: newId(), siteName: 'Old depot', mark: newId(), history } });
     const mark = story.state.control.find(({ revision }) => revision.body.name === 'K1')!;
     show(story, <MarkPage mark={mark} onClose={nothing} onRevise={nothing} onMoved={nothing} />);
-    expect(screen.getByRole('heading', { name: 'Before, on Old depot' })).toBeTruthy();
-    expect(screen.getByText(/used by S4: measured less listed E \+1, N 0, height – mm$/)).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'Previous revisions, on Old depot' })).toBeTruthy();
+    expect(screen.getByText(/used by S4: measured less listed E \+1, N 0, elevation – mm$/)).toBeTruthy();
     expect(markLife(story.state, mark)[0]).toEqual(history[0]);
   });
 });

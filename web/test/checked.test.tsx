@@ -27,22 +27,22 @@ describe('a station that was called checked before', () => {
   it('is told on Today with what to sight again, until a proof holds its marks', () => {
     const { story, solution, set } = onTwoPosts();
     const { unmount } = show(story, <FallenCard />);
-    const region = screen.getByRole('region', { name: 'Stations that are not checked' });
-    expect(within(region).getByRole('heading', { name: 'S1 is not checked by the rules of today' })).toBeTruthy();
+    const region = screen.getByRole('region', { name: 'Stations that aren’t checked' });
+    expect(within(region).getByRole('heading', { name: 'S1 isn’t checked by the rules of today' })).toBeTruthy();
     for (const mark of set)
       expect(within(region).getByText(new RegExp(`in this order: .*${mark.body.name}`))).toBeTruthy();
     unmount();
     story.prove(solution, 'P1');
     show(story, <FallenCard />);
     expect(
-      screen.getByText('All that was set from it is held by other evidence: nothing has to be done.'),
+      screen.getByText('All that was set from it is verified by other evidence: nothing has to be done.'),
     ).toBeTruthy();
   });
 
   it('says so on its own page, and one that stays checked says what it was called then', () => {
     const { story, solution } = onTwoPosts();
     const { unmount } = show(story, <AcceptedStation solution={solution} onSightMore={nothing} onNew={nothing} />);
-    expect(screen.getByRole('heading', { name: 'S1 is not checked by the rules of today' })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'S1 isn’t checked by the rules of today' })).toBeTruthy();
     unmount();
     const good = new Story().control();
     good.work();
@@ -87,7 +87,7 @@ describe('what a station leaves unseen', () => {
     expect(
       screen.getByText(/^Sight another mark, best to the .*: K[24] would bring what could go unseen to \d+ mm\.$/),
     ).toBeTruthy();
-    expect(screen.queryByText('Nothing stands against going on.')).toBeNull();
+    expect(screen.queryByText('Good to continue.')).toBeNull();
   });
 
   it('is said where it is to be proved, as long as no proof has spoken', () => {

@@ -19,10 +19,10 @@ describe('a control mark', () => {
     const story = new Story().control(['K1']);
     const { user } = show(story, <EditControl mark={null} onClose={() => undefined} />);
     await user.type(screen.getByLabelText('Name'), 'Kl');
-    await user.type(screen.getByLabelText('Easting, m'), '4000');
+    await user.type(screen.getByLabelText('Easting (m)'), '4000');
     await user.click(screen.getByRole('button', { name: 'Add mark' }));
     expect(screen.getByText(/K1 is on the list already: two names that look alike get mixed up/)).toBeTruthy();
-    expect(screen.getAllByText('Give both coordinates, or neither.').length).toBeGreaterThan(0);
+    expect(screen.getAllByText('Enter both coordinates, or neither.').length).toBeGreaterThan(0);
     expect(said()).toEqual([]);
   });
 
@@ -31,21 +31,21 @@ describe('a control mark', () => {
     story.station('S1');
     const { user } = show(story, <EditControl mark={null} onClose={() => undefined} />);
     await user.type(screen.getByLabelText('Name'), 'K1');
-    await user.type(screen.getByLabelText('Easting, m'), '3950.010');
-    await user.type(screen.getByLabelText('Northing, m'), '7960');
-    await user.type(screen.getByLabelText('Height, m'), '5.104');
+    await user.type(screen.getByLabelText('Easting (m)'), '3950.010');
+    await user.type(screen.getByLabelText('Northing (m)'), '7960');
+    await user.type(screen.getByLabelText('Elevation (m)'), '5.104');
     expect(screen.getByText('K1 is there already: 10 mm away from what you give, 4 mm lower')).toBeTruthy();
     expect(screen.getByText(/^1 station used it\./)).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Another mark: K1-2' }));
+    await user.click(screen.getByRole('button', { name: 'A different mark: K1-2' }));
     expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('K1-2');
     expect(screen.queryByText(/is there already/)).toBeNull();
     await user.clear(screen.getByLabelText('Name'));
     await user.type(screen.getByLabelText('Name'), 'K1');
-    await user.click(screen.getByRole('button', { name: 'Mean of both' }));
+    await user.click(screen.getByRole('button', { name: 'Mean of old and new' }));
     expect(screen.getByRole('dialog', { name: 'K1: new revision' })).toBeTruthy();
-    expect(screen.getByLabelText<HTMLInputElement>('Easting, m').value).toBe('3950.005');
-    await user.type(screen.getByLabelText('Source, or what was changed (needed)'), 'taken twice');
-    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
+    expect(screen.getByLabelText<HTMLInputElement>('Easting (m)').value).toBe('3950.005');
+    await user.type(screen.getByLabelText('Source, or reason for change'), 'taken twice');
+    await user.click(screen.getByRole('button', { name: 'Save as new revision' }));
     const [known] = story.state.control;
     await waitFor(() =>
       expect(said()).toMatchObject([
@@ -61,8 +61,8 @@ describe('a control mark', () => {
     const story = new Story().control(['K1']);
     const { user } = show(story, <EditControl mark={null} onClose={() => undefined} />);
     await user.type(screen.getByLabelText('Name'), 'N7');
-    await user.type(screen.getByLabelText('Easting, m'), '3950.4');
-    await user.type(screen.getByLabelText('Northing, m'), '7960.1');
+    await user.type(screen.getByLabelText('Easting (m)'), '3950.4');
+    await user.type(screen.getByLabelText('Northing (m)'), '7960.1');
     expect(screen.getByText(/Less than 1 m from K1/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Add mark' }));
     await waitFor(() =>
@@ -77,10 +77,10 @@ describe('a control mark', () => {
     const mark = story.state.control[0]!;
     const { user } = show(story, <EditControl mark={mark} onClose={() => undefined} />);
     await user.selectOptions(screen.getByLabelText('Condition'), 'Doubtful');
-    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
+    await user.click(screen.getByRole('button', { name: 'Save as new revision' }));
     expect(screen.getByText(/Say where the new figures come from/)).toBeTruthy();
-    await user.type(screen.getByLabelText(/^Source/), 'kerb run over');
-    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
+    await user.type(screen.getByLabelText(/^Source, or/), 'curb run over');
+    await user.click(screen.getByRole('button', { name: 'Save as new revision' }));
     await waitFor(() =>
       expect(said()).toMatchObject([
         { body: { mark: mark.id, condition: 'doubtful', supersedes: mark.revision.id, e: 3950 } },
@@ -102,7 +102,7 @@ describe('the control list', () => {
     story.control(['K2'], { e: 451_380.5, n: 5_433_900.125 });
     const { user } = show(story, <ControlList />);
     await user.click(screen.getByRole('button', { name: 'Short coordinates' }));
-    expect(screen.getByRole('columnheader', { name: 'East − 450000, m' })).toBeTruthy();
+    expect(screen.getByRole('columnheader', { name: 'Easting − 450000, m' })).toBeTruthy();
     expect(
       within(screen.getByRole('button', { name: 'About K1' }).closest('tr')!).getByText(/^1.203\.118$/),
     ).toBeTruthy();
@@ -146,9 +146,9 @@ describe('marks of the list', () => {
     const story = new Story().control(['K1'], { z: null, useHeight: false, sdZMm: null });
     const mark = story.state.control[0]!;
     const { user } = show(story, <EditControl mark={mark} onClose={() => undefined} />);
-    await user.type(screen.getByLabelText(/^Height, m/), '5.120');
-    await user.type(screen.getByLabelText(/^Source/), 'levelled');
-    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
+    await user.type(screen.getByLabelText(/^Elevation \(m\)/), '5.120');
+    await user.type(screen.getByLabelText(/^Source, or/), 'levelled');
+    await user.click(screen.getByRole('button', { name: 'Save as new revision' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({ body: { z: 5.12, useHeight: true } });
   });

@@ -55,7 +55,7 @@ describe('names that count up', () => {
     expect(screen.getByRole('button', { name: /^Measure 5000/ })).toBeTruthy();
     await user.clear(screen.getByLabelText('Name'));
     await user.type(screen.getByLabelText('Name'), '9001');
-    expect(screen.getByText('Numbers from there are for control of one’s own.')).toBeTruthy();
+    expect(screen.getByText('Numbers from there are for secondary control.')).toBeTruthy();
     unmount();
     show(story, <OnLine />);
     expect(screen.getByRole('columnheader', { name: 'Chainage' })).toBeTruthy();
@@ -64,17 +64,17 @@ describe('names that count up', () => {
 
   it('are kept with the settings, which refuse two ranges that begin at once', async () => {
     const { user } = show(new Story(), <EditSite onClose={nothing} />);
-    const numbers = screen.getAllByLabelText(/^(As-built names|Names on lines|Own control) from$/);
+    const numbers = screen.getAllByLabelText(/^First (as-built number|number on lines|secondary control number)$/);
     await user.type(numbers[0]!, '5000');
     await user.type(numbers[1]!, '5000');
     expect(screen.getByText(/^Two ranges begin at the same number/)).toBeTruthy();
     await user.clear(numbers[1]!);
     await user.type(numbers[1]!, 'x');
-    expect(screen.getByText(/^Give whole numbers such as 5000/)).toBeTruthy();
+    expect(screen.getByText(/^Enter whole numbers such as 5000/)).toBeTruthy();
     await user.clear(numbers[1]!);
-    await user.selectOptions(screen.getByLabelText('A place along a line is called'), 'chainage');
+    await user.selectOptions(screen.getByLabelText('Word for distance along a line'), 'chainage');
     await user.type(screen.getByLabelText('Building grid, hubs usually off by'), '3');
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await user.click(screen.getByRole('button', { name: 'Save settings' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({
       body: {
@@ -94,12 +94,12 @@ describe('the usual offset of a class', () => {
       new Story({ classes: [...classes.filter(({ id }) => id !== 'kerb'), kerb] }),
       <EditPackage work={null} onClose={nothing} />,
     );
-    const offset = () => screen.getByLabelText<HTMLInputElement>('Hubs off by, m').value;
+    const offset = () => screen.getByLabelText<HTMLInputElement>('Offset (m)').value;
     expect(Number(offset())).toBe(3);
     await user.selectOptions(screen.getByLabelText('Tolerance class'), 'kerb');
     expect(Number(offset())).toBe(1);
-    await user.clear(screen.getByLabelText('Hubs off by, m'));
-    await user.type(screen.getByLabelText('Hubs off by, m'), '1.5');
+    await user.clear(screen.getByLabelText('Offset (m)'));
+    await user.type(screen.getByLabelText('Offset (m)'), '1.5');
     await user.selectOptions(screen.getByLabelText('Tolerance class'), 'grid');
     expect(Number(offset())).toBe(1.5);
   });
@@ -113,23 +113,18 @@ describe('where people differ', () => {
       <CustomsDialog onClose={nothing} onSettings={nothing} />,
     );
     const about = (question: string) => within(screen.getByRole('heading', { name: question }).closest('section')!);
-    expect(about('What is a place along a line called?').getByText('Here: station.')).toBeTruthy();
-    expect(about('Heights against the floor or true heights?').getByText('Zero here is 6.250 m.')).toBeTruthy();
+    expect(about('Station or chainage?').getByText('Here: station.')).toBeTruthy();
+    expect(about('Elevations from floor, or true?').getByText('Zero here is 6.250 m.')).toBeTruthy();
     expect(about('How far off do hubs stand?').getByText(/^Usual here: .* 2\.500 m/)).toBeTruthy();
     expect(about('Does cut or fill carry a sign?').getByText(/a dash · a plus · neither/)).toBeTruthy();
     await user.selectOptions(about('How does one come to a point?').getByLabelText('On this device'), 'tape');
-    await user.selectOptions(
-      about('Whose left and right are moves told in?').getByLabelText('On this device'),
-      'north',
-    );
+    await user.selectOptions(about('Whose left and right?').getByLabelText('On this device'), 'north');
     unmount();
     show(new Story(), <CustomsDialog onClose={nothing} onSettings={nothing} />);
     expect(about('How does one come to a point?').getByLabelText<HTMLSelectElement>('On this device').value).toBe(
       'tape',
     );
-    expect(
-      about('Whose left and right are moves told in?').getByLabelText<HTMLSelectElement>('On this device').value,
-    ).toBe('north');
+    expect(about('Whose left and right?').getByLabelText<HTMLSelectElement>('On this device').value).toBe('north');
     expect(about('How far off do hubs stand?').getByText('No usual offset is set here.')).toBeTruthy();
   });
 });

@@ -66,22 +66,22 @@ describe('a grid', () => {
       await user.clear(screen.getByLabelText(label));
       await user.type(screen.getByLabelText(label), text);
     };
-    await user.click(screen.getByRole('button', { name: 'Keep the grid' }));
-    expect(screen.getByText('Give the grid a name.')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Save grid' }));
+    expect(screen.getByText('Enter a name for the grid.')).toBeTruthy();
     expect(screen.getAllByText('4 lines have 3 spacings between them; 0 are given.').length).toBeGreaterThan(0);
     await type('Name', 'Hall');
-    await type('Spacings of the lettered lines, m', '3 x 7.2');
+    await type('Spacing, lettered lines (m)', '3 x 7.2');
     await type('Numbered lines', '1-3');
-    await type('Spacings of the numbered lines, m', '6, 0');
+    await type('Spacing, numbered lines (m)', '6, 0');
     expect(screen.getAllByText('The spacing between 2 and 3 must be over 0.').length).toBeGreaterThan(0);
-    await type('Spacings of the numbered lines, m', '6, 6');
-    await type('East where A meets 1, m', '4000');
-    await type('North where A meets 1, m', '8000');
-    await type('East of a place along A, m', '4012.003');
-    await type('North of a place along A, m', '8000');
+    await type('Spacing, numbered lines (m)', '6, 6');
+    await type('Easting of A-1 (m)', '4000');
+    await type('Northing of A-1 (m)', '8000');
+    await type('Easting of second point (A) (m)', '4012.003');
+    await type('Northing of second point (A) (m)', '8000');
     expect(screen.getByText('4 by 3 lines, 12 crossings')).toBeTruthy();
     expect(screen.getByText(/The second place is 0.003 m from where A meets 3 by the spacings/)).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Keep the grid' }));
+    await user.click(screen.getByRole('button', { name: 'Save grid' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({
       type: 'grid',
@@ -104,7 +104,7 @@ describe('a grid', () => {
     const { user } = show(story, <EditGrid grid={null} onClose={nothing} />);
     await user.click(await screen.findByRole('button', { name: 'GRID: A B C D by 1 2 3 4 5' }));
     expect(screen.getByText('4 by 5 lines, 20 crossings')).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Keep the grid' }));
+    await user.click(screen.getByRole('button', { name: 'Save grid' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({
       body: { name: 'GRID', source: 'ticket-hall.dxf', letters: { spacings: [7.2, 7.2, 7.2] } },
@@ -114,29 +114,29 @@ describe('a grid', () => {
   it('takes marks that suit who builds from them, and says why', async () => {
     const { user } = show(new Story().control(['K1', 'K2']), <EditPackage work={null} onClose={nothing} />);
     await user.click(screen.getByRole('button', { name: 'Laser' }));
-    expect(screen.getByLabelText<HTMLInputElement>('What it is used for').value).toBe('setting up a laser for heights');
-    expect(screen.getByLabelText<HTMLSelectElement>('What kind of mark').value).toBe('nail');
-    expect(screen.getByText(/few heights and firm ones/)).toBeTruthy();
+    expect(screen.getByLabelText<HTMLInputElement>('Use').value).toBe('setting up a laser for elevations');
+    expect(screen.getByLabelText<HTMLSelectElement>('Mark type').value).toBe('nail');
+    expect(screen.getByText(/few elevations and firm ones/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Dig' }));
-    expect(screen.getByLabelText<HTMLSelectElement>('Figures are written').value).toBe('hundredth');
+    expect(screen.getByLabelText<HTMLSelectElement>('Rounding').value).toBe('hundredth');
     expect(screen.getByRole('button', { name: 'Dig' }).getAttribute('aria-pressed')).toBe('true');
   });
 
   it('finds a point again from two taped distances, or where lines meet', async () => {
     const { user } = show(new Story().control(['K1', 'K2']), <EditPackage work={null} onClose={nothing} />);
-    await user.click(screen.getByRole('button', { name: 'Put a point in words…' }));
-    const words = within(screen.getByRole('region', { name: 'A point in words' }));
-    await user.selectOptions(words.getByLabelText('Measured from'), 'two lines, or distances from two points');
-    const [first, second] = words.getAllByLabelText('of, m');
+    await user.click(screen.getByRole('button', { name: 'Add point by measurements…' }));
+    const words = within(screen.getByRole('region', { name: 'Point by measurements' }));
+    await user.selectOptions(words.getByLabelText('Method'), 'Intersection of lines or distances');
+    const [first, second] = words.getAllByLabelText('Distance (m)');
     await user.type(first!, '10');
     await user.type(second!, '10');
-    expect(words.getByText(/These two do not meet/)).toBeTruthy();
+    expect(words.getByText(/These don’t intersect/)).toBeTruthy();
     await user.clear(first!);
     await user.clear(second!);
     await user.type(first!, '66');
     await user.type(second!, '66');
     // K1 is 3950, 7960 and K2 4060, 7950: the two places lie north and south of the line between them.
-    const which = words.getByLabelText('They meet twice; it is the');
+    const which = words.getByLabelText('Intersection to use');
     expect(
       within(which)
         .getAllByRole('option')
@@ -148,8 +148,8 @@ describe('a grid', () => {
     expect(Math.hypot(e - 3950, n - 7960)).toBeCloseTo(66, 2);
     expect(Math.hypot(e - 4060, n - 7950)).toBeCloseTo(66, 2);
     expect(n).toBeGreaterThan(7960);
-    await user.selectOptions(words.getByLabelText('Second'), 'the line from');
-    expect(words.getByLabelText('to')).toBeTruthy();
+    await user.selectOptions(words.getByLabelText('Second element'), 'Line through two points');
+    expect(words.getByLabelText('End point')).toBeTruthy();
   });
 
   it('gives the points of a package, and places that are put in words', async () => {
@@ -166,36 +166,36 @@ describe('a grid', () => {
       supersedes: null,
     });
     const { user } = show(story, <EditPackage work={null} onClose={nothing} />);
-    await user.click(screen.getByRole('button', { name: 'Put a point in words…' }));
-    const words = within(screen.getByRole('region', { name: 'A point in words' }));
+    await user.click(screen.getByRole('button', { name: 'Add point by measurements…' }));
+    const words = within(screen.getByRole('region', { name: 'Point by measurements' }));
     const list = () => screen.getByLabelText<HTMLTextAreaElement>(/one a line/).value;
     // 4 from line 2 toward 3, 2 from line B toward C.
-    const [fromNumber, fromLetter] = words.getAllByLabelText('Off by, m');
+    const [fromNumber, fromLetter] = words.getAllByLabelText('Offset (m)');
     await user.type(fromNumber!, '4');
-    await user.selectOptions(words.getAllByLabelText('from line')[0]!, '2');
-    await user.selectOptions(words.getAllByLabelText('toward line')[0]!, '3');
+    await user.selectOptions(words.getAllByLabelText('Grid line')[0]!, '2');
+    await user.selectOptions(words.getAllByLabelText('Toward grid line')[0]!, '3');
     await user.type(fromLetter!, '2');
-    await user.selectOptions(words.getAllByLabelText('from line')[1]!, 'B');
-    await user.selectOptions(words.getAllByLabelText('toward line')[1]!, 'C');
-    await user.click(words.getByRole('button', { name: 'Add the point' }));
+    await user.selectOptions(words.getAllByLabelText('Grid line')[1]!, 'B');
+    await user.selectOptions(words.getAllByLabelText('Toward grid line')[1]!, 'C');
+    await user.click(words.getByRole('button', { name: 'Add point' }));
     expect(list()).toBe('B-2 P1, 4012, 8007');
     // Along a line and to a side of it: no sign is taken.
-    await user.selectOptions(words.getByLabelText('Measured from'), 'line');
+    await user.selectOptions(words.getByLabelText('Method'), 'line');
     await user.selectOptions(
-      words.getByLabelText('Line from'),
+      words.getByLabelText('Start point'),
       words.getAllByRole<HTMLOptionElement>('option', { name: 'A-1' })[0]!.value,
     );
     await user.selectOptions(
-      words.getByLabelText('to'),
+      words.getByLabelText('End point'),
       words.getAllByRole<HTMLOptionElement>('option', { name: 'A-3' })[0]!.value,
     );
-    await user.type(words.getByLabelText('Along it, m'), '-3');
+    await user.type(words.getByLabelText('Distance along (m)'), '-3');
     expect(words.getByText(/without a sign/)).toBeTruthy();
-    await user.clear(words.getByLabelText('Along it, m'));
-    await user.type(words.getByLabelText('Along it, m'), '3');
-    await user.type(words.getByLabelText('Off it, m'), '1.5');
-    await user.selectOptions(words.getByLabelText('to the'), 'left');
-    await user.type(words.getByLabelText('Name of the point'), 'Post{Enter}');
+    await user.clear(words.getByLabelText('Distance along (m)'));
+    await user.type(words.getByLabelText('Distance along (m)'), '3');
+    await user.type(words.getByLabelText('Offset (m)'), '1.5');
+    await user.selectOptions(words.getByLabelText('Side'), 'left');
+    await user.type(words.getByLabelText('Point name'), 'Post{Enter}');
     expect(list()).toBe('B-2 P1, 4012, 8007\nPost, 4003, 8001.5');
     await user.click(screen.getByRole('button', { name: 'Hall: 9 crossings' }));
     expect(list().split('\n')).toHaveLength(9);
@@ -205,13 +205,12 @@ describe('a grid', () => {
     const story = new Story().control();
     const work = story.work();
     const { user } = show(story, <EditPackage work={work} onClose={nothing} />);
-    await user.click(screen.getAllByRole('button', { name: 'Put a point in words…' })[0]!);
-    const words = within(screen.getByRole('region', { name: 'A point in words' }));
-    await user.type(words.getByLabelText('Along it, m'), '2');
-    await user.type(words.getByLabelText('Off it, m'), '1');
-    if (words.queryByText(/Is the side right/) === null)
-      await user.selectOptions(words.getByLabelText('to the'), 'left');
-    await user.click(words.getByRole('button', { name: 'Other side' }));
+    await user.click(screen.getAllByRole('button', { name: 'Add point by measurements…' })[0]!);
+    const words = within(screen.getByRole('region', { name: 'Point by measurements' }));
+    await user.type(words.getByLabelText('Distance along (m)'), '2');
+    await user.type(words.getByLabelText('Offset (m)'), '1');
+    if (words.queryByText(/Is the side right/) === null) await user.selectOptions(words.getByLabelText('Side'), 'left');
+    await user.click(words.getByRole('button', { name: 'Switch side' }));
     expect(words.queryByText(/outside of every outline/)).toBeNull();
   });
 });
@@ -222,19 +221,19 @@ describe('an area to keep out of', () => {
     const work = story.work();
     const hub = work.body.plans[0]!;
     const { user, unmount } = show(story, <EditArea area={null} onClose={nothing} />);
-    await user.click(screen.getByRole('button', { name: 'Keep the area' }));
-    expect(screen.getByText('Give it a name that the crew knows.')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Save area' }));
+    expect(screen.getByText('Enter a name that the crew knows.')).toBeTruthy();
     expect(screen.getByText(/Touch the plan at its corners/)).toBeTruthy();
     await user.type(screen.getByLabelText('Name'), 'Heap');
-    await user.selectOptions(screen.getByLabelText('What it is'), 'Fence');
-    expect(screen.getByLabelText<HTMLInputElement>(/Marks are lost/).value).toBe('0.3');
-    await user.selectOptions(screen.getByLabelText('What it is'), 'Spoil heap');
+    await user.selectOptions(screen.getByLabelText('Type'), 'Fence');
+    expect(screen.getByLabelText<HTMLInputElement>(/^Clearance from edge/).value).toBe('0.3');
+    await user.selectOptions(screen.getByLabelText('Type'), 'Spoil heap');
     const corners = screen.getByLabelText(/Corners in order/);
     const { e, n } = hub.place;
     await user.type(corners, `1, ${e - 0.3}, ${n - 0.3}\n2, ${e + 0.3}, ${n - 0.3}`);
     expect(screen.getByText('At least three corners are needed; 2 are given.')).toBeTruthy();
     await user.type(corners, `\n3, ${e + 0.3}, ${n + 0.3}\n4, ${e - 0.3}, ${n + 0.3}`);
-    await user.click(screen.getByRole('button', { name: 'Keep the area' }));
+    await user.click(screen.getByRole('button', { name: 'Save area' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({
       type: 'area',

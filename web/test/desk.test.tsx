@@ -100,17 +100,17 @@ describe('corners as text', () => {
 
   it.each([
     ['', 'No corners yet.'],
-    ['A, 1', 'Line 1, “A, 1”, is not a name and two coordinates.'],
-    ['A, 1, 2\nB, x, 3', 'Line 2, “B, x, 3”, is not a name and two coordinates.'],
+    ['A, 1', 'Line 1, “A, 1”, isn’t a name and two coordinates.'],
+    ['A, 1, 2\nB, x, 3', 'Line 2, “B, x, 3”, isn’t a name and two coordinates.'],
     ['A, 1, 2\nA, 3, 4', 'Line 2: A is named twice.'],
-  ])('%j is refused by its line', (text, error) => {
+  ])('%j is rejected by its line', (text, error) => {
     expect(readCorners(withText(NO_CORNERS, text), METRES, false)).toEqual({ ok: false, error });
   });
 
   it('offers both readings of a coordinate that could be two', () => {
     const read = readCorners(withText(NO_CORNERS, '5-6, 1, 2\nB, 5-6 1/2, 3'), METRES, false);
     expect(!read.ok && read.error).toMatch(
-      /^Line 2, “B, 5-6 1\/2, 3”, is not a name and two coordinates\. “5-6 1\/2” can be read in two ways: 5′ 6 1\/2″/,
+      /^Line 2, “B, 5-6 1\/2, 3”, isn’t a name and two coordinates\. “5-6 1\/2” can be read in two ways: 5′ 6 1\/2″/,
     );
     expect(readCorners(withText(NO_CORNERS, 'A, 1, 2\nB, 5-6 1/2, 3'), FEET, false)).toMatchObject({ ok: true });
   });
@@ -143,7 +143,7 @@ describe('settings of a site', () => {
     [{ name: 'x', scale: '' }, 'scale'],
     [{ name: 'x', interval: '0' }, 'interval'],
     [{ name: 'x', interval: '12.5' }, 'interval'],
-  ] as const)('%j are refused by their field', (change, field) => {
+  ] as const)('%j are rejected by their field', (change, field) => {
     const errors = siteErrors({ ...emptySite(), ...change }, ['Quay extension']);
     expect(
       Object.entries(errors)
@@ -155,11 +155,11 @@ describe('settings of a site', () => {
   it('are changed by a new entry', async () => {
     const story = new Story();
     const { user } = show(story, <EditSite onClose={() => undefined} />);
-    const interval = screen.getByLabelText(/^A proof lasts/);
+    const interval = screen.getByLabelText(/^Check interval \(min\)/);
     await user.clear(interval);
     await user.type(interval, '45');
-    await user.selectOptions(screen.getByLabelText('Instrument'), 'A simulated one, on the ground of Ternhaven');
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await user.selectOptions(screen.getByLabelText('Instrument connection'), 'Demo instrument (Ternhaven)');
+    await user.click(screen.getByRole('button', { name: 'Save settings' }));
     await waitFor(() =>
       expect(said()).toMatchObject([
         { type: 'site', body: { proofIntervalMinutes: 45, name: 'Quay extension', practiceGround: 'ternhaven' } },
@@ -174,14 +174,14 @@ describe('a work package', () => {
     const { user } = show(story, <EditPackage work={null} onClose={() => undefined} />);
     await user.type(screen.getByLabelText('Name'), 'Piles');
     await user.type(screen.getByLabelText('Crew'), 'Piling');
-    await user.type(screen.getByLabelText('Marks begin with'), 'PL');
-    await user.type(screen.getByLabelText('Name of the outline'), 'Row A');
-    await user.selectOptions(screen.getByLabelText('Hubs stand'), 'on the points themselves');
+    await user.type(screen.getByLabelText('Mark prefix'), 'PL');
+    await user.type(screen.getByLabelText('Outline name'), 'Row A');
+    await user.selectOptions(screen.getByLabelText('Hub layout'), 'On the points');
     await user.type(screen.getByLabelText(/^Points to mark/), '1, 4000, 8000{Enter}2, 4005, 8000');
     expect(screen.getByText('2 marks')).toBeTruthy();
-    await user.selectOptions(screen.getByLabelText('Hubs stand'), 'on the points, two recoveries each');
+    await user.selectOptions(screen.getByLabelText('Hub layout'), 'On the points, two reference points each');
     expect(screen.getByText('6 marks')).toBeTruthy();
-    await user.selectOptions(screen.getByLabelText('Hubs stand'), 'on the points themselves');
+    await user.selectOptions(screen.getByLabelText('Hub layout'), 'On the points');
     await user.click(screen.getByRole('button', { name: 'Make package' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({
@@ -191,7 +191,7 @@ describe('a work package', () => {
 
   it('says what is wrong with an outline before anything is kept', async () => {
     const { user } = show(new Story(), <EditPackage work={null} onClose={() => undefined} />);
-    await user.type(screen.getByLabelText('Name of the outline'), 'Hall');
+    await user.type(screen.getByLabelText('Outline name'), 'Hall');
     await user.type(screen.getByLabelText(/^Corners in order/), 'A, 0, 0{Enter}B, 10, 0');
     expect(screen.getByText('Hall: At least three corners are needed; 2 are given.')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Make package' }));
@@ -235,12 +235,12 @@ describe('Today', () => {
     titles.push(nextStep(site(story), age, [mark], 7).title);
     expect(titles).toEqual([
       'List the control marks',
-      'Say what is to be marked',
+      'Add a work package',
       'Station the instrument',
       'Finish stationing S1',
       'Prove S1 before the first mark',
       'Prove S1 before the next mark',
-      'Stop: a proof of S1 failed',
+      'Stop: check shot failed at station S1',
       'Go on marking: 8 to set',
       'Everything asked for is set',
       'One mark is in doubt',
@@ -264,9 +264,9 @@ describe('Today', () => {
     const trust = story.trust();
     show(story, <WorkCard progress={progressOf(story.state, trust)} />);
     expect(screen.getByText('1 of 8 set, 1 blocked')).toBeTruthy();
-    expect(screen.getByText('0 held, 0 set and not held yet, 1 in doubt')).toBeTruthy();
+    expect(screen.getByText('0 verified, 0 set and not verified yet, 1 in doubt')).toBeTruthy();
     show(story, <DoubtCard marks={[first]} standings={new Map(trust.marks.map((mark) => [mark.id, mark]))} />);
-    expect(screen.getByText(/^Set from S1: a proof after it failed|Set from S1:/)).toBeTruthy();
+    expect(screen.getByText(/^Set from S1: a check shot after it failed|Set from S1:/)).toBeTruthy();
   });
 
   it('tells where control and work come from and what figures refer to', () => {
@@ -274,7 +274,7 @@ describe('Today', () => {
     story.work();
     show(story, <SiteCard />);
     expect(screen.getByText('list.csv: 6 marks')).toBeTruthy();
-    expect(screen.getByText('site grid, metres, grid distances, factor 0.9998')).toBeTruthy();
+    expect(screen.getByText('site grid, meters, grid coordinates, combined scale factor 0.9998')).toBeTruthy();
     expect(screen.getByText('benchmark at the gate; site zero is 6.250 m')).toBeTruthy();
   });
 });
@@ -299,7 +299,7 @@ describe('Prove', () => {
       .map((row) => within(row).getAllByRole('button')[0]!.textContent);
     // Of the two that are kept for proofs, the one that leaves less hidden comes first.
     expect(names).toEqual(['P2', 'P1', 'K4', 'K1', 'K2', 'K3']);
-    expect(screen.getAllByText('unused: a proof')).toHaveLength(3);
+    expect(screen.getAllByText('Not used: proves the station')).toHaveLength(3);
     expect(screen.getAllByText('used: a repeat')).toHaveLength(3);
   });
 
@@ -326,15 +326,15 @@ describe('the field book', () => {
     await user.click(screen.getByRole('button', { name: 'Marks' }));
     expect(screen.getByText(new RegExp(`^2 of ${all} entries`))).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Marks' }));
-    await user.type(screen.getByLabelText('Find in the book'), 'S2 set up');
+    await user.type(screen.getByLabelText('Search field book'), 'S2 set up');
     expect(screen.getByText(new RegExp(`^1 of ${all} entries`))).toBeTruthy();
-    await user.clear(screen.getByLabelText('Find in the book'));
-    await user.selectOptions(screen.getByLabelText('Set-up'), solution.occupation.id);
+    await user.clear(screen.getByLabelText('Search field book'));
+    await user.selectOptions(screen.getByLabelText('Setup'), solution.occupation.id);
     const page = within(screen.getByRole('region', { name: 'Page of S1' }));
     expect(page.getByText('instrument 7, 1″, 1 mm + 1.5 ppm, 1.600 m above ground')).toBeTruthy();
     expect(page.getByText(work.body.plans[0]!.name)).toBeTruthy();
     await user.type(screen.getByLabelText('Add a note'), ' Crew told. ');
-    await user.click(screen.getByRole('button', { name: 'Write' }));
+    await user.click(screen.getByRole('button', { name: 'Save note' }));
     await waitFor(() => expect(said()).toMatchObject([{ type: 'note', body: { text: 'Crew told.' } }]));
   });
 });
@@ -358,13 +358,13 @@ describe('a typed reading', () => {
 
   it('is taken once the target height is confirmed', async () => {
     const { user, reading } = await asked();
-    await user.type(screen.getByLabelText('Circle'), '143 27 08');
+    await user.type(screen.getByLabelText('Horizontal circle'), '143 27 08');
     await user.type(screen.getByLabelText('Zenith angle'), '89 51 40');
-    await user.type(screen.getByLabelText('Slope distance, m'), '93.006');
-    await user.click(screen.getByRole('button', { name: 'Take it' }));
+    await user.type(screen.getByLabelText('Slope distance (m)'), '93.006');
+    await user.click(screen.getByRole('button', { name: 'Save shot' }));
     expect(screen.getByText(/it was carried over from the last sight/)).toBeTruthy();
     await user.click(screen.getByLabelText(/target height is still the one/));
-    await user.click(screen.getByRole('button', { name: 'Take it' }));
+    await user.click(screen.getByRole('button', { name: 'Save shot' }));
     await waitFor(() =>
       expect(reading()).toMatchObject({
         slope: 93.006,
@@ -376,29 +376,29 @@ describe('a typed reading', () => {
 
   it('asks about an angle that can be read in two ways, and says what was understood', async () => {
     const { user, reading } = await asked();
-    await user.type(screen.getByLabelText('Circle'), '21.4249');
+    await user.type(screen.getByLabelText('Horizontal circle'), '21.4249');
     const question = screen.getByRole('group', { name: 'What 21.4249 means' });
     expect(within(question).getByText('Degrees, minutes and seconds, or decimal degrees?')).toBeTruthy();
     await user.type(screen.getByLabelText('Zenith angle'), '90');
-    await user.type(screen.getByLabelText('Slope distance, m'), '20');
+    await user.type(screen.getByLabelText('Slope distance (m)'), '20');
     await user.click(screen.getByLabelText(/target height is still the one/));
     // Nothing is taken while it is not answered.
-    await user.click(screen.getByRole('button', { name: 'Take it' }));
+    await user.click(screen.getByRole('button', { name: 'Save shot' }));
     expect(reading()).toBeNull();
     expect(within(question).getByRole('button', { name: '21.4249° = 21°25′30″' })).toBeTruthy();
     await user.click(within(question).getByRole('button', { name: '21°42′49″' }));
     expect(screen.queryByRole('group', { name: /^What / })).toBeNull();
     expect(screen.getByText('= 21°42′49″')).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Take it' }));
+    await user.click(screen.getByRole('button', { name: 'Save shot' }));
     await waitFor(() => expect(reading()).toMatchObject({ keyed: { circle: '21°42′49″' } }));
   });
 
   it('says which field is wrong', async () => {
     const { user, reading } = await asked();
-    await user.type(screen.getByLabelText('Circle'), '361');
+    await user.type(screen.getByLabelText('Horizontal circle'), '361');
     await user.type(screen.getByLabelText('Zenith angle'), '0');
-    await user.type(screen.getByLabelText('Slope distance, m'), '0');
-    expect(screen.getByText(/Give the circle reading from 0 to 360/)).toBeTruthy();
+    await user.type(screen.getByLabelText('Slope distance (m)'), '0');
+    expect(screen.getByText(/Enter the circle reading from 0 to 360/)).toBeTruthy();
     expect(screen.getByText(/A sight straight up or down has no direction/)).toBeTruthy();
     expect(screen.getByText(/A slope distance of 0 can’t be measured/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Cancel' }));

@@ -65,10 +65,10 @@ describe('taking a drawing', () => {
     await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(new TextEncoder().encode(folded), 'folded.xml'));
     expect(
       await screen.findByText(
-        /^Surface “Finished” has 3 triangles that lie over one another, first 1 and 3 of the file, at E 4.016\.7, N 7.996\.7: there it has two heights/,
+        /^Surface “Finished” has 3 triangles that lie over one another, first 1 and 3 of the file, at E 4.016\.7, N 7.996\.7: there it has two elevations/,
       ),
     ).toBeTruthy();
-    expect(screen.getByRole('button', { name: 'Take it' }).hasAttribute('disabled')).toBe(false);
+    expect(screen.getByRole('button', { name: 'Import drawing' }).hasAttribute('disabled')).toBe(false);
   });
 
   it('says what is in it, keeps it whole, and hides what is switched off', async () => {
@@ -76,7 +76,7 @@ describe('taking a drawing', () => {
     await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(ticketHall(), 'ticket-hall.dxf'));
     expect(await screen.findByText(/elements on 4 layers, in metres/)).toBeTruthy();
     await user.click(within(screen.getByRole('region', { name: 'Layers' })).getByLabelText(/NAMES/));
-    await user.click(screen.getByRole('button', { name: 'Take it' }));
+    await user.click(screen.getByRole('button', { name: 'Import drawing' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({
       type: 'drawing',
@@ -109,10 +109,10 @@ describe('taking a drawing', () => {
         'shed.dxf',
       ),
     );
-    const unit = await screen.findByLabelText(/does not say its unit/);
+    const unit = await screen.findByLabelText(/doesn’t state its unit/);
     expect(within(unit).getByRole('option', { name: /inches: 10\.\d+ by 5\.\d+/ })).toBeTruthy();
     await user.selectOptions(unit, within(unit).getByRole('option', { name: /inches/ }));
-    const [ask] = screen.getAllByRole('button', { name: 'Take it' });
+    const [ask] = screen.getAllByRole('button', { name: 'Import file' });
     await user.click(ask!);
     expect(await screen.findByText(/in inches, as said here; 10\.2 by 5\.1 m/)).toBeTruthy();
   });
@@ -121,7 +121,7 @@ describe('taking a drawing', () => {
     ['a drawing in binary', new TextEncoder().encode('Some program Binary DXF\r\n\u001a\0'), /save it as text/],
     ['one that was cut off', dxf([ring('W', corners)]).slice(0, -20), /cut off on its way.*nothing was taken/],
     ['a DWG', new TextEncoder().encode('AC1032\0'), /DWG/],
-  ])('refuses %s with what to do', async (_, bytes, sentence) => {
+  ])('rejects %s with what to do', async (_, bytes, sentence) => {
     const { user } = show(new Story().control(), <DrawingDialog drawing={null} sameFile={false} onClose={nothing} />);
     await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(bytes, 'x.dxf'));
     expect(await screen.findByText(sentence)).toBeTruthy();
@@ -198,7 +198,7 @@ describe('a newer revision', () => {
     follow();
     expect(along().checked).toBe(false);
     await user.click(along());
-    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
+    await user.click(screen.getByRole('button', { name: 'Save as new revision' }));
     await waitFor(() => expect(said()).toHaveLength(2));
     expect(new Set(said().map(({ at }) => at)).size).toBe(1);
     const [taken, revised] = said();
@@ -231,9 +231,11 @@ describe('a newer revision', () => {
     story.set(story.station('S1'), work, 0);
     const { user } = show(story, <DrawingDialog drawing={drawing} sameFile={false} onClose={nothing} />);
     await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(grade(5.05), 'grade-b.xml'));
-    expect(await screen.findByText(/none of its corners moved\. 2 of its marks get another height\./)).toBeTruthy();
+    expect(
+      await screen.findByText(/none of its corners moved\. 2 of its layout points change elevation\./),
+    ).toBeTruthy();
     expect(screen.getByText(/^Set already and affected/).textContent).toContain('50 mm higher');
-    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
+    await user.click(screen.getByRole('button', { name: 'Save as new revision' }));
     await waitFor(() => expect(said()).toHaveLength(2));
     expect(said()[1]).toMatchObject({
       type: 'package',
@@ -249,7 +251,7 @@ describe('a newer revision', () => {
     expect(
       await screen.findByText(/^What the newer one changes can’t be told: of the one before it, .*DWG/),
     ).toBeTruthy();
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Keep as new revision' }).disabled).toBe(false);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Save as new revision' }).disabled).toBe(false);
   });
 
   it('without the surface that a package took its heights from leaves them as they were, and says that it is gone', async () => {
@@ -267,7 +269,7 @@ describe('a newer revision', () => {
         /^Not found any more: surface Another\. It stays where it was: look at the package yourself\.$/,
       ),
     ).toBeTruthy();
-    expect(screen.queryByText(/another height/)).toBeNull();
+    expect(screen.queryByText(/another elevation/)).toBeNull();
   });
 });
 
@@ -288,16 +290,16 @@ describe('a package', () => {
     const { user } = show(story, <EditPackage work={null} onClose={nothing} />);
     await user.type(screen.getByLabelText('Name'), 'Yard');
     await user.type(screen.getByLabelText('Crew'), 'Grading');
-    await user.type(screen.getByLabelText('Marks begin with'), 'YD');
-    await user.type(screen.getByLabelText('Name of the outline'), 'Yard');
-    await user.selectOptions(screen.getByLabelText('Hubs stand'), 'on the points themselves');
-    await user.selectOptions(await screen.findByLabelText('Heights come from'), 'Finished, of grade');
-    expect(screen.queryByLabelText('Design height, m')).toBeNull();
+    await user.type(screen.getByLabelText('Mark prefix'), 'YD');
+    await user.type(screen.getByLabelText('Outline name'), 'Yard');
+    await user.selectOptions(screen.getByLabelText('Hub layout'), 'On the points');
+    await user.selectOptions(await screen.findByLabelText('Elevation source'), 'Finished, of grade');
+    expect(screen.queryByLabelText('Design elevation (m)')).toBeNull();
     expect(screen.getByText('2 triangles, 5.000 to 5.400 m.')).toBeTruthy();
     await user.type(screen.getByLabelText(/^Points to mark/), 'A, 3990, 7990{Enter}B, 4000, 7990{Enter}C, 4050, 7990');
     expect(await screen.findByText(/^5\.000 to 5\.100 m at these places\./)).toBeTruthy();
-    expect(screen.getByText(/No height at C: off the surface\./)).toBeTruthy();
-    expect(screen.getByLabelText<HTMLSelectElement>('Cut and fill to').value).toBe('surface');
+    expect(screen.getByText(/No elevation at C: off the surface\./)).toBeTruthy();
+    expect(screen.getByLabelText<HTMLSelectElement>('Cut/fill to').value).toBe('surface');
     await user.click(screen.getByRole('button', { name: 'Make package' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({
@@ -324,17 +326,17 @@ describe('a package', () => {
     const { user } = show(new Story(), <EditPackage work={null} onClose={nothing} />);
     await user.type(screen.getByLabelText('Name'), 'Bases');
     await user.type(screen.getByLabelText('Crew'), 'Steel');
-    await user.type(screen.getByLabelText('Marks begin with'), 'AB');
-    await user.type(screen.getByLabelText('Name of the outline'), 'Bearings');
-    await user.selectOptions(screen.getByLabelText('Hubs stand'), 'on bolts round each point, with centre lines');
-    await user.type(screen.getByLabelText(/^Centres of the groups/), 'B1, 4000, 8000');
-    await user.type(screen.getByLabelText('Direction of the pattern, from north'), '12');
-    await user.type(screen.getByLabelText('Apart, in that direction, m'), '0.4');
-    expect(screen.getByText('Give both spacings and how many bolts there are each way.')).toBeTruthy();
-    await user.type(screen.getByLabelText('Apart, across it, m'), '0.3');
+    await user.type(screen.getByLabelText('Mark prefix'), 'AB');
+    await user.type(screen.getByLabelText('Outline name'), 'Bearings');
+    await user.selectOptions(screen.getByLabelText('Hub layout'), 'Bolt group at each point, with center lines');
+    await user.type(screen.getByLabelText(/^Centers of the groups/), 'B1, 4000, 8000');
+    await user.type(screen.getByLabelText('Pattern azimuth'), '12');
+    await user.type(screen.getByLabelText('Spacing along pattern (m)'), '0.4');
+    expect(screen.getByText('Enter both spacings and how many bolts there are each way.')).toBeTruthy();
+    await user.type(screen.getByLabelText('Spacing across pattern (m)'), '0.3');
     expect(screen.getByText('8 marks')).toBeTruthy();
-    await user.selectOptions(screen.getByLabelText('What kind of mark'), 'line on a plate');
-    await user.type(screen.getByLabelText('What it is used for'), 'setting the bearings');
+    await user.selectOptions(screen.getByLabelText('Mark type'), 'line on a plate');
+    await user.type(screen.getByLabelText('Use'), 'setting the bearings');
     await user.click(screen.getByRole('button', { name: 'Make package' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({
@@ -361,48 +363,48 @@ describe('a package', () => {
 
   it('marks leaning piles where they come through the level that is worked at', async () => {
     const { user } = show(new Story(), <EditPackage work={null} onClose={nothing} />);
-    await user.type(screen.getByLabelText('Name of the outline'), 'Row');
-    await user.selectOptions(screen.getByLabelText('Hubs stand'), 'on leaning piles, two recoveries each');
-    await user.type(screen.getByLabelText('Height of the heads, m'), '3');
-    await user.type(screen.getByLabelText(/^Heads of the piles/), '1, 4000, 8000{Enter}2, 4005, 8000');
-    await user.type(screen.getByLabelText('The toe lies toward, from north'), '90');
-    await user.type(screen.getByLabelText('Down for 1 to the side'), '4');
+    await user.type(screen.getByLabelText('Outline name'), 'Row');
+    await user.selectOptions(screen.getByLabelText('Hub layout'), 'Raked piles, two reference points each');
+    await user.type(screen.getByLabelText('Pile cut-off elevation (m)'), '3');
+    await user.type(screen.getByLabelText(/^Pile heads in order along the row/), '1, 4000, 8000{Enter}2, 4005, 8000');
+    await user.type(screen.getByLabelText('Rake azimuth'), '90');
+    await user.type(screen.getByLabelText('Rake (V:H)'), '4');
     expect(screen.queryByText('6 marks')).toBeNull();
-    await user.type(screen.getByLabelText('Marked at the level, m'), '5');
+    await user.type(screen.getByLabelText('Marking elevation (m)'), '5');
     expect(screen.getByText('6 marks')).toBeTruthy();
   });
 
   it('moves an outline by a thickness, and refuses one that is not that wide', async () => {
     const { user } = show(new Story(), <EditPackage work={null} onClose={nothing} />);
-    await user.type(screen.getByLabelText('Name of the outline'), 'Hall');
+    await user.type(screen.getByLabelText('Outline name'), 'Hall');
     await user.type(screen.getByLabelText(/^Corners in order/), 'A, 0, 0{Enter}B, 10, 0{Enter}C, 10, 6{Enter}D, 0, 6');
-    await user.click(screen.getByRole('button', { name: /Move the line by a thickness/ }));
-    await user.type(screen.getByLabelText('The marked line lies, m'), '0.3');
+    await user.click(screen.getByRole('button', { name: /Shift marked line/ }));
+    await user.type(screen.getByLabelText('Distance to marked line (m)'), '0.3');
     expect(screen.getByText('8 marks')).toBeTruthy();
-    await user.clear(screen.getByLabelText('The marked line lies, m'));
-    await user.type(screen.getByLabelText('The marked line lies, m'), '3.5');
-    await user.selectOptions(screen.getByLabelText('of the given one'), 'inside');
-    expect(screen.getByText(/the outline is not that wide/)).toBeTruthy();
+    await user.clear(screen.getByLabelText('Distance to marked line (m)'));
+    await user.type(screen.getByLabelText('Distance to marked line (m)'), '3.5');
+    await user.selectOptions(screen.getByLabelText('Side'), 'inside');
+    expect(screen.getByText(/would vanish or reverse/)).toBeTruthy();
   });
 
   it('makes an outline of every step of a footing, and says when an offset is no round length', async () => {
     const { user } = show(new Story(), <EditPackage work={null} onClose={nothing} />);
-    await user.type(screen.getByLabelText('Name of the outline'), 'Pier');
+    await user.type(screen.getByLabelText('Outline name'), 'Pier');
     await user.type(screen.getByLabelText(/^Corners in order/), 'A, 0, 0{Enter}B, 10, 0{Enter}C, 10, 6{Enter}D, 0, 6');
     for (let i = 0; i < 2; i++) {
-      await user.click(screen.getByRole('button', { name: /^(Move the line by a thickness|And by)/ }));
-      await user.type(screen.getAllByLabelText('The marked line lies, m')[i]!, '0.3');
+      await user.click(screen.getByRole('button', { name: /^(Shift marked line|Add another shift)/ }));
+      await user.type(screen.getAllByLabelText('Distance to marked line (m)')[i]!, '0.3');
     }
-    await user.click(screen.getByRole('button', { name: 'Each step as an outline of its own' }));
-    expect(screen.getAllByLabelText('Name of the outline').map((field) => (field as HTMLInputElement).value)).toEqual([
+    await user.click(screen.getByRole('button', { name: 'Split into one outline per step' }));
+    expect(screen.getAllByLabelText('Outline name').map((field) => (field as HTMLInputElement).value)).toEqual([
       'Pier step 1',
       'Pier step 2',
     ]);
-    expect(screen.getAllByLabelText('The marked line lies, m')).toHaveLength(3);
+    expect(screen.getAllByLabelText('Distance to marked line (m)')).toHaveLength(3);
     expect(screen.getByText('16 marks')).toBeTruthy();
-    await user.clear(screen.getByLabelText('Hubs off by, m'));
-    await user.type(screen.getByLabelText('Hubs off by, m'), '2.3');
-    expect(screen.getByText('No round length: crews keep 2.500 in mind and on the tape.')).toBeTruthy();
+    await user.clear(screen.getByLabelText('Offset (m)'));
+    await user.type(screen.getByLabelText('Offset (m)'), '2.3');
+    expect(screen.getByText('Not a round figure: 2.500 is easier to remember and to tape.')).toBeTruthy();
   });
 });
 
@@ -417,7 +419,7 @@ describe('Work', () => {
     const placing = { scale: 1, rotationDeg: 0, shiftE: 0, shiftN: 0, pairs: 2, misfitMm: 3.6, misfits };
     story.say('drawing', { ...drawing.body, placing, supersedes: drawing.id });
     show(story, <Work />);
-    expect(await screen.findByText('Left at each: K1 3 mm east, 2 mm south; pin 7 on its place.')).toBeTruthy();
+    expect(await screen.findByText('Residuals: K1 3 mm east, 2 mm south; pin 7 on design.')).toBeTruthy();
     expect(asBuiltReport(story.state, '2031-05-06T10:00:00Z', drawing.by).laid).toEqual([
       { drawing: 'hall', scale: 1, misfits },
     ]);

@@ -44,25 +44,25 @@ function equipped(): Story {
 describe('the library', () => {
   it('lists what the crew carries, and when it was last tested', () => {
     show(equipped(), <LibraryDialog onClose={nothing} />);
-    expect(screen.getByText(/constant \+11.5 mm; centre 0.110 m above/)).toBeTruthy();
+    expect(screen.getByText(/constant \+11\.5 mm; center 0\.110 m above/)).toBeTruthy();
     expect(screen.getByText(/tested 2030-01-10, long ago/)).toBeTruthy();
-    expect(screen.getByText(/never tested/)).toBeTruthy();
+    expect(screen.getByText(/no test recorded/)).toBeTruthy();
   });
 
   it('takes a new target, refuses what can’t be, and takes one off without losing it', async () => {
     const { user } = show(equipped(), <LibraryDialog onClose={nothing} />);
     await user.click(screen.getByRole('button', { name: 'Add a target' }));
-    await user.type(screen.getByLabelText('Target: name or number'), 'round PRISM');
-    await user.clear(screen.getByLabelText('Constant added to each distance, mm'));
-    await user.type(screen.getByLabelText('Constant added to each distance, mm'), '900');
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await user.type(screen.getByLabelText('Target name or serial no.'), 'round PRISM');
+    await user.clear(screen.getByLabelText('Prism constant (mm)'));
+    await user.type(screen.getByLabelText('Prism constant (mm)'), '900');
+    await user.click(screen.getByRole('button', { name: 'Save equipment' }));
     expect(screen.getByText('This name is on the list already.')).toBeTruthy();
-    expect(screen.getByText('Millimetres, from −500 to 500.')).toBeTruthy();
+    expect(screen.getByText('Millimeters, from −500 to 500.')).toBeTruthy();
     expect(said()).toHaveLength(0);
-    await user.type(screen.getByLabelText('Target: name or number'), ' 2');
-    await user.clear(screen.getByLabelText('Constant added to each distance, mm'));
-    await user.type(screen.getByLabelText('Constant added to each distance, mm'), '−17,5');
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await user.type(screen.getByLabelText('Target name or serial no.'), ' 2');
+    await user.clear(screen.getByLabelText('Prism constant (mm)'));
+    await user.type(screen.getByLabelText('Prism constant (mm)'), '−17,5');
+    await user.click(screen.getByRole('button', { name: 'Save equipment' }));
     await waitFor(() =>
       expect(said()[0]).toMatchObject({
         type: 'equipment',
@@ -70,7 +70,7 @@ describe('the library', () => {
       }),
     );
     await user.click(screen.getByRole('button', { name: 'Change Small prism' }));
-    await user.click(screen.getByRole('button', { name: 'Take off the list' }));
+    await user.click(screen.getByRole('button', { name: 'Retire equipment' }));
     await waitFor(() => expect(said()[1]).toMatchObject({ body: { retired: true, what: { name: 'Small prism' } } }));
   });
 });
@@ -99,9 +99,9 @@ describe('what the prism is carried on', () => {
     story.sight(occupation, 'K1');
     const { user } = show(story, <Fields story={story} />);
     await user.click(screen.getByRole('button', { name: 'Small prism' }));
-    await user.clear(screen.getByLabelText('The pole shows, m'));
+    await user.clear(screen.getByLabelText('Pole reading (m)'));
     // 1.39 on the pole and 0.11 of the prism are what the round one had.
-    await user.type(screen.getByLabelText('The pole shows, m'), '4.811');
+    await user.type(screen.getByLabelText('Pole reading (m)'), '4.811');
     expect(screen.getByText(/the last height in another unit/)).toBeTruthy();
   });
 
@@ -119,15 +119,15 @@ describe('what the prism is carried on', () => {
           .then((taken) => (read = taken)),
     );
     await screen.findByRole('dialog');
-    await user.type(screen.getByLabelText('Circle'), '10');
+    await user.type(screen.getByLabelText('Horizontal circle'), '10');
     await user.type(screen.getByLabelText('Zenith angle'), '90');
     await user.click(screen.getByLabelText('The target height is still the one of the last sight'));
     // Another target is another thing to look at: the tick is gone.
     await user.click(screen.getByRole('button', { name: 'Small prism' }));
-    await user.click(screen.getByRole('button', { name: 'Take it' }));
+    await user.click(screen.getByRole('button', { name: 'Save shot' }));
     expect(read).toBeNull();
     await user.click(screen.getByLabelText('The target height is right'));
-    await user.click(screen.getByRole('button', { name: 'Take it' }));
+    await user.click(screen.getByRole('button', { name: 'Save shot' }));
     await waitFor(() => expect(read).not.toBeNull());
     expect(currentLink()!.state().pole).toMatchObject({
       targetHeight: 1.61,
@@ -171,7 +171,7 @@ describe('a new placing', () => {
     const story = equipped();
     expect(errors(story, { temperature: '400' }).temperature).toContain('400 °C is no air temperature');
     expect(errors(story, { method: 'overMark', height: '0' })).toMatchObject({
-      zero: expect.stringContaining('Over a mark with a height, zero'),
+      zero: expect.stringContaining('Over a mark with an elevation, zero'),
     });
     expect(errors(story, { method: 'overMark' }).over).toContain('has no plummet');
     expect(errors(story, { method: 'overMark' }, true)).toEqual({});
@@ -212,10 +212,10 @@ describe('the settings', () => {
     const story = new Story().control();
     const { user } = show(story, <EditSite onClose={nothing} />);
     await user.selectOptions(screen.getByLabelText('Mara Lindqvist'), 'lead');
-    const provisional = within(screen.getByRole('group', { name: /accept one as provisional/ }));
+    const provisional = within(screen.getByRole('group', { name: /May accept provisional/ }));
     await user.click(provisional.getByLabelText('Lead'));
     await user.type(screen.getByLabelText(/^Paint/), 'white for control');
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await user.click(screen.getByRole('button', { name: 'Save settings' }));
     await waitFor(() =>
       expect(said()[0]).toMatchObject({
         type: 'site',

@@ -41,17 +41,17 @@ describe('an order for a sheet', () => {
     const { story, work } = hall();
     const closed = jest.fn();
     const { user } = show(story, <IssueDialog work={work} onClose={closed} />);
-    await user.type(screen.getByLabelText('Given to'), ' Jo, formwork ');
-    await user.type(screen.getByLabelText('Not to be built from after'), '2031-05-20');
+    await user.type(screen.getByLabelText('Issued to'), ' Jo, formwork ');
+    await user.type(screen.getByLabelText('Valid until'), '2031-05-20');
     await user.type(screen.getByLabelText('Remarks'), 'Pour on Friday.');
-    await user.click(screen.getByLabelText('Only some of its marks'));
-    expect(button('Issue').disabled).toBe(true);
-    await user.type(screen.getByLabelText('Name of this part'), 'north side');
+    await user.click(screen.getByLabelText('Selected marks only'));
+    expect(button('Issue cut sheet').disabled).toBe(true);
+    await user.type(screen.getByLabelText('Part name'), 'north side');
     const part = within(screen.getByRole('list', { name: 'Marks of this part' }));
     const boxes = part.getAllByRole<HTMLInputElement>('checkbox');
     expect(boxes).toHaveLength(8);
     for (const box of boxes.slice(2)) await user.click(box);
-    await user.click(button('Issue'));
+    await user.click(button('Issue cut sheet'));
     await waitFor(() => expect(closed).toHaveBeenCalled());
     const [order] = server.orders;
     expect(order).toMatchObject({
@@ -69,14 +69,14 @@ describe('an order for a sheet', () => {
     const { story, work } = hall();
     server.refused.set('sheet', {
       status: 409,
-      body: { code: 'MISSING_REFERENCE', detail: 'This work package has not arrived. Nothing was issued.' },
+      body: { code: 'MISSING_REFERENCE', detail: 'This work package hasn’t arrived. Nothing was issued.' },
     });
     const closed = jest.fn();
     const { user } = show(story, <IssueDialog work={work} onClose={closed} />);
-    await user.click(screen.getByLabelText('Heights against the site’s zero beside true ones'));
-    await user.click(button('Issue'));
+    await user.click(screen.getByLabelText('Also show elevations above site zero'));
+    await user.click(button('Issue cut sheet'));
     expect((await screen.findByRole('alert')).textContent).toBe(
-      'This work package has not arrived. Nothing was issued.',
+      'This work package hasn’t arrived. Nothing was issued.',
     );
     expect(closed).not.toHaveBeenCalled();
     expect(Object.keys(server.orders[0]!).sort()).toEqual([
@@ -91,9 +91,9 @@ describe('an order for a sheet', () => {
     ]);
     expect(server.orders[0]!['bothHeights']).toBe(false);
     server.away = true;
-    await user.click(button('Issue'));
+    await user.click(button('Issue cut sheet'));
     expect(
-      await screen.findByText('The server does not answer. Nothing was issued; try again when it is back.'),
+      await screen.findByText('The server doesn’t answer. Nothing was issued; try again when it is back.'),
     ).toBeTruthy();
   });
 });
@@ -126,7 +126,7 @@ describe('issued sheets', () => {
     );
     const lines = screen.getAllByRole('listitem').map(({ textContent }) => textContent);
     expect(lines[0]).toMatch(
-      /^Cut sheet 1, revision 2Hall hubs · 0 marks · 6 May \d\d:\d\d by Mara · with JoRan out 2031-05-02/,
+      /^Cut sheet 1, revision 2Hall hubs · 0 marks · 6 May \d\d:\d\d by Mara · with JoExpired 2031-05-02/,
     );
     expect(lines[1]).toMatch(/^Cut sheet 1, revision 1 · replaced/);
     expect(lines[1]).not.toContain('2031-05-01');
@@ -144,7 +144,7 @@ describe('issued sheets', () => {
     });
     story.say('report', { mark: marks[0]!.id, kind: 'destroyed', who: '', text: '' });
     show(story, <IssuedSheets away={false} sheets={[sheet(1)]} />);
-    expect(screen.getByText(`Tell Jo: ${marks[0]!.body.name}: said to be gone.`)).toBeTruthy();
+    expect(screen.getByText(`Tell Jo: ${marks[0]!.body.name}: reported gone.`)).toBeTruthy();
   });
   it('that cannot be read are not taken for none', () => {
     const { story } = hall();
@@ -184,7 +184,11 @@ describe('a convention that is edited', () => {
     const draft = draftOfConvention(SHIPPED_CONVENTIONS.plainWords);
     const sized = (length: string) => ({ ...draft, lath: { ...draft.lath, length } });
     for (const bad of ['', 'long', '20', '6000', '-1'])
-      expect([bad, sizeError(sized(bad), 'length'), hasSizes(sized(bad))]).toEqual([bad, 'Give 50 to 5000 mm.', false]);
+      expect([bad, sizeError(sized(bad), 'length'), hasSizes(sized(bad))]).toEqual([
+        bad,
+        'Enter 50 to 5000 mm.',
+        false,
+      ]);
     for (const good of ['1200', '1200,5', '50']) expect([good, sizeError(sized(good), 'length')]).toEqual([good, null]);
     expect(faultsOf(sized('nothing'))).toEqual([]);
     expect(faultsOf({ ...draft, cut: 'FILL' }).map(({ code }) => code)).toContain('CUT_IS_FILL');
@@ -203,16 +207,16 @@ describe('a convention that is edited', () => {
     const name = screen.getByLabelText<HTMLInputElement>('Name');
     expect(name.value).toBe('Plain words, as here');
     await user.clear(name);
-    expect(screen.getByText('Give it a name.')).toBeTruthy();
-    expect(button('Keep').disabled).toBe(true);
+    expect(screen.getByText('Enter a name.')).toBeTruthy();
+    expect(button('Save convention').disabled).toBe(true);
     await user.type(name, 'Ours');
-    await user.clear(screen.getByLabelText('The ground is too low'));
-    await user.type(screen.getByLabelText('The ground is too low'), 'RAISE');
-    const preview = within(screen.getByRole('region', { name: 'As it would be written' }));
+    await user.clear(screen.getByLabelText('Word for fill'));
+    await user.type(screen.getByLabelText('Word for fill'), 'RAISE');
+    const preview = within(screen.getByRole('region', { name: 'Preview' }));
     expect(preview.getByRole('img', { name: /RAISE 0\.332 m to finished floor/ })).toBeTruthy();
     await user.selectOptions(screen.getByLabelText('Side of tolerance'), 'left');
     expect(preview.getAllByRole('img', { name: /^Left side: within/ })).toHaveLength(2);
-    await user.click(button('Keep'));
+    await user.click(button('Save convention'));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({
       type: 'convention',
@@ -233,20 +237,20 @@ describe('the address of the crew’s pages', () => {
     ['http://localhost:4181', /this machine alone/],
     ['http://127.0.0.1:4181', /this machine alone/],
     ['https://[::1]', /this machine alone/],
-  ])('%s cannot be printed', (address, why) => expect(addressFault(address)).toMatch(why));
+  ])('%s can’t be printed', (address, why) => expect(addressFault(address)).toMatch(why));
   it.each(['http://192.168.1.20:4181', 'https://marks.example', 'http://localhost.example'])('%s can', (address) =>
     expect(addressFault(address)).toBeNull(),
   );
   it('is kept as it is typed, without what stands behind it, and refused when it is none', async () => {
     const { story } = hall();
     const { user } = show(story, <CrewLinks />);
-    const field = screen.getByLabelText('Address under which phones reach this server');
+    const field = screen.getByLabelText('Server address for phones');
     await user.type(field, 'site office');
-    expect(button('Keep').disabled).toBe(true);
-    expect(screen.getByText(/^Give an address such as/)).toBeTruthy();
+    expect(button('Save address').disabled).toBe(true);
+    expect(screen.getByText(/^Enter an address such as/)).toBeTruthy();
     await user.clear(field);
     await user.type(field, 'http://192.0.2.5:4181//');
-    await user.click(button('Keep'));
+    await user.click(button('Save address'));
     await waitFor(() =>
       expect(said().map(({ type, body }) => [type, (body as { publicAddress?: string }).publicAddress])).toEqual([
         ['site', 'http://192.0.2.5:4181'],
@@ -256,15 +260,15 @@ describe('the address of the crew’s pages', () => {
   it('is no reason for a page that says nobody to ask or shows no package', async () => {
     const { story } = hall();
     const { user } = show(story, <CrewLinkDialog onClose={() => undefined} onMade={() => undefined} />);
-    expect(button('Make it').disabled).toBe(false);
-    await user.clear(screen.getByLabelText('Whom it says to ask'));
-    expect(screen.getByText('A crew that finds something wrong has to know whom to ask.')).toBeTruthy();
-    expect(button('Make it').disabled).toBe(true);
-    await user.type(screen.getByLabelText('Whom it says to ask'), 'Mara');
-    await user.click(screen.getByLabelText('All packages of the site'));
-    expect(button('Make it').disabled).toBe(true);
+    expect(button('Create crew link').disabled).toBe(false);
+    await user.clear(screen.getByLabelText('Contact on site'));
+    expect(screen.getByText('Enter a contact: the crew must know who to ask.')).toBeTruthy();
+    expect(button('Create crew link').disabled).toBe(true);
+    await user.type(screen.getByLabelText('Contact on site'), 'Mara');
+    await user.click(screen.getByLabelText('All work packages'));
+    expect(button('Create crew link').disabled).toBe(true);
     await user.click(screen.getByLabelText('Hall hubs'));
-    expect(button('Make it').disabled).toBe(false);
+    expect(button('Create crew link').disabled).toBe(false);
   });
 });
 
@@ -293,7 +297,7 @@ describe('files for others', () => {
     const files = saving();
     const { story, work } = hall();
     const { user, unmount } = show(story, <Files />);
-    for (const group of [/^Control/, /^Stations/, /^What was measured/])
+    for (const group of [/^Control/, /^Stations/, /^As-built points/])
       await user.click(screen.getByRole('checkbox', { name: group }));
     await user.click(button('Northing (m) earlier'));
     for (const gone of ['Group', 'Code', 'Note', 'Height (m)']) await user.click(button(`Leave out ${gone}`));
@@ -302,7 +306,7 @@ describe('files for others', () => {
     const [header, ...rows] = (await textOf(files[0]!.blob)).trim().split(/\r?\n/);
     expect(header).toBe('Point,Northing (m),Easting (m),Standing');
     expect(rows).toHaveLength(work.body.plans.length);
-    for (const row of rows) expect(row).toMatch(/^H-[A-D] [NESW],\d+\.\d{4},\d+\.\d{4},(open|held)$/);
+    for (const row of rows) expect(row).toMatch(/^H-[A-D] [NESW],\d+\.\d{4},\d+\.\d{4},(not verified yet|verified)$/);
     expect(files[0]!.name).toBe('quay-extension-points.csv');
     unmount();
     show(story, <Files />);
@@ -315,7 +319,7 @@ describe('files for others', () => {
     for (const column of ['Point', 'Easting (m)', 'Northing (m)', 'Height (m)', 'Group', 'Code', 'Note'])
       await user.click(button(`Leave out ${column}`));
     expect([button('CSV').disabled, button('LandXML').disabled]).toEqual([true, false]);
-    for (const group of [/^Control/, /^Marks that are set/, /^Stations/, /^What was measured/])
+    for (const group of [/^Control/, /^Marks set/, /^Stations/, /^As-built points/])
       await user.click(screen.getByRole('checkbox', { name: group }));
     for (const kind of ['CSV', 'LandXML', 'DXF', 'GeoJSON'])
       expect([kind, button(kind).disabled]).toEqual([kind, true]);
@@ -342,14 +346,14 @@ describe('the end of the day', () => {
     const { story } = hall();
     const { user } = show(story, <Close />);
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Not yet: something is missing');
-    expect(button('Close the day').disabled).toBe(true);
-    await user.click(button('Leave it unfinished…'));
+    expect(button('Close day').disabled).toBe(true);
+    await user.click(button('Close with work missing…'));
     expect(button('End the day unfinished').disabled).toBe(true);
     await user.click(button('Cancel'));
-    expect(button('Close the day').disabled).toBe(true);
-    await user.click(button('Leave it unfinished…'));
-    await user.type(screen.getByLabelText('Why it ends unfinished'), 'thunder');
-    await user.type(screen.getByLabelText('For who comes next'), 'key at the gate');
+    expect(button('Close day').disabled).toBe(true);
+    await user.click(button('Close with work missing…'));
+    await user.type(screen.getByLabelText('Reason for unfinished work'), 'thunder');
+    await user.type(screen.getByLabelText('Shift handover note'), 'key at the gate');
     await user.click(button('End the day unfinished'));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({ type: 'dayEnd', body: { note: 'key at the gate', unfinished: 'thunder' } });
@@ -360,8 +364,10 @@ describe('the end of the day', () => {
     story.say('close', { occupation: solution.occupation.id, note: '' });
     const { user } = show(story, <Close />);
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('You may pack up');
-    expect(within(screen.getByRole('region', { name: 'Open' })).getByText('Hall hubs is not handed over')).toBeTruthy();
-    await user.click(button('Close the day'));
+    expect(
+      within(screen.getByRole('region', { name: 'Still open' })).getByText('Hall hubs isn’t handed over'),
+    ).toBeTruthy();
+    await user.click(button('Close day'));
     await waitFor(() => expect(said()[0]).toMatchObject({ type: 'dayEnd', body: { unfinished: '' } }));
   });
   it('gives the page for who comes next what was just written', async () => {
@@ -375,10 +381,10 @@ describe('the end of the day', () => {
     };
     try {
       const { user } = show(story, <Close />);
-      await user.type(screen.getByLabelText('For who comes next'), 'the fence is new');
-      await user.click(button('Page for who comes next (PDF)'));
+      await user.type(screen.getByLabelText('Shift handover note'), 'the fence is new');
+      await user.click(button('Shift handover (PDF)'));
       expect(
-        await screen.findByText('The server does not answer. Nothing was printed; try again when it is back.'),
+        await screen.findByText('The server doesn’t answer. Nothing was printed; try again when it is back.'),
       ).toBeTruthy();
       expect(asked).toEqual([
         [`/api/v1/sites/${SITE_ID}/papers/shift`, expect.objectContaining({ by: story.who, note: 'the fence is new' })],

@@ -51,7 +51,7 @@ describe('a long list', () => {
     const { story } = pads(4);
     const { user } = show(story, <Stakes />);
     await user.type(screen.getByLabelText('Find a stake'), '3a');
-    const names = within(screen.getByRole('region', { name: 'Stakes of the package' }))
+    const names = within(screen.getByRole('region', { name: 'Stakes' }))
       .getAllByRole('button')
       .map((button) => button.textContent)
       .filter((name) => name.startsWith('P-'));
@@ -66,23 +66,21 @@ describe('stakes that would be written otherwise', () => {
   it('are kept as written anew, in one go or one by one, and no others', async () => {
     const { story, work } = pads(1);
     const { user, unmount } = show(story, <Stakes />);
-    expect(screen.queryByRole('button', { name: 'Written anew…' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Record rewritten stakes…' })).toBeNull();
     unmount();
     story.say('site', { ...story.state.settings, convention: 'pegLevels' });
     show(story, <Stakes />);
-    expect(
-      screen.getByText(`${work.body.plans.length} stakes say something else than would be written now`),
-    ).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Written anew…' }));
+    expect(screen.getByText(`${work.body.plans.length} stakes differ from the current text`)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Record rewritten stakes…' }));
     const dialog = screen.getByRole('dialog');
     await user.click(within(dialog).getByRole('checkbox', { name: /^P-1A S/ }));
-    await user.click(within(dialog).getByRole('button', { name: `${work.body.plans.length - 1} stakes say this now` }));
+    await user.click(within(dialog).getByRole('button', { name: `Record ${work.body.plans.length - 1} stakes` }));
     await waitFor(() =>
       expect(said().filter(({ type }) => type === 'writing')).toHaveLength(work.body.plans.length - 1),
     );
     expect(screen.queryByRole('dialog')).toBeNull();
     await user.click(screen.getByRole('button', { name: 'P-1A S' }));
-    expect(screen.getByText(/^What stands on it: .* m offset/)).toBeTruthy();
+    expect(screen.getByText(/^Written on the stake: .* m offset/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Write it' }));
     for (let i = 0; i < 10; i++) await user.keyboard('{ArrowDown}');
     await user.click(screen.getByRole('button', { name: 'Done' }));
@@ -140,11 +138,11 @@ describe('sights of a file', () => {
     const { user } = show(new Story(), <TakeRawSights />);
     await user.upload(screen.getByLabelText('File of raw sights'), new File([text], 'quay.xml'));
     const dialog = await screen.findByRole('dialog', { name: '4 sights from S1 of Quay' });
-    expect(within(dialog).getByText(/does not say how precise the instrument is/)).toBeTruthy();
-    await user.selectOptions(within(dialog).getByLabelText('The file holds several placings: which one'), '1');
+    expect(within(dialog).getByText(/doesn’t say how precise the instrument is/)).toBeTruthy();
+    await user.selectOptions(within(dialog).getByLabelText('Setup to import'), '1');
     expect(screen.getByRole('dialog', { name: '4 sights from S2 of Quay' })).toBeTruthy();
     expect(within(screen.getByRole('dialog')).getByText(/^New on this site: K1, K2, K3, K4/)).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Take them in' }));
+    await user.click(screen.getByRole('button', { name: 'Import sights' }));
     await waitFor(() => expect(said().filter(({ type }) => type === 'sight')).toHaveLength(4));
     expect(said().find(({ type }) => type === 'occupation')).toMatchObject({ body: { name: 'S2', link: 'typed' } });
   });
@@ -155,15 +153,15 @@ describe('sights of a file', () => {
     const text = rawSightsText(rawSightsOf(story.state, solution.occupation));
     const { user } = show(story, <TakeRawSights />);
     await user.upload(screen.getByLabelText('File of raw sights'), new File([text], 'quay.jsonl'));
-    const name = await screen.findByLabelText<HTMLInputElement>('Name of the set-up here');
+    const name = await screen.findByLabelText<HTMLInputElement>('Setup name');
     expect(name.value).toBe('S1-2');
     await user.clear(name);
     await user.type(name, 's1');
     expect(screen.getByText('There is S1 already.')).toBeTruthy();
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Take them in' }).disabled).toBe(true);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Import sights' }).disabled).toBe(true);
     await user.clear(name);
     await user.type(name, 'S1 once more');
-    await user.click(screen.getByRole('button', { name: 'Take them in' }));
+    await user.click(screen.getByRole('button', { name: 'Import sights' }));
     await waitFor(() =>
       expect(said().find(({ type }) => type === 'occupation')).toMatchObject({ body: { name: 'S1 once more' } }),
     );
@@ -180,11 +178,11 @@ describe('sights of a file', () => {
     };
     expect(
       await tried('<LandXML version="1.2"><Units><Metric linearUnit="meter"/></Units></LandXML>', 'empty.xml'),
-    ).toContain('empty.xml was not taken: it is LandXML, but holds no observations.');
+    ).toContain('empty.xml wasn’t taken: it is LandXML, but holds no observations.');
     const raw = rawSightsText(rawSightsOf(story.state, solution.occupation));
     await waitFor(async () =>
       expect(await tried(raw.replace('"face":1', '"face":3'), 'cut.sights.jsonl')).toMatch(
-        /cut\.sights\.jsonl was not taken\. Line \d+, .*face/,
+        /cut\.sights\.jsonl wasn’t taken\. Line \d+, .*face/,
       ),
     );
     await waitFor(async () => expect(await tried('hello', 'x.jsonl')).toContain('no file of raw sights'));
@@ -195,14 +193,14 @@ describe('sights of a file', () => {
 describe('how stakes are written', () => {
   it('has signs that no keyboard has, put in where one typed last', async () => {
     const { user } = show(new Story(), <Writing />);
-    await user.click(screen.getByRole('button', { name: 'Adapt a copy…' }));
+    await user.click(screen.getByRole('button', { name: 'Copy and edit…' }));
     const dialog = within(screen.getByRole('dialog'));
-    const cut = dialog.getByLabelText<HTMLInputElement>('The ground is too high');
+    const cut = dialog.getByLabelText<HTMLInputElement>('Word for cut');
     await user.clear(cut);
     await user.type(cut, 'C ');
     await user.click(dialog.getByRole('button', { name: '▼, cut, down to' }));
     expect(cut.value).toBe('C ▼');
-    await user.click(dialog.getByRole('button', { name: 'Keep' }));
+    await user.click(dialog.getByRole('button', { name: 'Save convention' }));
     await waitFor(() => expect(said()[0]).toMatchObject({ type: 'convention', body: { rules: { cut: 'C ▼' } } }));
   });
 });

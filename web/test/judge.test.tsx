@@ -34,8 +34,8 @@ describe('the page of a control mark', () => {
 
   it('tells what was found and since when it disagrees', () => {
     page(proven());
-    expect(screen.getByRole('heading', { name: /^It disagrees in height since/ })).toBeTruthy();
-    expect(screen.getByText(/Once is not enough to blame it/)).toBeTruthy();
+    expect(screen.getByRole('heading', { name: /^Disagrees in elevation since/ })).toBeTruthy();
+    expect(screen.getByText(/Once isn’t enough to blame it/)).toBeTruthy();
     const rows = within(screen.getByRole('table')).getAllByRole('row');
     expect(rows).toHaveLength(3);
     expect(within(rows[1]!).getByText('off')).toBeTruthy();
@@ -61,13 +61,13 @@ describe('the page of a control mark', () => {
     const mark = story.state.control.find((each) => each.id === story.markId('K2'))!;
     const { user } = show(story, <FoundMovedDialog mark={mark} onClose={nothing} />);
     expect(
-      within(screen.getByRole('list', { name: 'Marks concerned' })).getByText(
+      within(screen.getByRole('list', { name: 'Marks affected' })).getByText(
         /0 mm in plan: inside its tolerance, stands/,
       ),
     ).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Say so' }));
     expect(screen.getByText(/Say what shows it/)).toBeTruthy();
-    await user.type(screen.getByLabelText('What shows it (needed)'), 'run over by the digger');
+    await user.type(screen.getByLabelText('Evidence'), 'run over by the digger');
     await user.click(screen.getByRole('button', { name: 'Say so' }));
     await waitFor(() => expect(said().map((fact) => fact.type)).toEqual(['finding', 'control']));
     expect(said()[0]).toMatchObject({
@@ -86,7 +86,7 @@ describe('pairs of marks', () => {
     show(story, <PairTable onChoose={nothing} onPairs={nothing} />);
     const rows = screen.getAllByRole('row').slice(1);
     expect(rows).toHaveLength(6);
-    expect(rows[0]!.textContent).toMatch(/K2.*does not fit/);
+    expect(rows[0]!.textContent).toMatch(/K2.*doesn’t fit/);
   });
 
   it('wait for a station that sighted two', () => {
@@ -111,10 +111,10 @@ describe('what would clear it', () => {
     const { user } = show(story, <ClearCard onResight={(id) => asked.push(id)} />);
     expect(
       screen.getByText(
-        new RegExp(`^Sight ${mark.body.name} again from a proven station: a proof of its station failed`),
+        new RegExp(`^Sight ${mark.body.name} again from a proven station: a check shot of its station failed`),
       ),
     ).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Sight it' }));
+    await user.click(screen.getByRole('button', { name: 'Sight mark' }));
     expect(asked).toEqual([mark.id]);
   });
 
@@ -135,13 +135,13 @@ describe('the tape', () => {
     story.set(solution, work, 0);
     story.set(solution, work, 1);
     const { user } = show(story, <TapeBetween />);
-    const apart = /are ([\d.]+) m apart/.exec(document.body.textContent ?? '')![1]!;
+    const apart = /Computed from the marks: ([\d.]+) m/.exec(document.body.textContent ?? '')![1]!;
     await user.type(screen.getByLabelText(/^Taped/), apart);
     expect(screen.getByRole('heading', { name: 'The tape agrees' })).toBeTruthy();
     await user.clear(screen.getByLabelText(/^Taped/));
     await user.type(screen.getByLabelText(/^Taped/), String(Number(apart) + 0.1));
-    expect(screen.getByRole('heading', { name: 'The tape does not agree' })).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Keep it' }));
+    expect(screen.getByRole('heading', { name: 'The tape doesn’t agree' })).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Save tape check' }));
     await waitFor(() => expect(said()).toMatchObject([{ type: 'tape', body: { within: false } }]));
   });
 
@@ -157,7 +157,7 @@ describe('the tape', () => {
     const first = table.getAllByRole('row')[1]!;
     expect(first.textContent).toContain(off.body.name);
     expect(within(first).getByText(/\d+ mm (longer|shorter)/)).toBeTruthy();
-    await user.click(within(first).getByRole('button', { name: 'Tape it' }));
+    await user.click(within(first).getByRole('button', { name: 'Enter taped distance' }));
     const chosen = ['From', 'To'].map((label) => screen.getByLabelText<HTMLSelectElement>(label).value);
     expect(chosen).toContain(off.id);
   });
@@ -172,11 +172,11 @@ describe('what happens to the instrument', () => {
     const { user } = show(story, <HappenedRow solution={solution} />);
     await user.click(screen.getByRole('button', { name: 'Plant passed' }));
     await waitFor(() => expect(said()).toMatchObject([{ type: 'event', body: { kind: 'plant' } }]));
-    await user.click(screen.getByRole('button', { name: 'Put the proof off…' }));
-    await user.click(screen.getByRole('button', { name: 'Put it off' }));
-    expect(screen.getByText(/Say why the proof/)).toBeTruthy();
-    await user.type(screen.getByLabelText('Reason (needed)'), 'crane in the sight');
-    await user.click(screen.getByRole('button', { name: 'Put it off' }));
+    await user.click(screen.getByRole('button', { name: 'Postpone check shot…' }));
+    await user.click(screen.getByRole('button', { name: 'Postpone check shot' }));
+    expect(screen.getByText(/Say why the check shot/)).toBeTruthy();
+    await user.type(screen.getByLabelText('Reason'), 'crane in the sight');
+    await user.click(screen.getByRole('button', { name: 'Postpone check shot' }));
     await waitFor(() =>
       expect(said().at(-1)).toMatchObject({ type: 'deferral', body: { reason: 'crane in the sight' } }),
     );
@@ -257,10 +257,10 @@ describe('behind the figures', () => {
   it('stand the sums, and why the rules are as they are', async () => {
     const { story, occupation, result } = solved();
     const { user } = show(story, <ArithmeticButton result={result} occupation={occupation} />);
-    await user.click(screen.getByRole('button', { name: 'Show the arithmetic' }));
-    expect(screen.getByText('Level distance')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Show calculation' }));
+    expect(screen.getByText('Horizontal distance')).toBeTruthy();
     await user.selectOptions(screen.getByLabelText('Sight to'), 'K3');
-    expect(screen.getByText(/N 8.060\.000, height 5\.700/)).toBeTruthy();
+    expect(screen.getByText(/N 8.060\.000, elevation 5\.700/)).toBeTruthy();
     expect(screen.getByText('Why three marks?')).toBeTruthy();
   });
 

@@ -143,10 +143,7 @@ describe('the outbox', () => {
     ['an empty answer', { ok: true, status: 200, json: () => Promise.resolve({}) }],
     ['a list', { ok: true, status: 200, json: () => Promise.resolve([]) }],
     ['a gateway', { ok: false, status: 502, json: () => Promise.reject(new SyntaxError('<html>')) }],
-    [
-      'a refusal that is not the server’s',
-      { ok: false, status: 403, json: () => Promise.resolve({ error: 'log in' }) },
-    ],
+    ['a refusal that isn’t the server’s', { ok: false, status: 403, json: () => Promise.resolve({ error: 'log in' }) }],
   ])('keeps what it has when %s comes in the server’s place', async (_what, response) => {
     server.stranger = response as unknown as Response;
     await say(SITE_ID, MARA, [note('for the server alone')]);

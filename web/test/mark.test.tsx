@@ -68,7 +68,7 @@ describe('the round', () => {
       />,
     );
     const row = (i: number) => within(screen.getByRole('row', { name: new RegExp(`^${plans[i]!.name} `) }));
-    expect(row(0).getByText('confirmed, held')).toBeTruthy();
+    expect(row(0).getByText('confirmed, verified')).toBeTruthy();
     expect(row(1).getByText('rough')).toBeTruthy();
     expect(row(2).getByText('blocked: Fence')).toBeTruthy();
     expect(row(3).getByText('now')).toBeTruthy();
@@ -212,7 +212,7 @@ describe('heights at a mark', () => {
     const { story, work, round } = day();
     const stop = round().find((each) => each.mark === null)!;
     show(story, <MarkHeights work={work} stop={stop} groundZ={null} stands={false} hasHeight={false} />);
-    expect(screen.getByText('The station has no height: the stake gets none')).toBeTruthy();
+    expect(screen.getByText('No cut/fill: the station has no elevation')).toBeTruthy();
   });
 
   it('tell themselves in feet and inches when they are pressed', async () => {
@@ -233,11 +233,11 @@ describe('a blocked mark', () => {
       story,
       <BlockedDialog work={work} stop={round()[4]!} onClose={() => undefined} onLeave={() => (left = true)} />,
     );
-    await user.click(screen.getByRole('button', { name: 'Leave it for now' }));
+    await user.click(screen.getByRole('button', { name: 'Skip for now' }));
     expect(screen.getByText('Say what stands there, so that the next one knows.')).toBeTruthy();
     expect(left).toBe(false);
     await user.click(screen.getByRole('button', { name: 'Water' }));
-    await user.click(screen.getByRole('button', { name: 'Leave it for now' }));
+    await user.click(screen.getByRole('button', { name: 'Skip for now' }));
     await waitFor(() => expect(left).toBe(true));
     await waitFor(() => expect(said()).toMatchObject([{ type: 'obstruction', body: { what: 'Water' } }]));
   });
@@ -249,7 +249,7 @@ describe('a blocked mark', () => {
       story,
       <BlockedDialog work={work} stop={stop} onClose={() => undefined} onLeave={() => undefined} />,
     );
-    await user.type(screen.getByLabelText('What is in the way'), 'Skip');
+    await user.type(screen.getByLabelText('Obstruction'), 'Skip');
     await user.click(screen.getByRole('button', { name: /^4\.000 m off/ }));
     await waitFor(() => expect(said()).toHaveLength(2));
     const revised = said()[1]!;
@@ -283,7 +283,7 @@ describe('guidance', () => {
 
   it('can be called out with arms', () => {
     show(new Story(), <CallingDialog open onClose={() => undefined} />);
-    for (const sign of ['Look here.', 'Go that way.', 'Hold.', 'Good.', 'Come.'])
+    for (const sign of ['Look here.', 'Move this way.', 'Hold.', 'Good.', 'Come.'])
       expect(screen.getByText(sign)).toBeTruthy();
   });
 
@@ -341,12 +341,12 @@ describe('while a proof is overdue', () => {
   it('going on is asked about, and needs a reason that stands in the book', async () => {
     const { user, act, solution } = slip(90);
     await user.click(screen.getByRole('button', { name: /^Shoot/ }));
-    expect(screen.getByRole('dialog', { name: 'A proof is overdue: go on all the same?' })).toBeTruthy();
+    expect(screen.getByRole('dialog', { name: 'Check shot overdue. Continue anyway?' })).toBeTruthy();
     expect(act).not.toHaveBeenCalled();
-    await user.click(screen.getByRole('button', { name: 'Put it off' }));
+    await user.click(screen.getByRole('button', { name: 'Postpone check shot' }));
     expect(act).not.toHaveBeenCalled();
-    await user.type(screen.getByLabelText('Reason (needed)'), 'rain');
-    await user.click(screen.getByRole('button', { name: 'Put it off' }));
+    await user.type(screen.getByLabelText('Reason'), 'rain');
+    await user.click(screen.getByRole('button', { name: 'Postpone check shot' }));
     await waitFor(() => expect(act).toHaveBeenCalledTimes(1));
     await waitFor(() =>
       expect(said()).toMatchObject([{ type: 'deferral', body: { solution: solution.fact.id, reason: 'rain' } }]),

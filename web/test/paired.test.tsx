@@ -53,18 +53,18 @@ describe('a receiver whose readings are keyed in', () => {
     expect(screen.getByRole('heading', { level: 3, name: 'No receiver' })).toBeTruthy();
     const shoot = screen.getByRole('button', { name: /^Shoot/ });
     expect(shoot.hasAttribute('disabled')).toBe(true);
-    const at = within(screen.getByRole('region', { name: 'At the receiver' }));
+    const at = within(screen.getByRole('region', { name: 'GNSS receiver' }));
     const chosen = screen.getByRole('heading', { level: 1 }).textContent;
     expect(chosen).toContain('Hall hubs');
     const plan = work.body.plans.find(({ name }) => chosen.includes(name)) ?? work.body.plans[0]!;
-    await user.type(at.getByLabelText('East'), String(plan.place.e + 0.02));
-    await user.type(at.getByLabelText('North'), String(plan.place.n));
-    await user.type(at.getByLabelText('Height of the receiver'), '7.32');
+    await user.type(at.getByLabelText('Easting'), String(plan.place.e + 0.02));
+    await user.type(at.getByLabelText('Northing'), String(plan.place.n));
+    await user.type(at.getByLabelText('Receiver elevation'), '7.32');
     // Until somebody says so, compensation may be on.
-    await user.click(at.getByRole('button', { name: 'Use this reading for the next shot' }));
+    await user.click(at.getByRole('button', { name: 'Use for next shot' }));
     expect(screen.getByRole('heading', { level: 3, name: 'Switch tilt compensation off' })).toBeTruthy();
     await user.click(at.getByLabelText('Tilt compensation is off, the pole is plumb'));
-    await user.click(at.getByRole('button', { name: 'Ready for the shot' }));
+    await user.click(at.getByRole('button', { name: 'Reading ready' }));
     expect(screen.queryByRole('heading', { level: 3, name: 'Switch tilt compensation off' })).toBeNull();
     await user.click(screen.getByRole('button', { name: /^Shoot/ }));
     const link = currentLink();
@@ -101,15 +101,15 @@ describe('a receiver whose readings are keyed in', () => {
     const { story } = paired();
     story.work();
     const { unmount } = show(story, <Mark />);
-    expect(screen.getByRole('link', { name: 'Mark with a receiver' })).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Mark with GNSS plan' })).toBeTruthy();
     unmount();
     show(story, <Prove />);
-    expect(screen.getByRole('link', { name: 'Prove with a receiver' })).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Prove with GNSS' })).toBeTruthy();
   });
 
   it('needs an instrument that is set up for heights alone', () => {
     show(new Story().control(), <WithReceiver />);
-    expect(screen.getByText('Set the instrument up for heights alone first')).toBeTruthy();
+    expect(screen.getByText('Start an elevation-only setup first')).toBeTruthy();
   });
 });
 
@@ -122,8 +122,8 @@ describe('a pairing that is changed', () => {
     openTyped(SITE_ID);
     const set = pairedSet(story.state, occupation);
     const { user } = show(story, <PairDialog set={set} onClose={nothing} />);
-    await user.type(screen.getByLabelText(/^Antenna height, as entered at the receiver/), '1.623');
-    await user.click(screen.getByRole('button', { name: 'Pair them' }));
+    await user.type(screen.getByLabelText(/^Antenna height in receiver/), '1.623');
+    await user.click(screen.getByRole('button', { name: 'Use this combination' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({ type: 'pairing', body: { offset, antennaHeight: 1.623 } });
   });
@@ -139,17 +139,17 @@ describe('a pair in the library', () => {
       supersedes: null,
     });
     const { user } = show(story, <LibraryDialog onClose={nothing} />);
-    await user.click(screen.getByRole('button', { name: 'Add a pair' }));
-    await user.type(screen.getByLabelText('Pair with a receiver: name or number'), 'Pole 2');
-    await user.type(screen.getByLabelText('Receiver: name or number'), 'Receiver 7');
+    await user.click(screen.getByRole('button', { name: 'Add GNSS and prism' }));
+    await user.type(screen.getByLabelText('GNSS and prism name or serial no.'), 'Pole 2');
+    await user.type(screen.getByLabelText('Receiver name or serial no.'), 'Receiver 7');
     await user.selectOptions(screen.getByLabelText('Target below it'), 'All-round prism');
-    await user.type(screen.getByLabelText(/^Prism’s centre up to its reference point/), '3');
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
-    expect(screen.getByText(/its leaflet and the adapter’s say it/)).toBeTruthy();
+    await user.type(screen.getByLabelText(/^Receiver offset above prism/), '3');
+    await user.click(screen.getByRole('button', { name: 'Save equipment' }));
+    expect(screen.getByText(/its data sheet and the adapter’s say it/)).toBeTruthy();
     expect(said()).toHaveLength(0);
-    await user.clear(screen.getByLabelText(/^Prism’s centre up to its reference point/));
-    await user.type(screen.getByLabelText(/^Prism’s centre up to its reference point/), '0.12');
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await user.clear(screen.getByLabelText(/^Receiver offset above prism/));
+    await user.type(screen.getByLabelText(/^Receiver offset above prism/), '0.12');
+    await user.click(screen.getByRole('button', { name: 'Save equipment' }));
     await waitFor(() =>
       expect(said()[0]).toMatchObject({
         body: { what: { kind: 'pair', name: 'Pole 2', receiver: 'Receiver 7', offset: 0.12, checked: null } },

@@ -74,10 +74,10 @@ describe('handing over', () => {
         .map((plan) => plan.name)
         .sort(),
     );
-    for (const row of rows) expect(within(row).getByText('held')).toBeTruthy();
+    for (const row of rows) expect(within(row).getByText('verified')).toBeTruthy();
     expect(await screen.findByText(/^No sheet yet/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Issue cut sheet…' }));
-    await user.click(screen.getByRole('button', { name: 'Issue' }));
+    await user.click(screen.getByRole('button', { name: 'Issue cut sheet' }));
     await waitFor(() =>
       expect(server.orders).toMatchObject([
         { package: work.id, by: story.who, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone },
@@ -88,12 +88,12 @@ describe('handing over', () => {
   it('says why a sheet was not issued', async () => {
     server.refused.set('sheet', {
       status: 409,
-      body: { code: 'MISSING_REFERENCE', detail: 'This work package has not arrived. Nothing was issued.' },
+      body: { code: 'MISSING_REFERENCE', detail: 'This work package hasn’t arrived. Nothing was issued.' },
     });
     const { user } = show(day().story, <HandOver />);
     await user.click(screen.getByRole('button', { name: 'Issue cut sheet…' }));
-    await user.click(screen.getByRole('button', { name: 'Issue' }));
-    expect(await screen.findByText('This work package has not arrived. Nothing was issued.')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Issue cut sheet' }));
+    expect(await screen.findByText('This work package hasn’t arrived. Nothing was issued.')).toBeTruthy();
   });
 
   it('calls back a sheet whose mark fell in doubt', async () => {
@@ -122,7 +122,7 @@ describe('handing over', () => {
     });
     show(story, <HandOver />);
     expect(
-      await screen.findByText(new RegExp(`^Tell Ada, formwork: .*${later.body.name}: in doubt: do not build from it`)),
+      await screen.findByText(new RegExp(`^Tell Ada, formwork: .*${later.body.name}: in doubt: don’t build from it`)),
     ).toBeTruthy();
     expect(screen.getByText(/mark is withheld|marks are withheld/)).toBeTruthy();
   });
@@ -150,9 +150,9 @@ describe('a new site', () => {
       <NewSite open onClose={() => undefined} taken={['Quay']} onMade={(id) => made.push(id)} />,
     );
     await user.click(screen.getByRole('button', { name: 'Make site' }));
-    expect(screen.getByText('Give the site a name.')).toBeTruthy();
-    expect(screen.getByText(/Give the name of the first person/)).toBeTruthy();
-    await user.type(screen.getByLabelText('Name of the site'), 'Yard');
+    expect(screen.getByText('Enter a name for the site.')).toBeTruthy();
+    expect(screen.getByText(/Enter the name of the first person/)).toBeTruthy();
+    await user.type(screen.getByLabelText('Site name'), 'Yard');
     await user.type(screen.getByLabelText('Your name'), 'Ines');
     await user.click(screen.getByRole('button', { name: 'Make site' }));
     await waitFor(() => expect(said()).toHaveLength(8));
@@ -176,9 +176,9 @@ describe('what is stored', () => {
     });
     const { user } = show(story, <Saved />);
     await say(SITE_ID, story.who, [{ type: 'note', body: { text: 'x' } }]);
-    await user.click(await screen.findByRole('button', { name: '1 refused' }));
+    await user.click(await screen.findByRole('button', { name: '1 rejected' }));
     expect(screen.getByText('text is too long. Nothing was written.')).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Seen, take it off the list' }));
+    await user.click(screen.getByRole('button', { name: 'Dismiss' }));
     await waitFor(() => expect(screen.queryByText('text is too long. Nothing was written.')).toBeNull());
   });
 });
@@ -220,6 +220,6 @@ describe('find or do', () => {
   it('says that there is nothing of a name', async () => {
     const { user } = await open();
     await user.type(screen.getByRole('combobox'), 'zebra');
-    expect(screen.getByText('Nothing of that name here.')).toBeTruthy();
+    expect(screen.getByText('No match.')).toBeTruthy();
   });
 });

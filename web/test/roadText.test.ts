@@ -64,15 +64,15 @@ describe('a road as text', () => {
   });
 
   it.each([
-    ['', 'Give the way: its intersection points, or a start and its elements.'],
-    ['4018', 'Line 1, “4018”, is not two coordinates, with a radius and spirals where wanted.'],
+    ['', 'Enter the way: its intersection points, or a start and its elements.'],
+    ['4018', 'Line 1, “4018”, isn’t two coordinates, with a radius and spirals where wanted.'],
     ['1, 2\n3, 4, wide 5\n6, 9', 'Line 2, “3, 4, wide 5”, has “wide 5”, which is neither a radius nor spirals.'],
     ['1, 2\n3, 4, radius x\n6, 9', 'Line 2, “3, 4, radius x”, has a radius that is no length.'],
     [
       '0, 0\n0, 50, radius 60\n200, 50',
       'Between points 1 and 2 the curves need 10.000 m more than there is: take smaller radii or shorter spirals.',
     ],
-    ['start 1, 2', 'Line 1, “start 1, 2”, is not “start”, two coordinates and a direction.'],
+    ['start 1, 2', 'Line 1, “start 1, 2”, isn’t “start”, two coordinates and a direction.'],
     ['start 1, 2, 90\nturn 5', 'Line 2, “turn 5”, begins with none of line, curve and spiral.'],
     [
       'start 1, 2, 90\ncurve 5 left',
@@ -82,7 +82,7 @@ describe('a road as text', () => {
       'start 1, 2, 90\nspiral 5 to 80',
       'Line 2, “spiral 5 to 80”, needs the radius that it comes from or goes to, and left or right: “spiral 30 to 80 left”.',
     ],
-    ['start 1, 2, 90', 'Give at least one element after the start.'],
+    ['start 1, 2, 90', 'Enter at least one element after the start.'],
     ['start 1, 2, 90\nline', 'Line 2, “line”, has no length after its first word.'],
   ])('says which line is wrong: %j', (text, sentence) => {
     expect(error(readWay(text, metric))).toBe(sentence);
@@ -96,7 +96,7 @@ describe('a road as text', () => {
       { at: 300, ahead: 1000, counts: -1 },
     ]);
     expect(writeEquations(read, metric)).toBe(text);
-    expect(error(readEquations('200 to 500', metric))).toBe('Line 1, “200 to 500”, is not “0+200 = 0+500”.');
+    expect(error(readEquations('200 to 500', metric))).toBe('Line 1, “200 to 500”, isn’t “0+200 = 0+500”.');
   });
 
   it('takes heights with every kind of curve', () => {
@@ -115,7 +115,7 @@ describe('a road as text', () => {
       z: 10 * (1200 / 3937),
     });
     expect(error(readProfile('0+110', metric))).toBe(
-      'Line 1, “0+110”, is not a station and a height, with a curve where wanted.',
+      'Line 1, “0+110”, isn’t a station and an elevation, with a curve where wanted.',
     );
     expect(error(readProfile('0+110, 5, bend 3', metric))).toContain('has “bend 3”, which is neither');
   });
@@ -142,9 +142,9 @@ describe('a road as text', () => {
     });
     expect(writeStrings(read, metric)).toBe(text);
     expect(error(readStrings('edge; 3.25; fall 2.5', metric))).toContain(
-      'Line 1, “edge; 3.25; fall 2.5”, is not a string such as',
+      'Line 1, “edge; 3.25; fall 2.5”, isn’t a string such as',
     );
-    expect(error(readStrings('k; kerb on edge; top 0.1', metric))).toContain('is not a kerb such as');
+    expect(error(readStrings('k; kerb on edge; top 0.1', metric))).toContain('isn’t a curb such as');
   });
 
   it('reads feet and inches with blanks in them, and offers both readings of what could be two', () => {

@@ -49,7 +49,7 @@ describe('an address', () => {
 
 describe('an answer', () => {
   it.each(answering)(
-    'of %s counts when it has its form, and with any part missing it does not',
+    'of %s counts when it has its form, and with any part missing it doesn’t',
     async (name, operation) => {
       const whole = example(operation.answer as Form) as Readonly<Record<string, unknown>>;
       answer = () => json(whole);

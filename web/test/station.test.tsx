@@ -71,7 +71,7 @@ describe('the table of sights', () => {
   it('switches plan and height of a mark apart', async () => {
     const { user, used } = table(['K1', 'K2', 'K3']);
     await user.click(screen.getByRole('switch', { name: 'K1 in plan' }));
-    await user.click(screen.getByRole('switch', { name: 'K3 in height' }));
+    await user.click(screen.getByRole('switch', { name: 'K3 in elevation' }));
     expect(used).toEqual([
       [1, { plan: false }],
       [1, { height: false }],
@@ -80,8 +80,8 @@ describe('the table of sights', () => {
 
   it('shows no heights when work is plan only', () => {
     table(['K1', 'K2', 'K3'], true);
-    expect(screen.queryByRole('columnheader', { name: 'Height' })).toBeNull();
-    expect(screen.queryByRole('switch', { name: 'K1 in height' })).toBeNull();
+    expect(screen.queryByRole('columnheader', { name: 'Elevation' })).toBeNull();
+    expect(screen.queryByRole('switch', { name: 'K1 in elevation' })).toBeNull();
   });
 });
 
@@ -105,10 +105,10 @@ describe('what to sight next', () => {
     );
     const best = story.state.control.find((mark) => mark.id === adds[0]!.name)!.revision.body.name;
     expect(screen.getByText(`Best next: ${best}.`)).toBeTruthy();
-    expect(screen.getByText(/a mistake that matters (would show|could still go unseen)/)).toBeTruthy();
+    expect(screen.getByText(/an error that matters (would show|could still go unseen)/)).toBeTruthy();
     const rows = screen.getAllByRole('row').slice(1);
     expect(within(rows[0]!).getByRole('button', { name: best })).toBeTruthy();
-    expect(within(rows.at(-1)!).getByText('kept for proofs')).toBeTruthy();
+    expect(within(rows.at(-1)!).getByText('reserved for check shots')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: `Sight ${best}` }));
     expect(asked).toEqual([adds[0]!.name]);
   });
@@ -128,7 +128,7 @@ describe('what to sight next', () => {
         at={null}
       />,
     );
-    await user.click(screen.getByRole('button', { name: 'A mark that is not listed…' }));
+    await user.click(screen.getByRole('button', { name: 'Add unlisted mark…' }));
     const dialog = within(screen.getByRole('dialog'));
     await user.type(dialog.getByLabelText('Name'), 'N9');
     await user.type(dialog.getByLabelText(/^Easting/), '4100');
@@ -171,7 +171,7 @@ describe('the judgement', () => {
         busy={false}
       />,
     );
-    expect(screen.getByRole('heading', { name: 'K2 does not fit the other four' })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'K2 doesn’t fit the other four' })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Sight again' }));
     await user.click(screen.getByRole('button', { name: 'Leave out of plan' }));
     expect(done).toEqual(['sight', 'true plan']);
@@ -211,7 +211,7 @@ describe('accepting', () => {
 
   it('keeps the solution with its digest, and does not list the station as a mark', async () => {
     const { user, accepted } = dialog(['K1', 'K2', 'K3', 'K4']);
-    await user.click(screen.getByRole('button', { name: 'Accept' }));
+    await user.click(screen.getByRole('button', { name: 'Accept station' }));
     await waitFor(() => expect(accepted()).toBe(true));
     await waitFor(() => expect(said().map((fact) => fact.type)).toEqual(['solution', 'decision']));
     expect(said()[0]).toMatchObject({ body: { name: 'S1', inputDigest: expect.stringMatching(/^[0-9a-f]{64}$/) } });
@@ -219,16 +219,16 @@ describe('accepting', () => {
 
   it('lists the station as a mark when it is asked to', async () => {
     const { user } = dialog(['K1', 'K2', 'K3', 'K4']);
-    await user.click(screen.getByLabelText(/Keep the place of S1/));
-    await user.click(screen.getByRole('button', { name: 'Accept' }));
+    await user.click(screen.getByLabelText(/Also list S1 as a control mark/));
+    await user.click(screen.getByRole('button', { name: 'Accept station' }));
     await waitFor(() => expect(said().at(-1)).toMatchObject({ type: 'control', body: { name: 'S1', forProof: true } }));
   });
 
   it('of a station that nothing checks is never the button that stands out: it asks for one mark more', async () => {
     const { user, went } = dialog(['K1', 'K2'], [], 'K3');
     expect(screen.getByRole('heading', { name: 'Nothing checks S1 yet' })).toBeTruthy();
-    expect(screen.getByText(/A mistake that matters could go unseen\. Sight one mark more, or prove it/)).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Accept' })).toBeNull();
+    expect(screen.getByText(/An error that matters could go unseen\. Sight one mark more, or prove it/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Accept station' })).toBeNull();
     await user.click(screen.getByRole('button', { name: 'Sight K3' }));
     expect(went).toEqual(['sight']);
     expect(said()).toEqual([]);
@@ -249,11 +249,11 @@ describe('accepting', () => {
 
   it('against the class is provisional and needs a reason', async () => {
     const { user, accepted } = dialog(['K1', 'K2'], [{ code: 'TOO_FEW_MARKS', used: 2, needed: 3 }]);
-    expect(screen.queryByRole('button', { name: 'Accept' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Accept station' })).toBeNull();
     await user.click(screen.getByRole('button', { name: 'Accept as provisional' }));
     expect(screen.getByText(/Say why/)).toBeTruthy();
     expect(accepted()).toBe(false);
-    await user.type(screen.getByLabelText('Reason (needed)'), 'only two in sight');
+    await user.type(screen.getByLabelText('Reason'), 'only two in sight');
     await user.click(screen.getByRole('button', { name: 'Accept as provisional' }));
     await waitFor(() =>
       expect(said()[1]).toMatchObject({ body: { verdict: 'provisional', reason: 'only two in sight' } }),
@@ -286,8 +286,8 @@ describe('a reading under the wrong name', () => {
     );
     expect(screen.getByRole('heading', { name: 'Was that K3?' })).toBeTruthy();
     expect(screen.getByText(/lands 156\.20 m from K1, but 0\.01 m from K3/)).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'It was K3' }));
-    await user.click(screen.getByRole('button', { name: 'No, it was K1' }));
+    await user.click(screen.getByRole('button', { name: 'Rename to K3' }));
+    await user.click(screen.getByRole('button', { name: 'Keep K1' }));
     expect(chosen).toEqual(['rename', 'keep']);
   });
 });

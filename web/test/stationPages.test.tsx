@@ -69,14 +69,14 @@ describe('heights alone', () => {
     const occupation = story.occupy('L1', { method: 'heightOnly', link: 'typed', instrument });
     for (const name of ['K1', 'K2', 'K3'] as const) story.sight(occupation, name);
     show(story, <HeightWork occupation={occupation} onNew={nothing} />);
-    expect(screen.getByText('Instead of a level: how far?')).toBeTruthy();
+    expect(screen.getByText('Range for trig leveling')).toBeTruthy();
     const figures = ['20 m', '50 m', '100 m', '200 m'].map((distance) =>
       Number(/(\d+) mm$/.exec(screen.getByRole('row', { name: new RegExp(`^${distance}`) }).textContent ?? '')?.[1]),
     );
     expect(figures).toEqual([...figures].sort((a, b) => a - b));
     expect(figures[3]).toBeGreaterThan(figures[0]!);
     expect(screen.getByText(/^Up to \d+ m from here no level has to be run for 5 mm\./)).toBeTruthy();
-    expect(screen.getByText(/^While the pole is followed, it is told here how steady its height reads\./)).toBeTruthy();
+    expect(screen.getByText(/^While the prism is tracked, the scatter of its elevation is shown here\./)).toBeTruthy();
   });
 
   it('name the benchmark that does not fit, and leave it out', async () => {
@@ -86,7 +86,7 @@ describe('heights alone', () => {
     story.sight(occupation, 'K3');
     story.sight(occupation, 'K4');
     const { user } = show(story, <HeightWork occupation={occupation} onNew={nothing} />);
-    expect(screen.getByRole('heading', { name: 'K2 does not fit the others' })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'K2 disagrees with the others' })).toBeTruthy();
     const row = screen.getByRole('row', { name: /^K2/ });
     await user.click(within(row).getByRole('button', { name: 'used' }));
     expect(screen.getByRole('heading', { name: '3 benchmarks agree' })).toBeTruthy();
@@ -102,9 +102,9 @@ describe('heights alone', () => {
     expect(within(row).getByText('6.500')).toBeTruthy();
     // The site calls 6.25 zero.
     expect(within(row).getByText('0.250')).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Take back sill' }));
+    await user.click(screen.getByRole('button', { name: 'Withdraw sill' }));
     await waitFor(() =>
-      expect(said()[0]).toMatchObject({ type: 'withdrawal', body: { reason: 'the height of sill was taken back' } }),
+      expect(said()[0]).toMatchObject({ type: 'withdrawal', body: { reason: 'the elevation of sill was withdrawn' } }),
     );
   });
 
@@ -112,8 +112,8 @@ describe('heights alone', () => {
     const { story, occupation } = yard();
     story.sight(occupation, 'K1');
     const { user } = show(story, <HeightWork occupation={occupation} onNew={nothing} />);
-    await user.type(screen.getByLabelText('Which spot'), 'sill');
-    await user.click(screen.getByRole('button', { name: 'Read the height of sill' }));
+    await user.type(screen.getByLabelText('Point measured'), 'sill');
+    await user.click(screen.getByRole('button', { name: 'Measure elevation of sill' }));
     await screen.findByRole('dialog', { name: 'Reading at sill' });
     give(10, 20);
     await waitFor(() =>
@@ -129,8 +129,8 @@ describe('an accepted station', () => {
   it('marks the ground under it, to be looked back to', async () => {
     const { story, solution } = day();
     const { user } = show(story, <AcceptedStation solution={solution} onSightMore={nothing} onNew={nothing} />);
-    expect(screen.getByText('free station, 4 marks in plan')).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Mark the ground under it, to look back to' }));
+    expect(screen.getByText('resection, 4 marks in plan')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Mark point under instrument…' }));
     await waitFor(() =>
       expect(said()[0]).toMatchObject({
         type: 'control',
@@ -145,8 +145,8 @@ describe('an accepted station', () => {
     const { user } = show(story, <AcceptedStation solution={solution} onSightMore={nothing} onNew={onNew} />);
     await user.click(screen.getByRole('button', { name: 'Change places with a tripod target…' }));
     const dialog = within(screen.getByRole('dialog', { name: 'Change places with a tripod target' }));
-    expect(dialog.queryByLabelText('Kind')).toBeNull();
-    await user.click(dialog.getByRole('button', { name: 'Measure it, 3 readings' }));
+    expect(dialog.queryByLabelText('Type')).toBeNull();
+    await user.click(dialog.getByRole('button', { name: 'Measure mark, 3 shots' }));
     for (let i = 0; i < 3; i++) {
       await waitFor(() => expect(currentLink()!.state().busy).toBe('measuring'));
       give(90, 50);
@@ -171,7 +171,7 @@ describe('an accepted station', () => {
     });
     const again = jest.fn();
     const { user } = show(story, <AcceptedStation solution={solution} onSightMore={again} onNew={nothing} />);
-    await user.click(screen.getByRole('button', { name: 'Take it up again' }));
+    await user.click(screen.getByRole('button', { name: 'Reopen station' }));
     expect(again).toHaveBeenCalledTimes(1);
   });
 
@@ -193,9 +193,9 @@ describe('a mark of one’s own', () => {
   it('is measured three times, listed with its parent, and asks for a second station', async () => {
     const { story, solution } = day();
     const { user } = show(story, <OwnControl solution={solution} onClose={nothing} />);
-    expect(screen.getByRole('heading', { name: 'This station is unproven' })).toBeTruthy();
-    await user.type(screen.getByLabelText('Which spot is the point'), 'dimple');
-    await user.click(screen.getByRole('button', { name: 'Measure it, 3 readings' }));
+    expect(screen.getByRole('heading', { name: 'This station is not proven' })).toBeTruthy();
+    await user.type(screen.getByLabelText('Exact point'), 'dimple');
+    await user.click(screen.getByRole('button', { name: 'Measure mark, 3 shots' }));
     for (const slope of [50.001, 50.002, 50.003]) {
       await waitFor(() => expect(currentLink()!.state().busy).toBe('measuring'));
       give(90, slope);
@@ -223,10 +223,10 @@ describe('a new station', () => {
     expect(screen.getByText(/nobody but you knows whether this is so/)).toBeTruthy();
     await user.click(screen.getByLabelText(/^Level brought in/));
     await user.click(screen.getByLabelText(/^Instrument: instrument 7/));
-    await user.clear(screen.getByLabelText('Air temperature, °C'));
-    await user.type(screen.getByLabelText('Air temperature, °C'), '21');
+    await user.clear(screen.getByLabelText('Air temperature (°C)'));
+    await user.type(screen.getByLabelText('Air temperature (°C)'), '21');
     await user.click(screen.getByLabelText('Windy'));
-    expect(screen.getByText(/a proof is due every 30 minutes/)).toBeTruthy();
+    expect(screen.getByText(/a check shot is due every 30 minutes/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: /^Start sighting/ }));
     await waitFor(() => expect(started).toHaveBeenCalledTimes(1));
     await waitFor(() => expect(said().map((fact) => fact.type)).toEqual(['close', 'occupation']));
@@ -244,13 +244,17 @@ describe('a new station', () => {
   it('with a typed direction says that it is assumed, and needs to know to what', async () => {
     const { story } = day();
     const { user } = show(story, <NewStation onStarted={nothing} onCancel={nothing} />);
-    await user.selectOptions(screen.getByLabelText('How it will be known where it stands'), 'overMark');
-    await user.click(screen.getByLabelText('No backsight: the direction is typed'));
-    expect(screen.getByText(/^Assumed: good for a job/)).toBeTruthy();
+    await user.selectOptions(screen.getByLabelText('Station method'), 'overMark');
+    await user.click(screen.getByLabelText('No backsight: assumed direction'));
+    expect(
+      screen.getByText(
+        /^Assumed direction: fine for a local coordinate system\. Nothing checks it, and everything set from it is labeled assumed\./,
+      ),
+    ).toBeTruthy();
     expect(screen.getByRole<HTMLButtonElement>('button', { name: /^Start sighting/ }).disabled).toBe(true);
     // Why it can’t be pressed stands beside it.
     expect(document.querySelector('[aria-live="polite"].text-ochre')?.textContent).toMatch(/\S/);
-    await user.type(screen.getByLabelText('To what'), 'mast');
+    await user.type(screen.getByLabelText('Sighted object'), 'mast');
     expect(screen.getByRole<HTMLButtonElement>('button', { name: /^Start sighting/ }).disabled).toBe(false);
   });
 });
@@ -271,7 +275,7 @@ describe('a station in work', () => {
     show(story, <StationWork occupation={occupation} onDone={nothing} onNew={nothing} reopened={false} />);
     expect(screen.getByRole('heading', { level: 1 }).textContent).toContain('on lines from 4 sights');
     expect(screen.getByRole('button', { name: 'Sight Hall B–C' })).toBeTruthy();
-    expect(screen.getByRole('button', { name: 'Call for help…' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Get help…' })).toBeTruthy();
   });
 
   it('asks for no pole at a wall target, and keeps the one that is carried', async () => {
@@ -284,8 +288,8 @@ describe('a station in work', () => {
     await user.click(screen.getByRole('button', { name: 'Sight K3' }));
     const dialog = await screen.findByRole('dialog');
     expect(within(dialog).queryByLabelText('Target height')).toBeNull();
-    expect(within(dialog).queryByLabelText(/stands on legs/)).toBeNull();
-    await user.type(within(dialog).getByLabelText('Circle'), '10 20 30');
+    expect(within(dialog).queryByLabelText(/Pole on bipod/)).toBeNull();
+    await user.type(within(dialog).getByLabelText('Horizontal circle'), '10 20 30');
     expect(within(dialog).getByText('= 10°20′30″')).toBeTruthy();
     // Bare decimals can be meant in two ways: it is asked, and what was understood is said.
     await user.type(within(dialog).getByLabelText('Zenith angle'), '90.3015');
@@ -299,7 +303,7 @@ describe('a station in work', () => {
     expect(within(dialog).getByText('= 90°30′15″')).toBeTruthy();
     await user.type(within(dialog).getByLabelText(/^Slope distance/), '41.250');
     await user.click(within(dialog).getByLabelText('It is read to a target with the constant 0'));
-    await user.click(within(dialog).getByRole('button', { name: 'Take it' }));
+    await user.click(within(dialog).getByRole('button', { name: 'Save shot' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]!.body).toMatchObject({ targetHeight: 0, targetHeightSdMm: 0 });
     expect(currentLink()!.state()).toMatchObject({ fixed: null, pole: { targetHeight: 1.5 } });
@@ -316,9 +320,9 @@ describe('a station in work', () => {
       story,
       <StationWork occupation={occupation} onDone={nothing} onNew={nothing} reopened={false} />,
     );
-    expect(screen.getByRole('heading', { name: 'The height of K1 does not fit' })).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Take the height from the benchmarks' }));
-    expect(screen.getByLabelText<HTMLSelectElement>('Height from').value).toBe('benchmarks');
+    expect(screen.getByRole('heading', { name: 'The elevation of K1 doesn’t fit' })).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Take the elevation from the benchmarks' }));
+    expect(screen.getByLabelText<HTMLSelectElement>('Elevation from').value).toBe('benchmarks');
     await user.click(await screen.findByRole('button', { name: /^Revise K1 to / }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({
@@ -335,9 +339,9 @@ describe('a station in work', () => {
       story,
       <StationWork occupation={occupation} onDone={nothing} onNew={nothing} reopened={false} />,
     );
-    await user.click(screen.getByLabelText('Solve for a scale of the distances, too'));
+    await user.click(screen.getByLabelText('Solve for scale factor'));
     expect(await screen.findByText(/^Distances here are −400 ± \d+ ppm/)).toBeTruthy();
-    await user.click(screen.getByLabelText('Choose direction and distance of each sight'));
+    await user.click(screen.getByLabelText('Choose angle and distance separately'));
     await user.click(screen.getByRole('switch', { name: 'K1, direction' }));
     expect(screen.getByRole('switch', { name: 'K1, direction' }).getAttribute('aria-checked')).toBe('false');
   });
@@ -367,8 +371,8 @@ describe('on the way', () => {
   it('the first mark of a package asks to look at what it hangs on, once', async () => {
     const { story, work, solution } = day();
     const { user } = show(story, <BeginCard solution={solution} work={work} />);
-    expect(await screen.findByText(/^Station S1, good to \d mm; unproven/)).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'All of it is so' }));
+    expect(await screen.findByText(/^Station S1, accuracy \d mm; not proven/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Confirm all' }));
     expect(screen.queryByText(/^Station S1/)).toBeNull();
     story.set(solution, work, 0);
     expect(show(story, <BeginCard solution={solution} work={work} />).container.textContent).toBe('');
@@ -396,7 +400,7 @@ describe('on the way', () => {
     const last = { name: 'K1', judged: judged.value, sight, kind: 'repeat' as const, target: { control: k1 } };
     show(story, <Beside solution={solution} last={last} />);
     expect(
-      screen.getByText(/^Against the first sight to it from here, at .*: E \+4 mm, N 0 mm, height 0 mm/),
+      screen.getByText(/^Against the first sight to it from here, at .*: E \+4 mm, N 0 mm, elevation 0 mm/),
     ).toBeTruthy();
     expect(screen.queryByText(/of the drawn line/)).toBeNull();
   });

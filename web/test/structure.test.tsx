@@ -75,21 +75,21 @@ describe('columns along a line', () => {
   it('are gone to by the table, and told with what to write there', async () => {
     const { user } = show(row(), <Columns />);
     await user.click(screen.getByRole('button', { name: 'A-1' }));
-    expect(screen.getByRole('heading', { name: 'Column A-1 stands where it should' })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'Column A-1 is in tolerance' })).toBeTruthy();
     expect(screen.getByText(/^face 0\.15[01] to line A$/)).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Take back A-1 first low' }));
+    await user.click(screen.getByRole('button', { name: 'Withdraw A-1 first low' }));
     await waitFor(() => expect(said()).toHaveLength(1));
-    expect(said()[0]).toMatchObject({ type: 'withdrawal', body: { reason: 'A-1 first low was taken back' } });
-    await user.selectOptions(screen.getByLabelText('Along line'), '2');
+    expect(said()[0]).toMatchObject({ type: 'withdrawal', body: { reason: 'A-1 first low withdrawn' } });
+    await user.selectOptions(screen.getByLabelText('Grid line'), '2');
     expect(screen.getByRole('heading', { level: 1, name: /^Column 2-A/ })).toBeTruthy();
-    await user.selectOptions(screen.getByLabelText('Lean too'), 'low and high');
+    await user.selectOptions(screen.getByLabelText('Check lean'), 'Yes: shots low and high');
     expect(screen.getByRole('button', { name: /^Shoot the west edge, low/ })).toBeTruthy();
   });
 
   it('take a width that is taped after shooting at once, and keep the same shots with it', async () => {
     const { user } = show(row(), <Columns />);
     await user.click(screen.getByRole('button', { name: 'A-1' }));
-    const width = screen.getByLabelText(/^Taped width across the line/);
+    const width = screen.getByLabelText(/^Column width across line/);
     await user.clear(width);
     await user.type(width, '0.320');
     const table = within(screen.getByRole('table'));
@@ -114,7 +114,7 @@ describe('columns along a line', () => {
     );
     const { user } = show(story, <Columns />);
     await user.click(screen.getByRole('button', { name: 'A-2' }));
-    const field = screen.getByLabelText<HTMLInputElement>(/^Taped width across the line/);
+    const field = screen.getByLabelText<HTMLInputElement>(/^Column width across line/);
     expect(field.value).toBe('0.3');
     await user.click(field);
     await user.tab();
@@ -173,19 +173,21 @@ describe('as built', () => {
 
   it('says of a group of bolts where it lies, and goes on to the one that is left', () => {
     show(day(), <AsBuilt />);
-    expect(screen.getByRole('heading', { name: 'Group B1: The pattern is good, but stands 20 mm off' })).toBeTruthy();
+    expect(
+      screen.getByRole('heading', { name: 'Bolt group B1: The pattern is good, but stands 20 mm off' }),
+    ).toBeTruthy();
     expect(screen.getByText(/3 of 4 measured/)).toBeTruthy();
     expect(screen.getByRole('button', { name: /^Measure B1\.4/ })).toBeTruthy();
     const table = screen.getAllByRole('table').at(-1)!;
     expect(
-      within(table).getByRole('row', { name: /^B1\.1 bolt 20 mm east outside its class at its height/ }),
+      within(table).getByRole('row', { name: /^B1\.1 bolt 20 mm east out of tolerance on design elevation/ }),
     ).toBeTruthy();
     expect(within(table).getByRole('row', { name: /^pin 7 no code spread 2 mm/ })).toBeTruthy();
   });
 
   it('lists what has no code, gives it one, and makes a pin control', async () => {
     const { user } = show(day(), <AsBuilt />);
-    await user.selectOptions(screen.getByLabelText('Shown'), 'without a code');
+    await user.selectOptions(screen.getByLabelText('Filter by code'), 'without a code');
     const table = () => within(screen.getAllByRole('table').at(-1)!);
     expect(table().getAllByRole('row')).toHaveLength(2);
     await user.click(screen.getByRole('button', { name: 'corner' }));
@@ -209,19 +211,19 @@ describe('as built', () => {
     );
     show(story, <AsBuilt />);
     expect(screen.getByRole('row', { name: /^cover 3 no code cover to invert 1\.42/ })).toBeTruthy();
-    expect(screen.getByLabelText('What the instrument can’t take: taped figures, notes')).toBeTruthy();
+    expect(screen.getByLabelText('Taped figures and notes')).toBeTruthy();
   });
 
   it('refuses a name that is measured already, and compares two things', async () => {
     const { user } = show(day(), <AsBuilt />);
-    await user.selectOptions(screen.getByLabelText('Compared with'), 'nothing: any point');
+    await user.selectOptions(screen.getByLabelText('Compare with'), 'None (free point)');
     await user.clear(screen.getByLabelText('Name'));
     await user.type(screen.getByLabelText('Name'), 'pin 7');
     expect(screen.getByText(/This name is measured already/)).toBeTruthy();
     expect(screen.getByRole<HTMLButtonElement>('button', { name: /^Measure pin 7/ }).disabled).toBe(true);
     await user.selectOptions(screen.getByLabelText('Between'), 'B1.1');
     await user.selectOptions(screen.getByLabelText('and'), 'pin 7');
-    expect(screen.getByText(/^\d\.\d{3} m apart, level; pin 7 is 0\.000 (higher|lower)\.$/)).toBeTruthy();
+    expect(screen.getByText(/^Horizontal distance \d\.\d{3} m; pin 7 is 0\.000 (higher|lower)\.$/)).toBeTruthy();
     expect(screen.getByRole('link', { name: 'As CSV' }).getAttribute('href')).toMatch(
       /as-built\.csv\?at=.*&by=.*&timeZone=/,
     );
@@ -272,7 +274,7 @@ describe('on a line', () => {
     const { user } = show(story, <OnLine />);
     expect(screen.getByText(/^Line A, running north, 12\.000 m long/)).toBeTruthy();
     expect(screen.getByRole('row', { name: /^L1 line A 3\.000 0\.\d{3} west spread 1 mm/ })).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Take back L1' }));
+    await user.click(screen.getByRole('button', { name: 'Withdraw L1' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({ type: 'withdrawal', body: { record: fact.id } });
     await user.selectOptions(screen.getByLabelText('Line'), 'between two points');
@@ -288,14 +290,12 @@ describe('on a line', () => {
     await user.selectOptions(screen.getByLabelText('Line'), 'between two points');
     await user.selectOptions(screen.getByLabelText('From'), 'K1');
     await user.selectOptions(screen.getByLabelText('To'), 'K2');
-    await user.selectOptions(screen.getByLabelText('It runs'), 'in an arc, turning left');
+    await user.selectOptions(screen.getByLabelText('Shape'), 'Arc, curving left');
     await user.type(screen.getByLabelText(/^Radius/), '1');
     expect(screen.getByText(/^Too small: the points lie \d+\.\d{3} m apart/)).toBeTruthy();
     await user.type(screen.getByLabelText(/^Radius/), '00');
     expect(screen.getByText(/^Arc K1–K2, starting \S+ and turning left, \d+\.\d{3} m long/)).toBeTruthy();
-    expect(
-      screen.getByText('Right of the arc is its outer side, away from the centre, looking along it.'),
-    ).toBeTruthy();
+    expect(screen.getByText('Looking along the arc, right is its outer side, away from the center.')).toBeTruthy();
   });
 
   it('arcs and heights of kerbs that are marked along are there to be read against', () => {
@@ -339,9 +339,9 @@ describe('care and pacing', () => {
       supersedes: null,
     });
     const { user } = show(story, <CareDialog onClose={nothing} />);
-    await user.selectOptions(screen.getByLabelText('To what'), 'Pole 2');
-    await user.type(screen.getByLabelText('How, and what was found'), 'bubble set against a corner');
-    await user.click(screen.getByRole('button', { name: 'Note it' }));
+    await user.selectOptions(screen.getByLabelText('Equipment'), 'Pole 2');
+    await user.type(screen.getByLabelText('Details and findings'), 'bubble set against a corner');
+    await user.click(screen.getByRole('button', { name: 'Add log entry' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({
       type: 'care',
@@ -351,9 +351,9 @@ describe('care and pacing', () => {
 
   it('a pace is counted over a taped distance', async () => {
     const { user } = show(new Story(), <CallingDialog open onClose={nothing} />);
-    const mine = screen.getByRole<HTMLButtonElement>('button', { name: 'That is my pace' });
+    const mine = screen.getByRole<HTMLButtonElement>('button', { name: 'Save my pace' });
     expect(mine.disabled).toBe(true);
-    await user.type(screen.getByLabelText('Taped, m'), '30');
+    await user.type(screen.getByLabelText('Taped (m)'), '30');
     await user.type(screen.getByLabelText('Paces'), '40');
     await user.click(mine);
     expect(screen.getByText(/^Your pace is 0\.75 m/)).toBeTruthy();
@@ -369,22 +369,22 @@ describe('coming back', () => {
     const line = screen.getByLabelText<HTMLSelectElement>('Line');
     const other = [...line.options].map((option) => option.value)[2]!;
     await first.user.selectOptions(line, other);
-    await first.user.type(screen.getByLabelText(/^Wanted along/), '3.25');
+    await first.user.type(screen.getByLabelText(/^Go to: distance along/), '3.25');
     first.unmount();
     show(story, <OnLine />);
     expect(screen.getByLabelText<HTMLSelectElement>('Line').value).toBe(other);
-    expect(screen.getByLabelText<HTMLInputElement>(/^Wanted along/).value).toBe('3.25');
+    expect(screen.getByLabelText<HTMLInputElement>(/^Go to: distance along/).value).toBe('3.25');
   });
 
   it('reaches what needs no work package from a site without one', () => {
     show(new Story().control(), <Marking />);
     const ways = within(screen.getByRole('navigation', { name: 'What is done at the pole' }));
     expect(ways.getAllByRole('link').map((link) => link.textContent)).toEqual([
-      'Marks',
-      'On a line',
-      'Along a road',
+      'Layout points',
+      'Reference line',
+      'Road',
       'Columns',
-      'As built',
+      'As-built',
     ]);
     show(new Story().control(), <HandOver />);
     expect(

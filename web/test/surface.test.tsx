@@ -50,13 +50,13 @@ describe('a surface, as built', () => {
     story.station('S1');
     const { user } = show(story, <AsBuilt />);
     await user.selectOptions(
-      screen.getByLabelText('Compared with'),
+      screen.getByLabelText('Compare with'),
       await screen.findByRole('option', { name: 'surface Paving, of paving' }),
     );
-    expect(screen.getByTestId('over-surface').textContent).toBe('No reading yet over Paving');
+    expect(screen.getByTestId('over-surface').textContent).toBe('No shot over Paving yet');
     // Readings are typed here: there is nothing to search with.
     expect(screen.queryByRole('button', { name: 'Search for the pole' })).toBeNull();
-    await user.type(screen.getByLabelText(/^What the instrument can’t take/), 'joint 8 mm wide');
+    await user.type(screen.getByLabelText(/^Taped figures and notes/), 'joint 8 mm wide');
     await user.click(screen.getByRole('button', { name: /^Measure 1/ }));
     await screen.findByRole('heading', { name: 'Reading at 1' });
     give(45, 20);
@@ -69,7 +69,7 @@ describe('a surface, as built', () => {
       },
     });
     await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('2'));
-    expect(screen.getByLabelText<HTMLInputElement>(/^What the instrument can’t take/).value).toBe('');
+    expect(screen.getByLabelText<HTMLInputElement>(/^Taped figures and notes/).value).toBe('');
   });
 
   it('stands in the table as so much above or below, or off it', () => {
@@ -82,7 +82,7 @@ describe('a surface, as built', () => {
     show(story, <AsBuilt />);
     expect(screen.getByRole('row', { name: /^G1 no code 0\.1(49|50|51) m above Paving: CUT 0\.1/ })).toBeTruthy();
     expect(screen.getByRole('row', { name: /^G2 no code 0\.1(49|50|51) m below Paving: FILL 0\.1/ })).toBeTruthy();
-    expect(screen.getByRole('row', { name: /^G3 no code Off Paving: no height here/ })).toBeTruthy();
+    expect(screen.getByRole('row', { name: /^G3 no code Outside Paving: no elevation/ })).toBeTruthy();
   });
 
   it('is no grid, and nobody is told that none was found in it', async () => {
@@ -112,15 +112,13 @@ describe('a grid that is changed', () => {
   it('says what it moves, and brings the package along', async () => {
     const { story, grid, work } = site();
     const { user } = show(story, <EditGrid grid={grid} onClose={nothing} />);
-    expect(screen.queryByText('Packages that were taken from it')).toBeNull();
-    const spacings = screen.getByLabelText(/^Spacings of the lettered lines/);
+    expect(screen.queryByText('Work packages made from this grid')).toBeNull();
+    const spacings = screen.getByLabelText(/^Spacing, lettered lines/);
     await user.clear(spacings);
     await user.type(spacings, '10.05');
     const region = within(screen.getByRole('region', { name: 'What the changed grid moves' }));
-    expect(
-      region.getByText(/3 of its corners moved, by up to 50 mm\. 3 of its marks get another place\./),
-    ).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
+    expect(region.getByText(/3 of its corners moved, by up to 50 mm\. 3 of its layout points move\./)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Save as new revision' }));
     await waitFor(() => expect(said()).toHaveLength(2));
     expect(said()[1]).toMatchObject({
       type: 'package',
@@ -132,7 +130,7 @@ describe('a grid that is changed', () => {
   it('leaves a package that is not to come along, and Work says so until it is', async () => {
     const { story, grid, work } = site();
     const first = show(story, <EditGrid grid={grid} onClose={nothing} />);
-    const spacings = screen.getByLabelText(/^Spacings of the lettered lines/);
+    const spacings = screen.getByLabelText(/^Spacing, lettered lines/);
     await first.user.clear(spacings);
     await first.user.type(spacings, '10.05');
     await first.user.click(screen.getByLabelText('Bring Footings along'));
@@ -141,14 +139,14 @@ describe('a grid that is changed', () => {
     story.say('package', { ...work.body, crew: 'Another crew', supersedes: work.id });
     first.follow();
     expect(screen.getByLabelText<HTMLInputElement>('Bring Footings along').checked).toBe(false);
-    await first.user.click(screen.getByRole('button', { name: 'Keep as new revision' }));
+    await first.user.click(screen.getByRole('button', { name: 'Save as new revision' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     first.unmount();
     story.say('grid', { ...GRID, letters: { ...GRID.letters, spacings: [10.05] }, supersedes: grid.id });
     const { user } = show(story, <Work />);
     expect(screen.getByText(/^Grid Hall was changed since: these places are the older one’s\./)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Bring Footings along' }));
-    expect(screen.getByRole('heading', { name: 'Packages that were taken from it' })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'Work packages made from this grid' })).toBeTruthy();
   });
 });
 

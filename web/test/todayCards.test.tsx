@@ -18,11 +18,11 @@ describe('entries that would not be taken today', () => {
     const story = new Story().control(['K1', 'K2']);
     const [first, second] = story.facts.filter(({ type }) => type === 'control');
     const { unmount } = show(story, <QuarantineCard />);
-    expect(screen.queryByText(/would not be taken today/)).toBeNull();
+    expect(screen.queryByText(/wouldn’t be taken today/)).toBeNull();
     unmount();
     server.quarantined.push({ id: first!.id, path: '/body/e', message: 'e must be at most 100000000' });
     const alone = show(story, <QuarantineCard />);
-    expect(await screen.findByRole('heading', { name: 'An entry would not be taken today' })).toBeTruthy();
+    expect(await screen.findByRole('heading', { name: 'An entry wouldn’t be taken today' })).toBeTruthy();
     expect(screen.getByRole('listitem').textContent).toMatch(/^K1 listed: E 3.950\.000.*e must be at most 100000000$/);
     alone.unmount();
     server.quarantined.push(
@@ -30,7 +30,7 @@ describe('entries that would not be taken today', () => {
       { id: 'of another site', path: '', message: 'not here' },
     );
     show(story, <QuarantineCard />);
-    expect(await screen.findByRole('heading', { name: '2 entries would not be taken today' })).toBeTruthy();
+    expect(await screen.findByRole('heading', { name: '2 entries wouldn’t be taken today' })).toBeTruthy();
     expect(screen.getAllByRole('listitem')).toHaveLength(2);
   });
 
@@ -91,7 +91,7 @@ describe('a control mark that two tablets have revised', () => {
     const dialog = screen.getByRole('dialog', { name: 'Which revision of K1 stands?' });
     const [older, newer] = within(dialog).getAllByRole('region');
     expect(older!.textContent).toMatch(/E 3.950\.020/);
-    expect(newer!.textContent).toMatch(/in force.*levelled/);
+    expect(newer!.textContent).toMatch(/in use.*levelled/);
     await user.click(within(older!).getByRole('button', { name: 'This one stands' }));
     await waitFor(() =>
       expect(said()).toMatchObject([

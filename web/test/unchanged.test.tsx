@@ -114,7 +114,7 @@ describe('corners that were drawn', () => {
     );
     expect(readCorners(draft, METRES, false)).toMatchObject({
       ok: false,
-      error: expect.stringContaining('is not a name and two coordinates'),
+      error: expect.stringContaining('isn’t a name and two coordinates'),
     });
   });
 });
@@ -182,7 +182,7 @@ describe('kept as it was opened, nothing is said', () => {
       also: { heightReference: 'subgrade', above: -0.3 - odd },
       ground: { kind: 'dig', on: null, reach: 1 + odd },
     });
-    await untouched(story, (onClose) => <EditPackage work={work} onClose={onClose} />, 'Keep as new revision');
+    await untouched(story, (onClose) => <EditPackage work={work} onClose={onClose} />, 'Save as new revision');
   });
 
   it('of an area, a grid, a control mark, a target and the site', async () => {
@@ -202,7 +202,7 @@ describe('kept as it was opened, nothing is said', () => {
       retired: false,
       supersedes: null,
     });
-    await untouched(story, (onClose) => <EditArea area={area} onClose={onClose} />, 'Keep the area');
+    await untouched(story, (onClose) => <EditArea area={area} onClose={onClose} />, 'Save area');
     const grid = story.say('grid', {
       grid: '00000000-0000-4000-8000-00000000bb02',
       name: 'Main',
@@ -214,7 +214,7 @@ describe('kept as it was opened, nothing is said', () => {
       retired: false,
       supersedes: null,
     });
-    await untouched(story, (onClose) => <EditGrid grid={grid} onClose={onClose} />, 'Keep as new revision');
+    await untouched(story, (onClose) => <EditGrid grid={grid} onClose={onClose} />, 'Save as new revision');
     const { revision } = story.state.control[0]!;
     story.say('control', {
       ...revision.body,
@@ -225,7 +225,7 @@ describe('kept as it was opened, nothing is said', () => {
     await untouched(
       story,
       (onClose) => <EditControl mark={story.state.control[0]!} onClose={onClose} />,
-      'Keep as new revision',
+      'Save as new revision',
     );
     const item = story.say('equipment', {
       item: '00000000-0000-4000-8000-00000000bb03',
@@ -233,8 +233,8 @@ describe('kept as it was opened, nothing is said', () => {
       retired: false,
       supersedes: null,
     } as never);
-    await untouched(story, (onClose) => <EditItem kind="target" item={item} onDone={onClose} />, 'Keep');
-    await untouched(story, (onClose) => <EditSite onClose={onClose} />, 'Keep');
+    await untouched(story, (onClose) => <EditItem kind="target" item={item} onDone={onClose} />, 'Save equipment');
+    await untouched(story, (onClose) => <EditSite onClose={onClose} />, 'Save settings');
   });
 
   it('of a road, marks along it, and a kerb return', async () => {
@@ -284,9 +284,9 @@ describe('kept as it was opened, nothing is said', () => {
     };
     const [one, two] = [
       line(4000, 8000, Math.PI / 2, '00000000-0000-4000-8000-00000000cc01', 'Main'),
-      line(4030, 7960, 0, '00000000-0000-4000-8000-00000000cc02', 'Side'),
+      line(4030, 7960, 0, '00000000-0000-4000-8000-00000000cc02', 'Side of lath'),
     ];
-    await untouched(story, (onClose) => <EditRoad fact={one} onClose={onClose} />, 'Keep as new revision');
+    await untouched(story, (onClose) => <EditRoad fact={one} onClose={onClose} />, 'Save as new revision');
     const roadIn = (fact: Fact<'alignment'>): Road => {
       const road = roadOf(fact.body);
       if (!road.ok) throw new Error(road.error.code);
@@ -333,7 +333,7 @@ describe('kept as it was opened, nothing is said', () => {
     await untouched(
       story,
       (onClose) => <RoadPackage active={active} work={kept(along.value, 'Along')} onClose={onClose} />,
-      'Keep as new revision',
+      'Save as new revision',
     );
     const side = (fact: Fact<'alignment'>, string: string, station: number, way: 'up' | 'down') =>
       ({ fact, road: roadIn(fact), string, gradeString: string, station, way }) as const;
@@ -344,7 +344,7 @@ describe('kept as it was opened, nothing is said', () => {
     await untouched(
       story,
       (onClose) => <ReturnPackage active={active} work={corner} onClose={onClose} />,
-      'Keep as new revision',
+      'Save as new revision',
     );
   });
 });

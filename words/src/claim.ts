@@ -16,20 +16,26 @@ const basisWords = worded((): Readonly<Record<BasisWord, string>> => ({
   fits: msg('claim.itsOwnSightsFitWhichDoesNot'),
 }));
 
-export const partsWords = (parts: readonly Part[]): string => parts.join(' and ');
+/** A part of a station or a mark, inside of a sentence. */
+export const partWord = (part: Part): string => (part === 'plan' ? msg('claim.plan') : msg('claim.elevation'));
+export const partsWords = (parts: readonly Part[]): string => parts.map(partWord).join(' and ');
 
 /**
  * "unproven", or the part that is: "height unproven"; "unchecked" of a station that its own sights do not check either.
  */
 export const unprovenShort = (parts: readonly Part[], unchecked = false): string =>
-  unchecked ? 'unchecked' : parts.length === 1 ? msg('claim.unproven', { parts: parts[0]! }) : 'unproven';
+  unchecked
+    ? 'unchecked'
+    : parts.length === 1
+      ? msg('claim.unproven', { parts: partWord(parts[0]!) })
+      : msg('claim.notProven');
 
 /** "This station is unproven.", or which part of it is. */
 export const thisUnproven = (parts: readonly Part[], unchecked = false): string =>
   unchecked
     ? msg('claim.thisStationIsUncheckedNothingShowsYet')
     : parts.length === 1
-      ? msg('claim.theOfThisStationIsUnproven', { parts: parts[0]! })
+      ? msg('claim.theOfThisStationIsUnproven', { parts: partWord(parts[0]!) })
       : msg('claim.thisStationIsUnproven');
 
 /** What a mark has to have to prove the parts: "a mark", "a mark with a height". */

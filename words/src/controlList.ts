@@ -155,7 +155,7 @@ export function controlChangeWords(before: Listed, after: Listed, unit: LengthUn
     before.condition === after.condition ? null : `${before.condition} → ${after.condition}`,
     moved('E', before.e, after.e),
     moved('N', before.n, after.n),
-    moved('height', before.z, after.z),
+    moved(msg('claim.elevation'), before.z, after.z),
     before.sdHMm === after.sdHMm
       ? null
       : msg('controlList.sdInPlanMm', { sdHMm: before.sdHMm ?? '–', sdHMm2: after.sdHMm ?? '–' }),

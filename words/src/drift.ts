@@ -1,4 +1,5 @@
 import type { Drift, LengthUnit } from '@idle-marker/core';
+import { partWord } from './claim.ts';
 import { msg } from './message.ts';
 import { smallLength } from './small.ts';
 
@@ -11,7 +12,7 @@ export function driftWords(
   unit: LengthUnit,
   clock: (at: number) => string,
 ): { readonly title: string; readonly text: string } | null {
-  const what = of === 'height' ? 'height' : 'direction';
+  const what = of === 'height' ? partWord('height') : 'direction';
   const at100 = of === 'turn' ? ' at 100 m' : '';
   switch (drift.kind) {
     case 'none':

@@ -102,7 +102,7 @@ export { placeDoubtWords } from './places.ts';
 export { missingClassWords } from './missingClass.ts';
 export { areaKindWords, revisedKindWords, hindranceWords } from './areas.ts';
 export { crossingWords, drawingWords, farOffWords, leftOutWords } from './drawing.ts';
-export { proveFirstTitle, thisUnproven, unprovenShort, unprovenWords } from './claim.ts';
+export { partWord, proveFirstTitle, thisUnproven, unprovenShort, unprovenWords } from './claim.ts';
 export { coarserWords, stationNotices } from './stationNotices.ts';
 export { twoReadingsWords } from './lengths.ts';
 export { misnamedReason, misnamedWords } from './naming.ts';

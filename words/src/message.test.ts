@@ -8,13 +8,13 @@ describe('a message', () => {
   });
   it('has the form that its number asks for', () => {
     expect([0, 1, 2].map((taken) => msg('control.bring', { taken }))).toEqual([
-      'Bring 0 marks',
-      'Bring 1 mark',
-      'Bring 2 marks',
+      'Copy 0 marks',
+      'Copy 1 mark',
+      'Copy 2 marks',
     ]);
   });
   it('writes a count without marks between its thousands', () => {
-    expect(msg('control.bring', { taken: 20_292 })).toBe('Bring 20292 marks');
+    expect(msg('control.bring', { taken: 20_292 })).toBe('Copy 20292 marks');
   });
   it('leaves out what is missing or false, and keeps a zero', () => {
     expect(msg('common.of2', { index: 0, stops: null })).toBe('0 of ');

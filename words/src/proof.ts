@@ -8,7 +8,7 @@ import {
   type ProofOutcome,
 } from '@idle-marker/core';
 import { msg, worded } from './message.ts';
-import { partsWords } from './claim.ts';
+import { partsWords, partWord } from './claim.ts';
 import { smallLength, smallUnit } from './small.ts';
 import { standingWords, standingReasonWords } from './vocabulary.ts';
 
@@ -63,7 +63,8 @@ export function proofVerdict(
 ): { readonly tone: 'good' | 'ochre' | 'brick'; readonly title: string; readonly text: string } {
   const outcomes = [plan, height];
   if (outcomes.includes('outside')) {
-    const what = plan === 'outside' ? (height === 'outside' ? msg('proof.planAndHeight') : 'plan') : 'height';
+    const what =
+      plan === 'outside' ? (height === 'outside' ? msg('proof.planAndHeight') : partWord('plan')) : partWord('height');
     return {
       tone: 'brick',
       title: msg('proof.stopTheProofFailsIn', { what }),
@@ -124,7 +125,7 @@ export function clearWords(
         return msg('proof.sightOneMarkThatDidNotUse', {
           unproven: unproven[0] === 'height' ? msg('proof.withAHeight') : '',
           station,
-          unproven2: unproven[0]!,
+          unproven2: partWord(unproven[0]!),
         });
       return msg('proof.sightOneMarkThatDidNotUse2', {
         station,

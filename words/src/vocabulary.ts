@@ -15,7 +15,7 @@ export const unitAbbreviationWords = worded((): Readonly<Record<LengthUnit, stri
   usSurveyFoot: msg('vocabulary.usFt'),
 }));
 export const unitNameWords = worded((): Readonly<Record<LengthUnit, string>> => ({
-  metre: 'metres',
+  metre: msg('vocabulary.meters'),
   foot: 'feet',
   usSurveyFoot: msg('vocabulary.usSurveyFeet'),
 }));
@@ -35,7 +35,7 @@ export const meaningWords = worded((): Readonly<Record<CornerMeaning, string>> =
   wallCentre: msg('vocabulary.centreOfWall'),
   gridLine: msg('vocabulary.gridLine'),
   waterLine: msg('vocabulary.waterLine'),
-  centre: 'centre',
+  centre: msg('vocabulary.center'),
   edge: 'edge',
 }));
 
@@ -51,9 +51,9 @@ export const heightReferenceWords = worded((): Readonly<Record<HeightReference, 
 }));
 
 export const standingWords = worded((): Readonly<Record<Standing, string>> => ({
-  held: 'held',
-  open: 'open',
-  unproven: 'unproven',
+  held: msg('vocabulary.verified'),
+  open: msg('vocabulary.notVerifiedYet'),
+  unproven: msg('vocabulary.stationNotProven'),
   inDoubt: msg('vocabulary.inDoubt'),
   notMeasured: msg('vocabulary.notMeasured'),
 }));

@@ -88,9 +88,9 @@ describe('judgements', () => {
         NAMING,
       );
     const off = explained({ points: ['k5'], figures: { code: 'MARK_MOVED_PLAN', dE: 0.0172, dN: 0.0172 } });
-    expect(off.title).toBe('K5 does not fit the other four');
+    expect(off.title).toBe('K5 doesn’t fit the other four');
     expect(off.text).toBe(
-      'The rest agree within 2 mm. Left out, K5 would sit 24 mm north-east of its listed place. That explains 97 % of the misfit.',
+      'The rest agree within 2 mm. Without it, K5 measures 24 mm north-east of its listed position. That explains 97 % of the residual.',
     );
     expect(stepWords({ code: 'LEVEL_POLE', name: 'k5' }, NAMING)).toBe('Hold the pole plumb on K5, prism low.');
     expect(explained({ points: ['k4'], figures: { code: 'MARK_MOVED_HEIGHT', dZ: -0.014 } }).text).toMatch(
@@ -103,7 +103,7 @@ describe('judgements', () => {
       'All distances are 30 mm too long',
     );
     expect(explained({ points: [], figures: { code: 'LENGTH_UNIT', factor: 0.3048 } }).title).toBe(
-      'Distances in feet were taken for metres',
+      'Distances in feet were taken for meters',
     );
     expect(explained({ points: [], figures: { code: 'SCALE', ratio: 4e-4 } }).title).toBe(
       'Distances are 400 ppm too short',
@@ -153,12 +153,12 @@ describe('proofs', () => {
   it('stop, warn or let go on', () => {
     expect(proofVerdict('outside', 'good', true)).toMatchObject({
       tone: 'brick',
-      title: 'Stop: the proof fails in plan',
+      title: 'Stop: check shot out of tolerance in plan',
     });
-    expect(proofVerdict('good', 'outside', true).title).toMatch(/height$/);
+    expect(proofVerdict('good', 'outside', true).title).toMatch(/elevation$/);
     expect(proofVerdict('moreThanChance', 'good', true).tone).toBe('ochre');
     expect(proofVerdict('good', 'good', false).title).toBe('Nothing has moved since');
-    expect(proofVerdict('good', 'notMeasured', true).title).toBe('The station holds');
+    expect(proofVerdict('good', 'notMeasured', true).title).toBe('Station proven');
     expect(proofVerdict('notMeasured', 'notMeasured', true).title).toBe('Nothing was compared');
   });
 
@@ -180,10 +180,10 @@ describe('proofs', () => {
       typeof proofSentence
     >[1];
     expect(proofSentence('P1', check, 'good', 'good', 'metre')).toBe(
-      'P1 measures 3 mm in plan (2 mm nearer, 2 mm right of the line of sight) and 1 mm below its listed height.',
+      'P1 measures 3 mm in plan (2 mm nearer, 2 mm right of the line of sight) and 1 mm below its listed elevation.',
     );
     expect(proofSentence('P1', check, 'notMeasured', 'good', 'metre')).toBe(
-      'P1 measures 1 mm below its listed height.',
+      'P1 measures 1 mm below its listed elevation.',
     );
   });
 });
@@ -207,18 +207,18 @@ describe('a station that fell', () => {
 
   it('says why, and what to sight again in which order', () => {
     const { title, text, todo } = fallenWords(fallen, NAMING);
-    expect(title).toBe('S1 is not checked by the rules of today');
+    expect(title).toBe('S1 isn’t checked by the rules of today');
     expect(text).toMatch(
       /K1 and K8: A shift of any size of both together, least seen to the north or south, would go unseen\.$/,
     );
     expect(fallenWords({ ...fallen, worst: { ...worst, names: ['k1', 'k8', 'k9'] } }, NAMING).text).toMatch(
       /^.*K1, K8 and K9: A shift of any size of all together/,
     );
-    expect(todo).toBe('Not held: sight again from a station that is checked, in this order: H2, H1.');
+    expect(todo).toBe('Not verified: sight again from a station that is checked, in this order: H2, H1.');
     expect(fallenWords({ ...fallen, inForce: true }, NAMING).todo).toMatch(
       /^The instrument stands there still: sight another mark from it/,
     );
-    expect(fallenWords({ ...fallen, again: [] }, NAMING).todo).toMatch(/held by other evidence/);
+    expect(fallenWords({ ...fallen, again: [] }, NAMING).todo).toMatch(/verified by other evidence/);
     expect(fallenWords({ ...fallen, again: [], set: 0, inForce: true }, NAMING).todo).toMatch(
       /Nothing has been set from it yet\.$/,
     );

@@ -72,13 +72,13 @@ describe('what stands against accepting a station', () => {
     [{ code: 'FAULT', explanation: prism }, 'all distances are 30 mm too short'],
     [
       { code: 'CANNOT_TELL', first: prism, second: moved },
-      'something does not fit, and it can’t be told what: all distances are 30 mm too short, or K2 has moved',
+      'something doesn’t fit, and it can’t be told what: all distances are 30 mm too short, or K2 has moved',
     ],
     [
       { code: 'CANNOT_TELL', first: moved, second: null },
-      'something does not fit, and it can’t be told what: K2 has moved',
+      'something doesn’t fit, and it can’t be told what: K2 has moved',
     ],
-    [{ code: 'PLAN_UNBOUNDED' }, 'something does not fit, and it can’t be said what it is good to in plan'],
+    [{ code: 'PLAN_UNBOUNDED' }, 'something doesn’t fit, and it can’t be said what it is good to in plan'],
     [
       { code: 'LINE_MISFIT', name: 'Hall A–B', off: -0.05 },
       'a sight to Hall A–B lies 50 mm beside the line and is still used',
@@ -95,15 +95,15 @@ describe('reasons', () => {
       /3 mm longer and 2 mm lower than the look forward was/,
     ],
     [{ code: 'CARRIED_FORWARD', from: 'S1', distanceOff: -0.002, heightOff: null }, /2 mm shorter/],
-    [{ code: 'CARRIED_FORWARD', from: 'S1', distanceOff: null, heightOff: null }, /Nothing is tested by the look back/],
+    [{ code: 'CARRIED_FORWARD', from: 'S1', distanceOff: null, heightOff: null }, /The backsight checks nothing/],
     [{ code: 'ON_LINES', surplus: 0, largest: 0 }, /three give a station with nothing left over/],
     [
       { code: 'ON_LINES', surplus: 1, largest: 0.004 },
       /One sight checks the others; the largest distance off a line is 4 mm/,
     ],
     [{ code: 'ON_LINES', surplus: 2, largest: 0.004 }, /Two sights check/],
-    [{ code: 'NO_HEIGHT', why: 'NONE' }, /None of these marks gives a height/],
-    [{ code: 'NO_HEIGHT', why: 'NOT_USED' }, /These marks have heights, and none is used/],
+    [{ code: 'NO_HEIGHT', why: 'NONE' }, /None of these marks gives an elevation/],
+    [{ code: 'NO_HEIGHT', why: 'NOT_USED' }, /These marks have elevations, and none is used/],
     [{ code: 'NO_HEIGHT', why: 'METHOD' }, /Points on lines give none/],
     [{ code: 'LINE_OFF', name: 'Hall A–B', off: -0.05 }, /50 mm beside the line/],
   ];
@@ -169,10 +169,10 @@ describe('the drift of a day', () => {
     [
       { kind: 'step', from: 9, to: 10, size: 0.012, w: 6 },
       'height',
-      /A step in height between 9:00 and 10:00/,
+      /Sudden change in elevation between 9:00 and 10:00/,
       /differ by 12 mm\./,
     ],
-    [{ kind: 'step', from: 9, to: 10, size: -0.02, w: -6 }, 'turn', /A step in direction/, /20 mm at 100 m/],
+    [{ kind: 'step', from: 9, to: 10, size: -0.02, w: -6 }, 'turn', /Sudden change in direction/, /20 mm at 100 m/],
     [{ kind: 'creep', perTime: 0.004 / 3_600_000, w: 5 }, 'turn', /The direction creeps/, /By 4 mm at 100 m an hour/],
   ] as const)('%j is told with moment and size', (drift, of, title, text) => {
     const said = driftWords(drift satisfies Drift, of, 'metre', clock)!;
@@ -215,7 +215,7 @@ describe('what a sheet says a station hangs on', () => {
   it.each([
     ['resection', ['K1', 'K2'], 'K1, K2'],
     [undefined, ['K1'], 'K1'],
-    ['assumed', ['K1'], 'over K1, direction assumed: nothing tests it'],
+    ['assumed', ['K1'], 'over K1, assumed direction, not checked'],
     ['onLines', [], 'points on drawn lines'],
     ['carried', ['N1', 'S1'], 'N1, S1, carried forward'],
   ])('%s %j: %s', (method, marks, words) => {

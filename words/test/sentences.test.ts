@@ -36,7 +36,7 @@ describe('what has become of marks that were handed over', () => {
         { name: 'D', trouble: 'rewritten' },
       ]),
     ).toBe(
-      'C: said to have been hit or moved: do not build from it. B: set again: its figures are others now. A, D: stake written anew, the mark itself is as it was.',
+      'C: reported hit or moved: don’t build from it. B: set again: its figures are others now. A, D: stake rewritten, the mark itself is as it was.',
     );
   });
   it('has a place in that order for each kind', () => {
@@ -167,7 +167,7 @@ describe('what is called out', () => {
 
   it('tells a hub that is out, with what is allowed', () => {
     expect(hubOutsideWords(0.0084, 0.006, 'metre')).toBe(
-      'The driven hub is 8 mm off, the class allows 6 mm. Pull it and set it again.',
+      'The driven hub is off by 8 mm; tolerance 6 mm. Pull it and set it again.',
     );
   });
 

@@ -173,8 +173,8 @@ describe('what is noticed', () => {
       code: 'AMBIGUOUS',
       short: 'B.C.',
       term: 'back',
-      meanings: ['begin of curve', 'back of kerb', 'bottom of kerb'],
-      better: 'back of kerb',
+      meanings: ['begin of curve', 'back of curb', 'bottom of curb'],
+      better: 'back of curb',
     });
     expect(write(KERB, bc).notices.map(({ code }) => code)).not.toContain('AMBIGUOUS');
     expect(otherReadings('O/S')).toEqual([]);
@@ -276,7 +276,7 @@ describe('words on a stake', () => {
       'On the stake: O/S = offset; FFL = finished floor.',
     );
     expect(told({ ...HALL, cutFill: 0.12 }, { ...plainWords, cut: 'DIG' }, 'en')).toBe('On the stake: DIG = CUT.');
-    expect(told(KERB, kerbFace, 'en')).toMatch(/= face of kerb; .*= top of kerb/);
+    expect(told(KERB, kerbFace, 'en')).toMatch(/= face of curb; .*= top of curb/);
     expect(told({ ...HALL, offset: 0, offsetAsSet: 0, cutFill: null }, shortForms, 'en')).toBeUndefined();
   });
 });

@@ -42,9 +42,9 @@ describe('off a line', () => {
   });
   it('as built says east and north, high and low', () => {
     expect(offWords(0.012, -0.003, 'metre')).toBe('12 mm east, 3 mm south');
-    expect(offWords(0.0001, 0, 'metre')).toBe('on its place');
+    expect(offWords(0.0001, 0, 'metre')).toBe('on design');
     expect(heightOffWords(-0.004, 'metre')).toBe('4 mm low');
-    expect(heightOffWords(null, 'metre')).toBe('no height');
+    expect(heightOffWords(null, 'metre')).toBe('no elevation');
     for (const said of [offWords(-0.2, 0.1, 'foot'), heightOffWords(0.02, 'foot')]) expect(said).not.toMatch(bare);
   });
 });
@@ -72,11 +72,11 @@ describe('a column', () => {
     const judged = said([shot('first', 0.151, 4.85), shot('second', 0.151, 5.15)], 0.3);
     expect(judged).toMatchObject({
       tone: 'good',
-      title: 'Column A-2 stands where it should',
+      title: 'Column A-2 is in tolerance',
       write: ['face 0.151 to line A', 'line A is west of here'],
     });
     expect(judged.lines.join(' ')).toBe(
-      'The face stands 0.151 m east of line A. Its middle is on line A within 1 mm. Both edges agree within 1 mm. It is centred on line 2 within 1 mm.',
+      'The face is 0.151 m east of line A. Its middle is on line A within 1 mm. Both edges agree within 1 mm. It is centered on line 2 within 1 mm.',
     );
   });
   it('that does not is told by its faults, each with its side', () => {
@@ -117,7 +117,7 @@ describe('bolts', () => {
         0.004,
         { lengthUnit: 'metre', angleUnit: 'dms' },
       ),
-    ).toMatchObject({ tone: 'good', title: 'The group is where it should be' });
+    ).toMatchObject({ tone: 'good', title: 'Group in tolerance' });
     expect(
       patternWords(
         fit(() => ({ e: 0.02, n: 0 })),
@@ -142,7 +142,7 @@ describe('bolts', () => {
         { lengthUnit: 'metre', angleUnit: 'dms' },
       ).text,
     ).toBe(
-      'As a whole the 4 bolts lie 20 mm east, not turned; 1 is then left 0 mm from its place in the pattern. Allowed are 4 mm.',
+      'Group of 4 bolts: 20 mm east, not turned; 1 is then left 0 mm from its place in the pattern. Tolerance 4 mm.',
     );
   });
 });
@@ -151,9 +151,9 @@ describe('a leaning pile', () => {
   const rake = { azimuthDeg: 90, ratio: 4 };
   it('says whither the ground moves its place', () => {
     expect(rakeWords(rake, 5, 5.2, 'metre')).toBe(
-      'The pile leans 1 in 4, its toe to the east. The ground is 200 mm above 5.000 m: the place lies 50 mm away from the toe, and the figures are for that.',
+      'Rake 4:1 (V:H), toe to the east. Ground is 200 mm above 5.000 m: position shifted 50 mm away from the toe.',
     );
-    expect(rakeWords(rake, 5, 4.8, 'metre')).toContain('below 5.000 m: the place lies 50 mm toward the toe');
+    expect(rakeWords(rake, 5, 4.8, 'metre')).toContain('below 5.000 m: position shifted 50 mm toward the toe');
     expect(rakeWords(rake, 5, 5, 'metre')).toContain('at the level that it was drawn for');
     expect(rakeWords(rake, 5, null, 'metre')).toContain('follow the shot');
   });
@@ -162,9 +162,9 @@ describe('a leaning pile', () => {
 describe('a driven hub', () => {
   it('is pushed through the ground, in words', () => {
     expect(pushWords({ up: 0.012, right: -0.003 }, 'facingInstrument', 'metre')).toBe(
-      'It wants to go 12 mm toward instrument and 3 mm left. A little of that: strike the ground beside it on the far side, never the hub, and shoot it again. More: pull it.',
+      'Move the hub 12 mm toward instrument and 3 mm left. For a few millimeters, strike the ground on the opposite side, never the hub, then shoot again. For more, pull it.',
     );
-    expect(pushWords({ up: 0, right: 0 }, 'north', 'metre')).toBe('It stands where it should.');
+    expect(pushWords({ up: 0, right: 0 }, 'north', 'metre')).toBe('In position.');
   });
 });
 

@@ -207,7 +207,7 @@ async function drawRows(flow: Flow, report: AsBuiltReport): Promise<void> {
     { title: msg('common.height'), width: 44, right: true, text: (row) => length(row.place.z) },
     { title: msg('papers.comparedWith'), width: 92, text: (row) => row.against || 'nothing' },
     {
-      title: msg('common.off2'),
+      title: msg('papers.difference'),
       width: 100,
       text: (row) =>
         row.dE !== null && row.dN !== null

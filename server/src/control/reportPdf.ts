@@ -66,7 +66,7 @@ function columnsOf(report: ControlReport): Column<ReportRow>[] {
       text: (row) => `${row.name}${row.revision > 1 ? ` r${row.revision}` : ''}`,
     },
     { title: msg('common.kind'), width: 66, text: (row) => controlKindWords()[row.kind] },
-    { title: msg('common.for'), width: 64, text: usedFor },
+    { title: msg('papers.usedFor'), width: 64, text: usedFor },
     { title: msg('common.condition'), width: 54, text: (row) => row.condition },
     { title: msg('papers.verdict'), width: 58, text: verdictOf },
     {

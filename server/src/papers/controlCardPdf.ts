@@ -103,7 +103,7 @@ function pairsOf(
       msg('papers.planMmHeightMmStandardDeviations', { sdHMm: body.sdHMm ?? '–', sdZMm: body.sdZMm ?? '–' }),
     ],
     [
-      msg('common.whatItIs'),
+      msg('papers.type'),
       `${controlKindWords()[body.kind]}${body.spot ? msg('papers.thePointIs', { spot: body.spot }) : ''}; ${firmnessWords()[firmnessOf(body)]}`,
     ],
     [msg('common.condition'), `${body.condition}${body.note ? `: ${body.note}` : ''}`],
@@ -113,7 +113,7 @@ function pairsOf(
         'nothing',
     ],
     [
-      msg('common.from'),
+      msg('papers.source'),
       `${body.source || msg('papers.notNoted')}${body.setBy ? msg('papers.setBy2', { setBy: body.setBy }) : ''}${body.setOn ? `, ${body.setOn}` : ''}`,
     ],
     [

@@ -205,7 +205,7 @@ async function drawSights({ flow, clock, length, unit, angleUnit, progress }: Pe
   await flow.table(
     [
       { title: msg('common.at'), width: 30, text: ({ at }) => clock.time(at) },
-      { title: msg('common.to2'), width: 53, text: ({ target, purpose }) => `${target} (${purpose})` },
+      { title: msg('papers.target2'), width: 53, text: ({ target, purpose }) => `${target} (${purpose})` },
       { title: msg('papers.face'), width: 27, text: ({ face }) => String(face) },
       {
         title: msg('papers.circle'),

@@ -30,7 +30,7 @@ export async function shiftPdf(
   const place = stood?.place;
   flow.pairs([
     [msg('common.site'), shift.site],
-    [msg('common.from'), asked.by],
+    [msg('papers.handedOverBy'), asked.by],
     [
       msg('papers.said'),
       note

@@ -91,7 +91,7 @@ function columnsOf(sheet: NumberedSheet, clock: SheetClock): readonly Column<Cut
         ),
     },
     { title: msg('papers.ground'), width: 34, right: true, text: (row) => length(row.groundZ, unit) },
-    { title: msg('common.hub'), width: 34, right: true, text: (row) => heights(row.hubZ, sheet) },
+    { title: msg('papers.hubElev'), width: 34, right: true, text: (row) => heights(row.hubZ, sheet) },
     { title: msg('papers.design'), width: 34, right: true, text: (row) => heights(row.designZ, sheet) },
     { title: 'Cut / fill', width: 55, right: true, bold: true, text: (row) => bothCuts(row, sheet) },
     {

@@ -48,7 +48,7 @@ export async function sheetXlsx(sheet: NumberedSheet, notices: readonly string[]
         [msg('common.site'), sheet.site],
         [msg('papers.package'), sheet.selection ? `${sheet.package}: ${sheet.selection}` : sheet.package],
         [
-          msg('common.for'),
+          msg('papers.crew'),
           sheet.givenTo ? msg('papers.givenTo2', { crew: sheet.crew, givenTo: sheet.givenTo }) : sheet.crew,
         ],
         [

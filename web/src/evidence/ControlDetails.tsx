@@ -76,7 +76,7 @@ export function ControlDetails({ model, mark }: { readonly model: ControlFormMod
           value={rating}
           options={[
             ['kind', msg('evidence.asItsKind')],
-            ['firm', msg('common.firm')],
+            ['firm', msg('evidence.stable')],
             ['fair', msg('evidence.fair')],
             ['soft', msg('evidence.soft')],
           ]}

@@ -101,11 +101,11 @@ export function Footing() {
           </Cell>
           {link.setUp && (
             <>
-              <Cell name={msg('common.direction')}>{units.angle(circle)}</Cell>
+              <Cell name={msg('frame.horizontalCircle')}>{units.angle(circle)}</Cell>
               <Cell name={msg('frame.zenith')} className="max-xl:hidden">
                 {units.angle(zenith)}
               </Cell>
-              <Cell name={msg('common.slope')}>
+              <Cell name={msg('frame.slopeDistance')}>
                 {live ? units.length(live.slope) : '–'}
                 {stale && <span className="ml-1 font-normal">{msg('frame.old')}</span>}
               </Cell>
@@ -144,7 +144,7 @@ export function Footing() {
       )}
       {paired && (
         <>
-          <Cell name={msg('common.heights')} className="border-l">
+          <Cell name={msg('frame.elevations')} className="border-l">
             {paired.solution.body.name}
             <span className="font-normal max-2xl:hidden">
               {' '}

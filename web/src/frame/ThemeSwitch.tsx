@@ -18,7 +18,7 @@ export function ThemeSwitch() {
       className="min-h-11 min-w-11 px-2 text-[13px] font-medium text-ink2"
       title={msg('frame.changeToTheTheme', { next })}
     >
-      {theme === 'paper' ? msg('frame.dusk') : msg('common.paper')}
+      {theme === 'paper' ? msg('frame.dusk') : msg('frame.light')}
     </button>
   );
 }

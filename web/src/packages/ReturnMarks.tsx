@@ -12,10 +12,10 @@ export function ReturnMarks({ model }: { readonly model: ReturnPackageModel }) {
       <thead>
         <tr>
           <th className={TH_WORD}>{msg('common.mark')}</th>
-          <th className={TH_WORD}>{msg('common.whatItIs')}</th>
+          <th className={TH_WORD}>{msg('packages.point')}</th>
           <th className={TH}>{msg('common.direction')}</th>
           <th className={TH}>{msg('common.height')}</th>
-          <th className={TH}>{msg('common.and')}</th>
+          <th className={TH}>{msg('packages.secondElevation')}</th>
         </tr>
       </thead>
       <tbody>

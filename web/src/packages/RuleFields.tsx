@@ -167,7 +167,7 @@ export function RuleFields({
         <span className="max-sm:hidden" />
       ) : (
         <DraftField
-          label={draft.curves === 'parts' ? msg('packages.howMany') : msg('common.length')}
+          label={draft.curves === 'parts' ? msg('packages.howMany') : msg('packages.maximum')}
           unit={draft.curves === 'parts' ? undefined : units.unit}
           inputMode="decimal"
           {...text('figure')}

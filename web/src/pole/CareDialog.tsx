@@ -49,7 +49,7 @@ export function CareDialog({ onClose }: { onClose(): void }) {
           onChange={setWhat}
         />
         <Choice
-          label={msg('common.toWhat')}
+          label={msg('pole.equipment')}
           value={about}
           options={[
             [wholeKit(), wholeKit()],
@@ -63,7 +63,7 @@ export function CareDialog({ onClose }: { onClose(): void }) {
           maxLength={500}
           onChange={(event) => setText(event.target.value)}
         />
-        <Button onClick={() => void log()}>{msg('common.noteIt')}</Button>
+        <Button onClick={() => void log()}>{msg('pole.addLogEntry')}</Button>
       </div>
       <ul className="mt-2 text-[14px]">
         {state.care

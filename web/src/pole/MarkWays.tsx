@@ -3,7 +3,7 @@ import { msg, worded } from '@idle-marker/words';
 import { placesAtThePole, placeWithReceiver } from '../site/places.ts';
 import { useSite } from '../site/SiteContext.tsx';
 
-const wayList = worded(() => [{ path: 'mark', name: msg('common.marks') }, ...placesAtThePole()]);
+const wayList = worded(() => [{ path: 'mark', name: msg('pole.layoutPoints') }, ...placesAtThePole()]);
 /** Without a place of the instrument only these two can be done. */
 const placesForHeightsAlone = worded(() => [
   placeWithReceiver(),

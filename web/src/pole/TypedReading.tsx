@@ -111,7 +111,7 @@ export function TypedReading({ title }: { title: string }) {
         <>
           <Button onClick={onCancel}>{msg('common.cancel')}</Button>
           <Button look="primary" type="submit" form="typed-reading">
-            {msg('common.takeIt')}
+            {msg('pole.saveShot')}
           </Button>
         </>
       }

@@ -33,7 +33,7 @@ export function EditSite({ onClose }: { onClose(): void }) {
         <>
           <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" disabled={faulty} onClick={() => void keep()}>
-            {msg('common.keep')}
+            {msg('settings.saveSettings')}
           </Button>
         </>
       }

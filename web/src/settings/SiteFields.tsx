@@ -71,7 +71,7 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
           onChange={(lengthUnit) => onChange(inLengthUnit(draft, lengthUnit))}
         />
         <Choice
-          label={msg('common.angles')}
+          label={msg('settings.angleUnit')}
           value={draft.angleUnit}
           options={angleChoices()}
           onChange={(angleUnit) => onChange({ angleUnit })}
@@ -141,7 +141,7 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
           help={msg('settings.onAsphaltOnADeckAndIn')}
         />
         <Choice
-          label={msg('common.instrument')}
+          label={msg('settings.instrumentConnection')}
           value={draft.practiceGround ?? ''}
           options={groundChoices()}
           onChange={(ground) => onChange({ practiceGround: ground === '' ? null : ground })}

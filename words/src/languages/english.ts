@@ -16,8 +16,8 @@ export const english = worded((): CrewWords => ({
     centreline: 'centreline',
     ...meaningWords(),
     ...heightReferenceWords(),
-    face: 'face of kerb',
-    back: 'back of kerb',
+    face: 'face of curb',
+    back: 'back of curb',
     flowLine: 'flow line',
   },
   point: {

@@ -6,7 +6,7 @@ export const board = {
   showEverything: 'Show everything',
   thePlan: 'The plan',
   drawingThePlan: 'Drawing the plan…',
-  heightsTimesAsLarge: '; heights {exaggeration} times as large',
+  heightsTimesAsLarge: '; vertical exaggeration {exaggeration}',
   theGroundIsDashed: '; the ground is dashed',
   lookingAhead: '{title}, looking ahead{exaggeration}{grounds}.',
   crossSection: 'Cross section: {strings}',

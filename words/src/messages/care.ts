@@ -43,12 +43,12 @@ export const care = {
   onGroundThatIsKeptFree: '{stands} on ground that is kept free',
   askBeforeYouGoThere: '{where}: ask before you go there.',
   entryIsAgreed: 'Entry is agreed',
-  soThatItDoesNotFall: 'So that it does not fall',
+  soThatItDoesNotFall: 'So that it doesn’t fall',
   aHandStaysOnTheInstrumentUntil: 'A hand stays on the instrument until the screw holds it; then try it once.',
   legsSpreadAndStampedInOnA:
     'Legs spread and stamped in; on a smooth floor a strap or a star under them; clamps all tight, low in wind.',
   neverOnTheEdgeOfAPlate:
-    'Never on the edge of a plate, a slab or a kerb. Never carried over the shoulder on its legs.',
+    'Never on the edge of a plate, a slab or a curb. Never carried over the shoulder on its legs.',
   whenItIsLeftAlone: 'When it is left alone',
   tapeOrAFrameRoundItIn: 'Tape or a frame round it, in sight, and not where things reverse.',
   lostLockOrLevelIsToldHere: 'Lost lock or level is told here at once: go and look before the next mark.',
@@ -68,7 +68,7 @@ export const care = {
     'Ribbons tied and stakes sharpened beforehand; the right hammer: hand for soft ground, sledge for hard, drill for rock and slabs.',
   theTapeIsHeldLevelAlongA: 'The tape is held level: along a slope an offset comes out short.',
   inPublic: 'In public',
-  fewNailsAndLittlePaintOnPavements: 'Few nails and little paint on pavements and driveways, in the agreed colours.',
+  fewNailsAndLittlePaintOnPavements: 'Few nails and little paint on pavements and driveways, in the agreed colors.',
   nothingThatIsDrivenSticksOutWhere: 'Nothing that is driven sticks out where people walk.',
   theInstrumentItself: 'The instrument itself',
   caseShutInDustAndRainCap:

@@ -1,9 +1,9 @@
 /** Messages of commands. */
 export const commands = {
   isOver64MibSplitIt: '{file} is over 64 MiB: split it.',
-  doesNotExistCheckThePath: '{file} does not exist: check the path.',
+  doesNotExistCheckThePath: '{file} doesn’t exist: check the path.',
   cantBeReadAsUtf8Text: "{file} can't be read as UTF-8 text: {message}",
-  isNotJson: '{file} is not JSON: {message}',
+  isNotJson: '{file} isn’t JSON: {message}',
   nameAFileThatLiesBesideThe: 'name a file that lies beside the case, without a path',
   itIsOver1GibSplitIt: 'it is over 1 GiB: split it',
   thereIsNoSuchFileBesideThe: 'there is no such file beside the case',

@@ -2,16 +2,16 @@
 export const data = {
   somethingElseThanTheServerAnswersSuch:
     'Something else than the server answers, such as the log-in page of a network. {then}',
-  theServerDoesNotAnswer: 'The server does not answer. {then}',
+  theServerDoesNotAnswer: 'The server doesn’t answer. {then}',
   serverAway: 'Server away',
-  theServerDoesNotAnswer2: 'The server does not answer.',
+  theServerDoesNotAnswer2: 'The server doesn’t answer.',
   whenItAnswersAgain: 'when it answers again',
   notTheServer: 'Not the server',
   somethingElseAnswersInTheServersPlace:
     'Something else answers in the server’s place, such as the log-in page of a network, or a proxy: log in there, or leave that network.',
   whenTheServerItselfAnswers: 'when the server itself answers',
   databaseAway: 'Database away',
-  theServerAnswersButItsDatabaseDoes: 'The server answers, but its database does not.',
+  theServerAnswersButItsDatabaseDoes: 'The server answers, but its database doesn’t.',
   whenItIsBack: 'when it is back',
   serversDiskFull: 'Server’s disk full',
   theServerHasNoRoomToWrite:

@@ -11,15 +11,15 @@ export const drawing = {
     'The drawing ends in the middle, after {elements, plural, one {# element} other {# elements}}: it was cut off on its way. Get it again; nothing was taken.',
   thereAreNoLinesArcsCirclesOr: 'There are no lines, arcs, circles or points in this drawing.',
   thereIsNothingInThisDrawingTo: 'There is nothing in this drawing to set out from; it holds only {leftOut}.',
-  rowPutItRightInTheFile: 'Row {row} {detail}. Put it right in the file; nothing was taken.',
+  rowPutItRightInTheFile: 'Row {row} {detail}. Correct it in the file; nothing was taken.',
   aGridNeedsAtLeastTwoLines: 'A grid needs at least two lines each way; {lines} are on this layer.',
   theLinesOfThisLayerRunIn: 'The lines of this layer run in {directions} directions; a grid has two.',
   surfaceHasTrianglesThatLieOverOne:
-    'Surface “{surface}” has {count} triangles that lie over one another, first {first} and {first2} of the file, at {place}: there it has two heights, and either may be given. Ask who made it before heights are taken from it.',
+    'Surface “{surface}” has {count} triangles that lie over one another, first {first} and {first2} of the file, at {place}: there it has two elevations, and either may be given. Ask who made it before elevations are taken from it.',
   itLiesFarFromTheControlOf:
     'It lies far from the control of this site; were its figures {unit}, it would lie on it. Which unit was it drawn in?',
   itLiesFarFromTheControlOf2:
-    'It lies far from the control of this site; with east and north exchanged it would lie on it. Ask who wrote the file.',
+    'It lies far from the control of this site; with east and north swapped it would lie on it. Ask who wrote the file.',
   itLiesFromTheControlOfThis:
     'It lies {length} {unitAbbreviation} from the control of this site: are these its coordinates? One with its own is brought here by pairs of points.',
 } as const;

@@ -7,7 +7,7 @@ export const field = {
   feetInches16ths: 'feet, inches, 16ths',
   inOtherUnits: 'In other units',
   theSameInOtherUnits: 'The same in other units',
-  metres: 'Metres',
+  metres: 'Meters',
   feetInternational03048M: 'Feet (international, 0.3048 m)',
   usSurveyFeet12003937M: 'US survey feet (1200/3937 m)',
 } as const;

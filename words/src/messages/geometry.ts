@@ -2,7 +2,7 @@
 export const geometry = {
   veryWeak: 'very weak',
   isOnlyAwayAMillimetreThereTurns:
-    '{name} is only {smallLength} away: a millimetre there turns everything. Sight a farther one.',
+    '{name} is only {smallLength} away: a millimeter there turns everything. Sight a farther one.',
   allMarksLieOnOneSideOf:
     'All marks lie on one side; {coarseAngle} of the horizon are empty. A mark behind you would help most.',
   stationAndMarksLieNearlyOnOne:
@@ -13,7 +13,7 @@ export const geometry = {
     '{name} is {times} times as far as the farthest control: errors grow outwards. Sight farther control, or prove out there.',
   ofMarksToSetLieOutsideThe:
     '{count} of {ofValue} marks to set lie outside the control: the figures of the station say little out there. Prove on a mark on that side.',
-  worstAtThePoleOnLegsWould: 'Worst at {worst}. The pole on legs would meet it.',
+  worstAtThePoleOnLegsWould: 'Worst at {worst}. Use a bipod to meet the tolerance.',
   worstAtLegsAndAPrismAt: 'Worst at {worst}. Legs and a prism at {length} would meet it.',
   worstAtEvenWithLegsAndA:
     'Worst at {worst}. Even with legs and a low prism only marks within {length} meet it: stand nearer.',

@@ -16,13 +16,13 @@ export const guidance = {
   hold: 'Hold',
   onTheSpot: 'On the spot',
   theDrivenHubIsOffTheClass:
-    'The driven hub is {smallLength} off, the class allows {smallLength2}. Pull it and set it again.',
-  itStandsWhereItShould: 'It stands where it should.',
+    'The driven hub is off by {smallLength}; tolerance {smallLength2}. Pull it and set it again.',
+  itStandsWhereItShould: 'In position.',
   itWantsToGoALittleOf:
-    'It wants to go {parts}. A little of that: strike the ground beside it on the far side, never the hub, and shoot it again. More: pull it.',
+    'Move the hub {parts}. For a few millimeters, strike the ground on the opposite side, never the hub, then shoot again. For more, pull it.',
   shotsAMarkOverTheDrivenHub:
     '{shotsPerMark} shots a mark over {marks, plural, one {# mark} other {# marks}}, the driven hub included.',
-  walkByTheLiveFigureTapeThe: '{so} Walk by the live figure, tape the last metre, and shoot only when it says hold.',
+  walkByTheLiveFigureTapeThe: '{so} Walk by the live figure, tape the last meter, and shoot only when it says hold.',
   closeEnoughToTapeStepOntoThe:
     'Close enough to tape: step {figure} {side} onto the line, mark the spot, tape {figure2} {along}, shoot once.',
 } as const;

@@ -1,7 +1,7 @@
 /** Messages of heldBy. */
 export const heldBy = {
-  overDirectionAssumedNothingTestsIt: 'over {names}, direction assumed: nothing tests it',
+  overDirectionAssumedNothingTestsIt: 'over {names}, assumed direction, not checked',
   pointsOnDrawnLines: 'points on drawn lines',
   carriedForward: '{names}, carried forward',
-  planFromAReceiverHeightFrom: 'plan from a receiver, height from {names}',
+  planFromAReceiverHeightFrom: 'GNSS plan, elevation from {names}',
 } as const;

@@ -5,10 +5,10 @@ export const landXml = {
   hasNoLengthItsLengthIs0: 'has no length: its length is 0, or its Start and End are one place',
   isASpiralWithBothRadiiInf:
     'is a spiral with both radii INF: one radius, radiusStart or radiusEnd, has to say how sharp it becomes',
-  hasARadiusThatIsNotOver: 'has a radius that is not over 0',
+  hasARadiusThatIsNotOver: 'has a radius that isn’t over 0',
   goesFartherThanAnyLineOfA: 'goes farther than any line of a site: a coordinate in it is a slip, or of another system',
   turnsRoundTimesItsRadiusIsToo: 'turns round {turns} times: its radius is too small for its length',
-  isASpiralWhoseStartAndEnd: 'is a spiral whose Start and End do not fit its length and radii',
+  isASpiralWhoseStartAndEnd: 'is a spiral whose Start and End don’t fit its length and radii',
   hasGradePointsPviAProfileNeeds: 'has {points} grade points (PVI): a profile needs at least two',
   hasStationAfterTheStationsOfA:
     'has station {station} after {station2}: the stations of a profile must be strictly increasing',
@@ -21,14 +21,14 @@ export const landXml = {
   hasAThat: 'has a {kind} that {elementFault}',
   hasAStaequationAtWhichLiesOutside: 'has a StaEquation at {at}, which lies outside of it',
   hasTwoStaequationsAt: 'has two StaEquations at {at}',
-  nothingWasTakenPutItRightIn: 'Nothing was taken; put it right in the program that wrote it.',
+  nothingWasTakenPutItRightIn: 'Nothing was taken; correct it in the program that wrote it.',
   theFileIsEmptyThereIsNo: 'The file is empty: there is no LandXML in it.',
   theFileIsNotTextInThe:
-    'The file is not text in {encoding}, the encoding that it names. Save it as UTF-8; nothing was taken.',
+    'The file isn’t text in {encoding}, the encoding that it names. Save it as UTF-8; nothing was taken.',
   theXmlIsNotWellFormedAt:
-    'The XML is not well-formed at line {line}: {detail}. It may have been cut off on its way; get it again. Nothing was taken.',
+    'The XML isn’t well-formed at line {line}: {detail}. It may have been cut off on its way; get it again. Nothing was taken.',
   theFileDeclaresADoctypeLineWhich:
-    'The file declares a DOCTYPE (line {line}), which may hold an entity of any size: such files are not read. Nothing was expanded or fetched.',
+    'The file declares a DOCTYPE (line {line}), which may hold an entity of any size: such files aren’t read. Nothing was expanded or fetched.',
   atLineElementsStandInsideOneAnother:
     'At line {line} elements stand inside one another more than {most} deep: no drawing does that. Nothing was taken.',
   theTextOfTheElementAtLine:
@@ -36,10 +36,10 @@ export const landXml = {
   hasWhichLiesFartherAwayThanAny: '{place} has {text}, which lies farther away than any site. {nothing}',
   theFileIsXmlButItsRoot: 'The file is XML, but its root is “{root}” instead of LandXML.',
   theFileHasNoUnitsSoThat:
-    'The file has no Units, so that nobody knows whether its linearUnit is metres or feet. {nothing}',
+    'The file has no Units, so that nobody knows whether its linearUnit is meters or feet. {nothing}',
   theUnitsNameNoLinearunitLineOf: 'The Units name no linearUnit (line {line} of the file). {nothing}',
   theUnitsNameTheLinearunitLineOf:
-    'The Units name the linearUnit “{text}” (line {line} of the file), which is not known here. {nothing}',
+    'The Units name the linearUnit “{text}” (line {line} of the file), which isn’t known here. {nothing}',
   hasWhereANumberIsNeeded: '{place} has “{text}” where a number is needed. {nothing}',
   hasWhereAreNeeded:
     '{place} has {given, plural, one {# number} other {# numbers}} where {wanted} are needed. {nothing}',
@@ -49,7 +49,7 @@ export const landXml = {
   hasNoSpitypeOnlyClothoidSpiralsAre: '{place} has no spiType; only clothoid spirals are read. {nothing}',
   hasTheSpitypeOnlySpiralsOfThe:
     '{place} has the spiType “{type}”: only spirals of the type clothoid are read. {nothing}',
-  hasWhichIsNotKnownHere: '{place} has {attribute} “{text}”, which is not known here. {nothing}',
+  hasWhichIsNotKnownHere: '{place} has {attribute} “{text}”, which isn’t known here. {nothing}',
   hasTheIdWhichAnotherPointOf:
     '{place} has the id {id}, which another point of the surface has already: ids must not be used twice. {nothing}',
   hasTheIdWhichAnotherInstrumentsetupHas:

@@ -6,5 +6,5 @@ export const level = {
   screwAloneSeenFromAboveItsCorner: 'Screw {first} alone, {turn} seen from above: its corner {lifts}.',
   theDisplayLagsTurnThenWait: 'The display lags: turn, then wait.',
   theLevelIsNotInItShows:
-    'The level is not in: it shows {seconds}″. Bring it in, or let the instrument level itself, before the first sight.',
+    'The level isn’t in: it shows {seconds}″. Bring it in, or let the instrument level itself, before the first sight.',
 } as const;

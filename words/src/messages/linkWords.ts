@@ -1,20 +1,20 @@
 /** Messages of linkWords. */
 export const linkWords = {
-  theInstrumentIsNotSetUpYet: 'The instrument is not set up yet: start a station first.',
+  theInstrumentIsNotSetUpYet: 'The instrument isn’t set up yet: start a station first.',
   thereIsNoToBeFoundOn: 'There is no {name} to be found on the ground. Look again, or mark it lost.',
   isCoveredThePoleCantStandOn: '{name} is covered: the pole can’t stand on it. Choose another mark.',
-  thePrismWasNotFoundItIs: 'The prism was not found: it is too near to the instrument, or out of its reach.',
+  thePrismWasNotFoundItIs: 'The prism wasn’t found: it is too near to the instrument, or out of its reach.',
   thePrismIsNotInThePart:
-    'The prism is not in the part that was searched. Turn the telescope nearer to the pole, or search all round.',
+    'The prism isn’t in the part that was searched. Turn the telescope nearer to the pole, or search all round.',
   theHidesThePrismFromTheInstrument:
     'The {by} hides the prism from the instrument. Nothing more is read until the sight is free.',
-  theInstrumentDoesNotFollowThePrism: 'The instrument does not follow the prism: search for it first.',
+  theInstrumentDoesNotFollowThePrism: 'The instrument doesn’t track the prism: search for it first.',
   thePoleIsStillMovingHoldIt: 'The pole is still moving: hold it, then shoot.',
   theLevelIsOutOfTheCompensators:
-    'The level is out of the compensator’s reach. Bring it in, note that it was levelled again, and prove the station.',
+    'The level is out of the compensator’s reach. Bring it in, note that it was leveled again, and prove the station.',
   theInstrumentsBatteryIsEmptyChangeIt:
     'The instrument’s battery is empty. Change it under Linked, and prove the station: changing it may turn the instrument.',
   anotherCrewWorksOnChannelReadingsCome:
     'Another crew works on channel {channel}: readings come broken, or theirs. Choose a free channel under Linked.',
-  theShotWasCancelledNothingWasStored: 'The shot was cancelled. Nothing was stored.',
+  theShotWasCancelledNothingWasStored: 'The shot was canceled. Nothing was stored.',
 } as const;

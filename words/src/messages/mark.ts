@@ -5,8 +5,7 @@ export const mark = {
   aWorkPackageSaysWhichCornersGet:
     'A work package says which corners get hubs, at what offset, and how good they have to be.',
   theInstrumentHasNoPlaceThereSo:
-    'The instrument has no place there, so by itself it can’t say where a mark goes. A receiver on the same pole can; or station the instrument anew from marks that are known in plan.',
-  marksWaitInNoneCanBeSet:
-    '{stops} marks wait in {name}. None can be set until it is known where the instrument stands.',
+    'The instrument has no place there, so by itself it can’t say where a mark goes. A receiver on the same pole can; or station the instrument again from marks that are known in plan.',
+  marksWaitInNoneCanBeSet: '{stops} marks wait in {name}. Station the instrument before setting them.',
   aheadOfYou: '{name}, {toInstrument} {unit} ahead of you',
 } as const;

@@ -11,7 +11,7 @@ export const markKinds = {
   sweepFirstCrossTheTwoLinesOver:
     'Sweep first. Cross the two lines over the point and paint their ends, not their middle.',
   degreaseThePlateMarkerForTheLine:
-    'Degrease the plate. Marker for the line, centre punch for the point; no paint on bearing faces.',
+    'Degrease the plate. Marker for the line, center punch for the point; no paint on bearing faces.',
   scribeLightlyBothWaysOfThePoint:
     'Scribe lightly both ways of the point and pencil the ends; shoot the crossing once more.',
 } as const;

@@ -9,9 +9,9 @@ export const nextTrade = {
   formsAreSetFromANailWith:
     'Forms are set from a nail with tape and level: a hub out of the way of the braces, the offset to the face that the board stands on.',
   laser: 'Laser',
-  settingUpALaserForHeights: 'setting up a laser for heights',
+  settingUpALaserForHeights: 'setting up a laser for elevations',
   aLaserWantsFewHeightsAndFirm:
-    'A laser wants few heights and firm ones: a nail where nobody drives, all to one reference, and its height as it was read.',
+    'A laser wants few elevations and firm ones: a nail where nobody drives, all to one reference, and its elevation as it was read.',
   steelOrWalls: 'Steel or walls',
   placingSteelOrWallsOnTheSlab: 'placing steel or walls on the slab',
   linesAndCrossesOnTheConcreteItself:

@@ -3,14 +3,13 @@ export const outline = {
   sayHowFarApartThePointsAlong: 'Say how far apart the points along the line are.',
   theStationsOfTheRoadAreMissing: 'The stations of the road are missing: make the package along the road again.',
   sayHowFarAndWhitherThePiles: 'Say how far and whither the piles lean, and the level they are marked at.',
-  giveTheHeightOfThePileHeads: 'Give the height of the pile heads: where a leaning pile comes through depends on it.',
+  giveTheHeightOfThePileHeads: 'Enter the elevation of the pile heads: where a raked pile comes through depends on it.',
   theOffsetMustBeOver0: 'The offset must be over 0.',
   noPointsAreGiven: 'No points are given.',
   isNamedTwiceEveryPointNeedsA: '{name} is named twice: every point needs a name of its own.',
   linesAreGivenByTheirTwoEnds: 'Lines are given by their two ends: {name} stands alone at the end of the list.',
-  theLineFromToHasNoLength: 'The line from {from} to {to} has no length: give its two ends.',
-  movedSoFarInTheSideFrom:
-    'Moved so far in, the side from {side} to {side2} would vanish or turn round: the outline is not that wide.',
+  theLineFromToHasNoLength: 'The line from {from} to {to} has no length: enter its two ends.',
+  movedSoFarInTheSideFrom: 'The shift is too large: side {side}–{side2} would vanish or reverse.',
   aLineNeedsAtLeastTwoPoints: 'A line needs at least two points; {given, plural, one {# is} other {# are}} given.',
   andLieAtTheSamePlaceTake: '{from} and {to} lie at the same place: take one of them away.',
   theDistanceFromPointToPointMust: 'The distance from point to point must be over 0.',
@@ -24,5 +23,5 @@ export const outline = {
   standsTwiceInARowAtThe: '{name} stands twice in a row at the same place: take one away.',
   theSidesFromAndFromCrossPut:
     'The sides from {between} and from {between2} cross: put the corners in order, one after the other round it.',
-  giveThePatternOfTheBolts: 'Give the pattern of the bolts.',
+  giveThePatternOfTheBolts: 'Enter the pattern of the bolts.',
 } as const;

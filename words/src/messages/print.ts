@@ -3,5 +3,5 @@ export const print = {
   writtenSoFar: 'Written so far',
   letter: 'Letter',
   tabloid: 'Tabloid',
-  theServerDoesNotAnswerNothingWas: 'The server does not answer. Nothing was printed; try again when it is back.',
+  theServerDoesNotAnswerNothingWas: 'The server doesn’t answer. Nothing was printed; try again when it is back.',
 } as const;

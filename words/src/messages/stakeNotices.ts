@@ -7,6 +7,6 @@ export const stakeNotices = {
   isWiderThanTheLathWhichTakes: '“{text}” is wider than the lath, which takes {characters} letters.',
   isAlsoReadAsWrite: '{short} is also read as {meanings}: write “{better}”.',
   isOffTheExactFigureMoreThan:
-    '{figure} is {smallLength} off the exact figure, more than the {smallLength2} of its class: write it finer.',
-  isNotAsUsualHerePointIt: '“{text}” is not as usual here: point it out to the crew.',
+    '{figure} is rounded by {smallLength}, more than the {smallLength2} tolerance. Use finer rounding.',
+  isNotAsUsualHerePointIt: '“{text}” isn’t as usual here: point it out to the crew.',
 } as const;

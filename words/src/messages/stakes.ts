@@ -1,7 +1,7 @@
 /** Messages of stakes. */
 export const stakes = {
-  looksAtTheThing: 'looks at the thing',
-  looksHalfwayAtTheThing: 'looks halfway at the thing',
+  looksAtTheThing: 'faces the work',
+  looksHalfwayAtTheThing: 'faces halfway toward the work',
   looksAlongTheRoad: 'looks along the road',
   fromAboveTheFront: 'From above: the front {value}',
 } as const;

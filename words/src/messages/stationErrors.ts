@@ -7,12 +7,12 @@ export const stationErrors = {
   theseSightsContradictEachOtherTooMuch:
     'these sights contradict each other too much to find one place: check the names of the marks',
   twoPlacesFitTheseLinesEquallyWell:
-    'two places fit these lines equally well: touch the plan roughly where the instrument stands, or sight a line that does not go through the same crossing',
+    'two places fit these lines equally well: touch the plan roughly where the instrument stands, or sight a line that doesn’t go through the same crossing',
   everyStandardDeviationIsZeroSoNothing:
     'every standard deviation is zero, so nothing can be weighed: give those of the instrument',
   theStationWouldBeUncertainByMore:
-    'the station would be uncertain by more than 10 m: the instrument stands on the circle through the marks, sight another one',
-  isMissingOrNotAFiniteNumber: '{path} is missing or not a finite number: give a number.',
+    'the station would be uncertain by more than 10 m: the instrument is on the danger circle through the marks. Sight another mark',
+  isMissingOrNotAFiniteNumber: '{path} is missing or not a finite number: enter a number.',
   isListedTwiceTwoMarksNeedTwo: '{name} is listed twice: two marks need two names.',
   aSlopeDistanceOfMCantBe: "A slope distance of {length} m can't be measured: it must be over 0.",
   theZenithAngleMustLieBetween0:
@@ -21,9 +21,9 @@ export const stationErrors = {
     'The zenith angle must lie between 180° and 360° on face 2, and not point straight up or down.',
   hasNoCoordinatesInPlanLeaveIt:
     '{name} has no coordinates in plan: leave it out of plan, or list its easting and northing.',
-  isNotInTheListOfMarks: '{name} is not in the list of marks: choose another name, or add it to the list.',
+  isNotInTheListOfMarks: '{name} isn’t in the list of marks: choose another name, or add it to the list.',
   areTheSamePlaceWithin10Mm: '{names} are the same place, within 10 mm: sight a mark somewhere else.',
   nothingHereCanBeUsedYetSight: 'Nothing here can be used yet: sight a listed mark.',
   areNeededAndGivenSightAnotherMark: '{needed} are needed and {given} given: sight another mark.',
-  noStationFollowsFromThis: 'No station follows from this: {reason}.',
+  noStationFollowsFromThis: 'These sights don’t give a station: {reason}.',
 } as const;

@@ -5,7 +5,7 @@ export const stationNotices = {
   stationIs: 'Station {name} is {sheetCheck}.',
   stationIsProvisional: 'Station {name} is provisional: {provisionalBecause}',
   atStationNobodyConfirmedTheCarriedOver:
-    'At station {name} nobody confirmed the {list}, carried over from the placing before.',
-  aProofOfStationFailedInAnd: 'A proof of station {name} failed in {parts}, and nothing has answered it.',
+    'At station {name} nobody confirmed the {list}, carried over from the setup before.',
+  aProofOfStationFailedInAnd: 'A check shot of station {name} failed in {parts}, and nothing has answered it.',
   nothingIndependentHasProvedStationIn: 'Nothing independent has proved station {name} in {parts}.',
 } as const;

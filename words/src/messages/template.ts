@@ -5,7 +5,7 @@ export const template = {
   countsFromAndThereIsNoSuch:
     '{wantedBy} counts from {name}, and there is no such string: choose one of the others or the centreline.',
   theHeightOfCountsFromItselfBy:
-    'The height of {name} counts from itself by way of other strings: let one of them count from the centreline.',
+    'The elevation of {name} counts from itself by way of other strings: let one of them count from the centreline.',
   hasNoFigureAtAllGiveAt: '{name} has no figure at all: give at least one.',
   theRowsOfAreNotInOrder: 'The rows of {name} are not in order: put them by station.',
 } as const;

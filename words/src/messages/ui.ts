@@ -8,9 +8,9 @@ export const ui = {
   slip: 'Slip',
   bodyOfTheSlip: 'Body of the slip',
   planOnly: 'Plan only',
-  finerThanTheReadingIsGood: 'Finer than the reading is good',
-  isNotHereYet: '{name} is not here yet',
+  finerThanTheReadingIsGood: 'Beyond the accuracy of this shot',
+  isNotHereYet: '{name} isn’t here yet',
   thisPartOfTheApplicationWasNever:
-    'This part of the application was never fetched by this device, and the server does not give it now. It comes by itself as soon as the server answers; what waits to be stored is safe. If the application was renewed meanwhile, load the page again.',
+    'This part of the application was never fetched by this device, and the server doesn’t give it now. It comes by itself as soon as the server answers; what waits to be stored is safe. If the application was renewed meanwhile, load the page again.',
   loadThePageAgain: 'Load the page again',
 } as const;

@@ -21,8 +21,8 @@ import { ControlTable } from './ControlTable.tsx';
 
 const viewChoices = worded((): readonly (readonly [View, string])[] => [
   ['list', msg('control.theList')],
-  ['walk', msg('common.walkRound')],
-  ['pairs', msg('common.pairByPair')],
+  ['walk', msg('control.siteWalk')],
+  ['pairs', msg('control.pairCheck')],
 ]);
 
 /** Can I trust these marks? */

@@ -1,4 +1,4 @@
-import { msg, trendProposalWords, VISIT, worded } from '@idle-marker/words';
+import { msg, partWord, trendProposalWords, VISIT, worded } from '@idle-marker/words';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
@@ -80,7 +80,7 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
             <Card
               tone={trend.propose === 'sightAgain' ? 'ochre' : 'brick'}
               title={msg('control.itDisagreesInSince', {
-                part: trend.part === 'both' ? msg('control.planAndHeight') : trend.part,
+                part: trend.part === 'both' ? msg('control.planAndHeight') : partWord(trend.part!),
                 dayAndTime: dayAndTime(trend.since!),
               })}
             >

@@ -80,7 +80,7 @@ export function PreviewTable({ rows, skipped, turned, onSkip, onTurn }: PreviewT
                     row: row.row,
                   })}
                 >
-                  {skipped.has(row.row) ? msg('common.takeIt') : msg('control.leaveOut')}
+                  {skipped.has(row.row) ? msg('control.includeRow') : msg('control.leaveOut')}
                 </Button>
               </td>
             </tr>

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { alikeName, familyOf, isProvenControl, markHistory, markTrend, type ControlMark } from '@idle-marker/records';
-import { msg, controlKindWords, firmnessOf, firmnessWords, VISIT } from '@idle-marker/words';
+import { msg, controlKindWords, firmnessOf, firmnessWords, VISIT, partWord } from '@idle-marker/words';
 import { usePaper } from '../../print/usePaper.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
@@ -41,7 +41,7 @@ export function useMarkPage({ mark }: Pick<MarkPageProps, 'mark'>) {
   };
   const facts: readonly (readonly [string, ReactNode])[] = [
     [
-      msg('common.whatItIs'),
+      msg('control.type'),
       `${controlKindWords()[body.kind]}${body.spot ? msg('control.thePointIs', { spot: body.spot }) : ''}`,
     ],
     [
@@ -71,7 +71,7 @@ export function useMarkPage({ mark }: Pick<MarkPageProps, 'mark'>) {
       : []),
     [
       msg('control.useFor'),
-      [body.usePlan && 'plan', body.useHeight && 'height'].filter(Boolean).join(' and ') || 'nothing',
+      [body.usePlan && 'plan', body.useHeight && partWord('height')].filter(Boolean).join(' and ') || 'nothing',
     ],
     ...(body.useBefore
       ? [

@@ -57,7 +57,7 @@ export function DesignLists({ model }: { readonly model: DesignPlaceModel }) {
       {state.packages.length === 0 && (
         <Empty
           title={msg('design.noWorkPackage')}
-          action={<Button onClick={() => setEditing('new')}>{msg('common.makeOne')}</Button>}
+          action={<Button onClick={() => setEditing('new')}>{msg('design.addWorkPackage')}</Button>}
         >
           {msg('design.aPackageTakesAnOutlineTypedOr')}
         </Empty>

@@ -51,7 +51,7 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
           {drawing && sameFile && <Button onClick={() => void retire()}>{msg('design.noLongerUsed')}</Button>}
           <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" disabled={!isReady} onClick={() => void keep()}>
-            {drawing ? msg('common.keepAsNewRevision') : msg('common.takeIt')}
+            {drawing ? msg('common.keepAsNewRevision') : msg('design.takeADrawing2')}
           </Button>
         </>
       }

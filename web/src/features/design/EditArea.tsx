@@ -114,7 +114,7 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
         <>
           {area && (
             <Button className="mr-auto" onClick={() => void keep(true)}>
-              {msg('common.itIsGone')}
+              {msg('design.removeArea')}
             </Button>
           )}
           <Button onClick={onClose}>{msg('common.cancel')}</Button>
@@ -126,7 +126,7 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
     >
       <div className="grid gap-4 md:grid-cols-[2fr_3fr]">
         <div className="grid content-start gap-3">
-          <Choice label={msg('common.whatItIs')} value={kind} options={kindChoices()} onChange={choose} />
+          <Choice label={msg('design.type')} value={kind} options={kindChoices()} onChange={choose} />
           <Field
             label={msg('common.name')}
             value={name}

@@ -26,7 +26,7 @@ export function EditRoad({ fact, onClose }: { readonly fact: Fact<'alignment'> |
           {before && <Button onClick={() => void keep(true)}>{msg('design.noLongerUsed')}</Button>}
           <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" onClick={() => void keep(false)}>
-            {before ? msg('common.keepAsNewRevision') : msg('common.keepIt')}
+            {before ? msg('common.keepAsNewRevision') : msg('design.saveAlignment')}
           </Button>
         </>
       }

@@ -94,7 +94,9 @@ export function AskUnit({ read, onUnit }: { read: ReadFile; onUnit(unit: Drawing
         options={DRAWING_UNITS.map((each) => [each.name, said(each)] as const)}
         onChange={setName}
       />
-      <Button onClick={() => onUnit(DRAWING_UNITS.find((each) => each.name === name)!)}>{msg('common.takeIt')}</Button>
+      <Button onClick={() => onUnit(DRAWING_UNITS.find((each) => each.name === name)!)}>
+        {msg('design.importFile')}
+      </Button>
     </div>
   );
 }

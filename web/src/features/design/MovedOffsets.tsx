@@ -10,9 +10,9 @@ export function MovedOffsets({ model }: { readonly model: OffsetsDialogModel }) 
       <thead>
         <tr>
           <th className={TH_WORD}>{msg('common.mark')}</th>
-          <th className={TH}>{msg('common.asked')}</th>
+          <th className={TH}>{msg('design.requestedOffset')}</th>
           <th className={TH}>{msg('design.now')}</th>
-          <th className={TH_WORD}>{msg('common.why')}</th>
+          <th className={TH_WORD}>{msg('design.byThe')}</th>
         </tr>
       </thead>
       <tbody>

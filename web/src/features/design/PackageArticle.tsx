@@ -113,8 +113,8 @@ function PlanTable({ work }: { readonly work: Fact<'package'> }) {
               {axis === 'e' ? msg('common.east') : msg('common.north')}
             </th>
           ))}
-          <th className={TH_WORD}>{msg('common.off2')}</th>
-          <th className={TH_WORD}>{msg('common.onTheLine')}</th>
+          <th className={TH_WORD}>{msg('design.offsetFrom')}</th>
+          <th className={TH_WORD}>{msg('design.onLine')}</th>
         </tr>
       </thead>
       <tbody>

@@ -64,7 +64,7 @@ export function RoadHead({ model }: { readonly model: EditRoadModel }) {
         error={errors.shift}
       />
       <Choice
-        label={msg('common.toThe')}
+        label={msg('design.shiftSide')}
         value={shiftSide}
         options={[
           ['right', 'right'],
@@ -75,7 +75,7 @@ export function RoadHead({ model }: { readonly model: EditRoadModel }) {
       {shiftRead !== 0 && (
         <Field
           className="sm:col-span-2"
-          label={msg('common.why')}
+          label={msg('design.reasonForShift')}
           value={reason}
           maxLength={300}
           onChange={(event) => setReason(event.target.value)}

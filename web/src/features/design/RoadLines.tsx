@@ -51,7 +51,7 @@ export function RoadLines({ model }: { readonly model: EditRoadModel }) {
         rows={2}
       />
       <Lines
-        label={msg('common.heights')}
+        label={msg('design.profileVerticalAlignment')}
         value={profile.text}
         onChange={(text) => setProfile(typed(text))}
         error={errors.profile}

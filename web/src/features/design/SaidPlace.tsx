@@ -201,7 +201,7 @@ function AlongLine({
     <>
       <div className="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4">
         <Choice label={msg('design.lineFrom')} value={from} options={options} onChange={setFrom} />
-        <Choice label={msg('common.to')} value={to} options={options} onChange={setTo} />
+        <Choice label={msg('design.endPoint')} value={to} options={options} onChange={setTo} />
       </div>
       <div className="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4">
         <Field
@@ -232,7 +232,7 @@ function AlongLine({
           error={bare(offRead)}
         />
         <Choice
-          label={msg('common.toThe')}
+          label={msg('design.ofTheGivenOne')}
           value={side}
           options={[
             ['right', msg('design.rightLookingTo', { name: end.name })],
@@ -325,7 +325,12 @@ function Crossing({
         onChange={(from) => set({ ...value, from })}
       />
       {value.kind === 'line' ? (
-        <Choice label={msg('common.to')} value={value.to} options={options} onChange={(to) => set({ ...value, to })} />
+        <Choice
+          label={msg('design.endPoint')}
+          value={value.to}
+          options={options}
+          onChange={(to) => set({ ...value, to })}
+        />
       ) : (
         <Field
           label={msg('design.of')}
@@ -340,8 +345,8 @@ function Crossing({
   if (named.length < 2) return <p className="mt-2 text-[14px] text-ink2">{msg('design.thereAreNoTwoPointsYetTo2')}</p>;
   return (
     <>
-      {part(first, setFirst, msg('common.first'))}
-      {part(second, setSecond, msg('common.second'))}
+      {part(first, setFirst, msg('design.firstElement'))}
+      {part(second, setSecond, msg('design.secondElement'))}
       {found.length === 2 && (
         <Choice
           label={msg('design.theyMeetTwiceItIsThe')}

@@ -156,7 +156,7 @@ export function EditItem({
       )}
       <div className="flex flex-wrap gap-2">
         <Button look="primary" type="submit">
-          {msg('common.keep')}
+          {msg('equipment.saveEquipment')}
         </Button>
         <Button onClick={onDone}>{msg('common.cancel')}</Button>
         {item && (

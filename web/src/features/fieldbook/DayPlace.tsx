@@ -82,7 +82,7 @@ export function Place() {
               <caption className="text-left text-[15px] font-semibold">{msg('fieldbook.whereTheTimeWent')}</caption>
               <thead>
                 <tr>
-                  <th className={TH_WORD}>{msg('common.on')}</th>
+                  <th className={TH_WORD}>{msg('fieldbook.activity')}</th>
                   <th className={TH}>{msg('fieldbook.minutes')}</th>
                   <th className={TH}>{msg('common.done')}</th>
                 </tr>

@@ -19,6 +19,7 @@ import {
   setupSteps,
   smallUnit,
   worded,
+  partWord,
 } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
@@ -121,7 +122,7 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
     ],
     ...(check.length > 0 ? [[msg('common.checked'), check.join(' ')] as const] : []),
     ...(notices.length > 0 ? [[msg('fieldbook.mind'), notices.join(' ')] as const] : []),
-    [msg('common.settingUp'), ticked.join('; ') || msg('fieldbook.noStepTicked')],
+    [msg('fieldbook.setupChecklist'), ticked.join('; ') || msg('fieldbook.noStepTicked')],
     ...(tiltSec
       ? [
           [
@@ -205,7 +206,7 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
                   <td className={TD}>{off(mark.dNMm)}</td>
                   <td className={TD}>{off(mark.dZMm)}</td>
                   <td className={TD_WORD}>
-                    {[mark.plan && 'plan', mark.height && 'height'].filter(Boolean).join(', ') || 'nothing'}
+                    {[mark.plan && 'plan', mark.height && partWord('height')].filter(Boolean).join(', ') || 'nothing'}
                   </td>
                 </tr>
               ))}

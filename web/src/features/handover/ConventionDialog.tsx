@@ -133,7 +133,7 @@ export function ConventionDialog({ from, onClose, onKept }: ConventionDialogProp
           </ul>
           <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button look="primary" disabled={!readable || faults.length > 0 || nameless} onClick={() => void keep()}>
-            {msg('common.keep')}
+            {msg('handover.saveConvention')}
           </Button>
         </>
       }
@@ -359,7 +359,7 @@ function PartsTable({ parts, onChange }: { readonly parts: readonly PartPlace[];
     <table className={TABLE}>
       <thead>
         <tr>
-          <th className={TH_WORD}>{msg('common.line')}</th>
+          <th className={TH_WORD}>{msg('handover.item')}</th>
           <th className={TH_WORD}>{msg('handover.side')}</th>
           <th className={TH_WORD}>{msg('common.order')}</th>
           <th className={TH_WORD}>{msg('handover.lineBelow')}</th>

@@ -64,9 +64,9 @@ export function Place() {
         </section>
         <section
           className="min-w-0 self-start border-[1.5px] border-ink bg-sheet p-5 max-md:p-3"
-          aria-label={msg('common.toSetAgain')}
+          aria-label={msg('handover.marksToSetAgain')}
         >
-          <h2 className="text-xl">{msg('common.toSetAgain')}</h2>
+          <h2 className="text-xl">{msg('handover.marksToSetAgain')}</h2>
           {restake.length === 0 && <p className="mt-1 text-ink2">{msg('handover.noStakeIsSaidToBeGone')}</p>}
           <ul className="mt-2 flex flex-col gap-3">
             {restake.map(({ mark, work, why, report }) => (
@@ -175,7 +175,7 @@ function PublicAddress() {
           error={valid ? null : msg('handover.giveAnAddressSuchAsHttp192')}
         />
         <Button type="submit" disabled={!valid || trimmed === kept}>
-          {msg('common.keep')}
+          {msg('handover.saveAddress')}
         </Button>
       </form>
       {fault && (

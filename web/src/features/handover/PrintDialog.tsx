@@ -125,7 +125,7 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
         <p className="mt-1 text-[13px] text-ink2">
           {msg('handover.thereIsNoPageForACrew')}{' '}
           <Link className={LINK} to={`/sites/${id}/hand-over/crew`}>
-            {msg('common.makeOne')}
+            {msg('handover.addCrewLink')}
           </Link>
         </p>
       )}

@@ -30,7 +30,7 @@ export function ReportDialog({
           <Button onClick={onClose}>{msg('common.cancel')}</Button>
           <Button onClick={() => report('moved')}>{msg('handover.itWasHitOrMoved')}</Button>
           <Button look="primary" onClick={() => report('destroyed')}>
-            {msg('common.itIsGone')}
+            {msg('handover.reportGone')}
           </Button>
         </>
       }

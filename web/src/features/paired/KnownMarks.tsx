@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { checkJson, type Fact } from '@idle-marker/contract';
 import { judgePairedProof, type ControlMark, type PairedSolution, classOf } from '@idle-marker/records';
-import { msg, proofOutcomeWords, pairedProofSentence, proofVerdict, smallLength } from '@idle-marker/words';
+import { msg, proofOutcomeWords, pairedProofSentence, proofVerdict, smallLength, partWord } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -86,7 +86,7 @@ export function KnownMarks({ paired, shooting: { shoot, shooting } }: KnownMarks
           const proves = [
             ...(body.usePlan ? ['plan'] : []),
             ...(body.useHeight && body.z !== null
-              ? [used.has(mark.id) ? msg('paired.heightTheOneItCameFrom') : 'height']
+              ? [used.has(mark.id) ? msg('paired.heightTheOneItCameFrom') : partWord('height')]
               : []),
           ].join(' and ');
           return (

@@ -87,7 +87,7 @@ export function PairDialog({ set, onClose }: { readonly set: PairedSet; onClose(
     >
       <div className="flex flex-col gap-3">
         <Choice
-          label={msg('common.pair')}
+          label={msg('paired.receiverAndPrism')}
           value={item}
           options={[
             ...pairs.map((each) => [each.item, each.name] as const),

@@ -60,7 +60,11 @@ export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: 
                     {part && <strong>{msg('prove.proves', { part })}</strong>}
                   </>
                 ) : onPostOf === null ? (
-                  <strong>{msg('prove.unused', { part: part ? msg('prove.proves2', { part }) : 'a proof' })}</strong>
+                  <strong>
+                    {part
+                      ? msg('prove.unused', { part: msg('prove.proves2', { part }) })
+                      : msg('prove.notUsedProvesTheStation')}
+                  </strong>
                 ) : (
                   msg('prove.onThePostOfHardlyAProof', { name: naming.nameOf(onPostOf) })
                 )}

@@ -134,7 +134,7 @@ export function FarDirections({
             onChange={(event) => setName(event.target.value)}
           />
           <Button disabled={busy || name.trim() === ''} onClick={() => void take(name.trim())}>
-            {msg('common.takeIt')}
+            {msg('prove.recordDirection')}
           </Button>
         </div>
       )}

@@ -68,7 +68,7 @@ export function TapeBetween() {
         <Card
           tone={within ? 'good' : 'brick'}
           title={within ? msg('prove.theTapeAgrees') : msg('prove.theTapeDoesNotAgree')}
-          actions={<Button onClick={() => void keep()}>{msg('common.keepIt')}</Button>}
+          actions={<Button onClick={() => void keep()}>{msg('prove.saveTapeCheck')}</Button>}
         >
           {msg('prove.thanFromCoordinatesTwoMarksMayDiffer', {
             smallLength: smallLength(taped - measured, units.lengthUnit),

@@ -98,7 +98,7 @@ export function MeasureHere({ active, measuring, gradeString, onGo }: MeasureHer
           <thead>
             <tr>
               <th className={TH_WORD}>{word}</th>
-              <th className={TH_WORD}>{msg('common.what')}</th>
+              <th className={TH_WORD}>{msg('road.point')}</th>
               <th className={TH}>{msg('common.height2', { unit: units.unit })}</th>
               <th className={TH}>
                 <span className="sr-only">{msg('common.takeBack')}</span>

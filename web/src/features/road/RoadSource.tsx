@@ -26,7 +26,7 @@ export function RoadSource({ model }: { readonly model: RoadPlaceModel }) {
   return (
     <div className="grid grid-cols-2 gap-3">
       <Choice
-        label={msg('common.along')}
+        label={msg('road.alignment')}
         value={active.id}
         options={roads.map((each) => [each.id, each.road.name] as const)}
         onChange={setActive}

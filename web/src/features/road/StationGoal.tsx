@@ -38,7 +38,7 @@ export function StationGoal({ goal, road }: { readonly goal: Goal; readonly road
         />
         <div className="col-span-2 flex gap-2">
           <Button disabled={!step} onClick={() => step?.(-1)} hint="," aria-label={msg('road.theStationBefore')}>
-            {msg('common.back')}
+            {msg('road.previous')}
           </Button>
           <Button disabled={!step} onClick={() => step?.(1)} hint="." aria-label={msg('road.theNextStation')}>
             {msg('road.next')}
@@ -68,7 +68,7 @@ export function StationGoal({ goal, road }: { readonly goal: Goal; readonly road
             </div>
           </div>
         )}
-        <Choice label={msg('common.on')} value={goal.string} options={strings} onChange={goal.setString} />
+        <Choice label={msg('road.offsetLine')} value={goal.string} options={strings} onChange={goal.setString} />
         <Choice
           label={msg('common.cutAndFillTo')}
           value={goal.gradeString}
@@ -85,7 +85,7 @@ export function StationGoal({ goal, road }: { readonly goal: Goal; readonly road
           error={goal.off.trim() !== '' && units.readLength(goal.off) === null ? msg('road.thisIsNoLength') : null}
         />
         <Choice
-          label={msg('common.toThe')}
+          label={msg('road.andRunsToThe')}
           value={goal.side}
           options={[
             ['right', 'right'],

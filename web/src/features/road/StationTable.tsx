@@ -47,7 +47,7 @@ export function StationTable({ active, onGo }: { readonly active: SiteRoad; onGo
     >
       <summary className="min-h-11 cursor-pointer text-[17px]">{msg('road.listOfStations')}</summary>
       <Choice
-        label={msg('common.of')}
+        label={msg('road.line')}
         value={onString}
         options={road.template.names.map((name) => [name, stringWords(name)] as const)}
         onChange={setString}

@@ -14,7 +14,7 @@ export function EventDialog({ model }: { readonly model: AcceptedStationModel })
       title={msg('station.whatHappenedAtTheInstrument')}
       foot={
         <Button look="primary" onClick={() => void record()}>
-          {msg('common.noteIt')}
+          {msg('station.recordEvent')}
         </Button>
       }
     >

@@ -40,7 +40,7 @@ export function LineSights({ lines, shooting }: LineSightsProps) {
               <th className={TH}>{msg('station.offIt', { name: small.name })}</th>
               <th className={TH}>{msg('common.ratio')}</th>
               <th className={TH}>
-                <span className="sr-only">{msg('common.takeBack')}</span>
+                <span className="sr-only">{msg('station.withdrawSight')}</span>
               </th>
             </tr>
           </thead>
@@ -67,7 +67,7 @@ export function LineSights({ lines, shooting }: LineSightsProps) {
                       })
                     }
                   >
-                    {msg('common.takeBack')}
+                    {msg('station.withdrawSight')}
                   </Button>
                 </td>
               </tr>

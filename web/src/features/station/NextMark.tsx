@@ -9,7 +9,7 @@ import {
   type PlanPoint,
 } from '@idle-marker/core';
 import { isProvenControl, type ControlMark } from '@idle-marker/records';
-import { msg, aboutLength, addsWords, smallLength } from '@idle-marker/words';
+import { msg, aboutLength, addsWords, smallLength, partWord } from '@idle-marker/words';
 import { rich } from '../../ui/rich.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
@@ -99,7 +99,7 @@ export function NextMark({
         <thead>
           <tr>
             <th className={TH_WORD}>{msg('common.mark')}</th>
-            <th className={TH_WORD}>{msg('common.for')}</th>
+            <th className={TH_WORD}>{msg('station.use')}</th>
             {at && <th className={TH}>{msg('station.distance')}</th>}
             {at && <th className={`${TH} ${isJudged ? 'max-sm:hidden' : ''}`}>{msg('station.azimuth')}</th>}
             {isJudged && <th className={TH}>{msg('station.goodTo')}</th>}
@@ -182,7 +182,7 @@ function hidden(added: AddedSight | undefined, unit: LengthUnit): string {
 }
 
 function purpose({ revision: { body } }: ControlMark): string {
-  const parts = [body.usePlan && 'plan', body.useHeight && 'height'].filter(Boolean).join(' + ');
+  const parts = [body.usePlan && 'plan', body.useHeight && partWord('height')].filter(Boolean).join(' + ');
   return [body.forProof ? msg('station.keptForProofs') : parts, CONDITION[body.condition]]
     .filter((each) => each !== '' && each !== 'usable')
     .join(', ');

@@ -61,7 +61,7 @@ export function PrecisionFields({
         />
         <Field
           className="col-span-2"
-          label={msg('common.angles')}
+          label={msg('station.angleAccuracy')}
           unit="″"
           value={draft.angleSd}
           inputMode="decimal"

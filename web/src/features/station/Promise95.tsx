@@ -27,11 +27,11 @@ export function Promise95({ solution }: { solution: AcceptedSolution }) {
       <table className={TABLE}>
         <thead>
           <tr>
-            <th className={TH_WORD}>{msg('common.work')}</th>
+            <th className={TH_WORD}>{msg('station.workPackage')}</th>
             <th className={TH}>{msg('station.within')}</th>
             <th className={TH}>{msg('station.n95AtTheWorst')}</th>
             <th className={TH}>{msg('common.unseenEffect')}</th>
-            <th className={TH}>{msg('common.marks')}</th>
+            <th className={TH}>{msg('station.marksWithinTolerance')}</th>
           </tr>
         </thead>
         <tbody>

@@ -88,7 +88,7 @@ export function MethodFields({ draft, read, set }: SetupPart) {
             <>
               <div className="grid grid-cols-3 gap-3">
                 <AngleField
-                  label={msg('common.direction')}
+                  label={msg('station.assumedAzimuth')}
                   value={draft.azimuth}
                   onChange={(azimuth) => set({ azimuth })}
                   error={errors.azimuth}
@@ -100,7 +100,7 @@ export function MethodFields({ draft, read, set }: SetupPart) {
                   error={errors.circle}
                 />
                 <Field
-                  label={msg('common.toWhat')}
+                  label={msg('station.sightedObject')}
                   value={draft.toward}
                   maxLength={80}
                   placeholder={msg('station.cornerOfTheShed')}

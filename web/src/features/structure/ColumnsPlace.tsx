@@ -306,10 +306,10 @@ function ColumnTable({
       <thead>
         <tr>
           <th className={TH_WORD}>{msg('structure.column2')}</th>
-          <th className={TH}>{msg('common.asked')}</th>
+          <th className={TH}>{msg('structure.halfWidth')}</th>
           <th className={TH}>{msg('structure.firstEdge')}</th>
-          <th className={TH}>{msg('common.second')}</th>
-          <th className={TH}>{msg('common.state')}</th>
+          <th className={TH}>{msg('structure.secondEdge')}</th>
+          <th className={TH}>{msg('structure.progress')}</th>
         </tr>
       </thead>
       <tbody>

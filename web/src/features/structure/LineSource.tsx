@@ -151,7 +151,7 @@ export function LineSource({ model }: { readonly model: LinePlaceModel }) {
           onChange={(event) => setWanted({ ...wanted, off: event.target.value })}
         />
         <Choice
-          label={msg('common.toThe')}
+          label={msg('structure.side')}
           value={wanted.side}
           options={[
             ['right', 'right'],

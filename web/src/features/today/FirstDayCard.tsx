@@ -27,10 +27,10 @@ export function FirstDayCard() {
       here.length > 0 && walked === here.length,
       msg('today.walkRoundThemAndReadTheLabels', { walked, here: here.length }),
       'control',
-      msg('common.walkRound'),
+      msg('today.startSiteWalk'),
     ],
     [most >= ENOUGH_MARKS, msg('today.sightFourOrMoreFromOneStand'), 'station', msg('common.station')],
-    [state.accepted.length > 0, msg('today.comparePairByPairAndAcceptWhat'), 'control', msg('common.pairByPair')],
+    [state.accepted.length > 0, msg('today.comparePairByPairAndAcceptWhat'), 'control', msg('today.openPairCheck')],
   ];
   const { minutes, marks, toFind, stands } = controlTime(state);
   if (here.length === 0 || state.accepted.length > 0) return null;

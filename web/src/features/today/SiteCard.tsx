@@ -43,14 +43,14 @@ export function SiteCard() {
             msg('today.marks', { sources: sources.join(', '), control: control.length })
           )}
         </dd>
-        <dt className="text-ink2">{msg('common.work')}</dt>
+        <dt className="text-ink2">{msg('today.workPackages')}</dt>
         <dd>{packages.length === 0 ? msg('today.noPackageYet') : packages.map((work) => work.body.name).join(', ')}</dd>
         <dt className="text-ink2">{msg('today.coordinates')}</dt>
         <dd>
           {settings.coordinateSystem || msg('today.systemNotNamed')}, {unitNameWords()[settings.lengthUnit]},{' '}
           {factor === 1 ? msg('today.distancesAsOnTheGround') : msg('today.gridDistancesFactor', { factor })}
         </dd>
-        <dt className="text-ink2">{msg('common.heights')}</dt>
+        <dt className="text-ink2">{msg('today.heightDatum')}</dt>
         <dd>
           {settings.heightDatum || msg('today.datumNotNamed')}
           {settings.siteZero !== null &&

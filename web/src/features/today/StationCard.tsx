@@ -64,7 +64,7 @@ export function StationCard() {
         </dd>
         {inForce.decision.body.verdict === 'provisional' && (
           <>
-            <dt className="text-ink2">{msg('common.provisional')}</dt>
+            <dt className="text-ink2">{msg('today.reasonForProvisional')}</dt>
             <dd className="font-semibold text-ochre">{inForce.decision.body.reason}</dd>
           </>
         )}

@@ -37,8 +37,8 @@ export function WorkCard({ progress }: { progress: readonly PackageProgress[] })
         <table className={TABLE}>
           <thead>
             <tr>
-              <th className={TH_WORD}>{msg('common.for')}</th>
-              <th className={TH_WORD}>{msg('common.what')}</th>
+              <th className={TH_WORD}>{msg('today.crew')}</th>
+              <th className={TH_WORD}>{msg('today.workPackage')}</th>
               <th className={TH}>{msg('today.within', { name: small.name })}</th>
               <th className={TH_WORD}>{msg('today.heldSetInDoubt')}</th>
               <th className={TH}>{msg('today.toSet')}</th>
