@@ -156,17 +156,17 @@ test('a crew finds its stake on a phone, says that it is gone, and is told when 
   await noSeriousFault(phone);
   await phone.getByLabel('Idioma').selectOption('en');
   await expect(phone.getByText('good to build from')).toBeVisible();
-  await phone.getByText('Tape it back: A1').click();
-  await expect(phone.getByText(/^Check first: from .* it is \d+\.\d{3} m, level/)).toBeVisible();
-  await phone.getByRole('button', { name: 'Something is wrong with this stake' }).click();
+  await phone.getByText('Tape ties: A1').click();
+  await expect(phone.getByText(/^Check first: .* is \d+\.\d{3} m, level/)).toBeVisible();
+  await phone.getByRole('button', { name: 'Report a problem' }).click();
   await phone.getByLabel('Your name').fill('Jo');
-  await phone.getByRole('button', { name: 'It is gone' }).click();
+  await phone.getByRole('button', { name: 'Gone', exact: true }).click();
   await expect(phone.getByText('Reported. Do not build from it until it is set again.')).toBeVisible();
   await expect(phone.getByText(/DO NOT BUILD FROM THIS MARK/)).toBeVisible();
   expect(await phone.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBe(0);
   await phone.getByLabel('Number on the stake').fill('TH-Z9');
   await phone.keyboard.press('Enter');
-  await expect(phone.getByText(/^No stake is called TH-Z9/)).toBeVisible();
+  await expect(phone.getByText(/^No stake TH-Z9/)).toBeVisible();
 
   await place(page, 'Today').click();
   await expect(page.getByRole('region', { name: 'Issued, but changed since' }).getByText('TH-A1 W')).toBeVisible();
@@ -185,7 +185,7 @@ test('a crew finds its stake on a phone, says that it is gone, and is told when 
   await page.getByRole('button', { name: /^Revoke link/ }).click();
   await expect(page.getByText(/^closed /)).toBeVisible();
   await phone.reload();
-  await expect(phone.getByText('This page has been closed. Ask the layout crew for a new link.')).toBeVisible();
+  await expect(phone.getByText('This link is no longer valid. Ask the layout crew for a new one.')).toBeVisible();
   await phone.context().close();
 });
 
@@ -368,7 +368,7 @@ test('an entry that was wrong is put right with every mark that it moves; the ne
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Entry to correct').selectOption({ label: 'Target (prism constant)' });
   await dialog.getByLabel('Actual target').selectOption({ label: 'another, with the constant' });
-  await dialog.getByLabel('Correct constant (mm) (mm)').fill('-30');
+  await dialog.getByLabel('Correct constant (mm)').fill('-30');
   const from = dialog.getByLabel('From the sight');
   // Every shot to the mark, from the first look to its driven hub.
   const shots = from.locator('option', { hasText: 'TH-A1 W' });
@@ -398,8 +398,8 @@ test('an entry that was wrong is put right with every mark that it moves; the ne
   await place(page, 'Hand over').click();
   await part(page, 'Tape ties').click();
   await page.getByLabel('Point').selectOption({ label: 'D1 of Ticket hall outline' });
-  await expect(page.getByRole('img', { name: 'Two tapes to D1' })).toBeVisible();
-  await expect(page.getByText(/^Check first: from /)).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Tape ties to D1' })).toBeVisible();
+  await expect(page.getByText(/^Check first: /)).toBeVisible();
 
   await part(page, 'Files').click();
   const xml = await text(await download(page, () => page.getByRole('button', { name: 'LandXML' }).click()));

@@ -65,8 +65,10 @@ test('every single fault of a station is named, and put right or left out', asyn
   await page.getByRole('button', { name: 'Add site…' }).click();
   await page.getByLabel('Site name').fill('Judged yard');
   await page.getByLabel('Your name').fill('Rosa Quint');
+  await page.getByRole('button', { name: 'Continue' }).click();
+  await page.getByRole('button', { name: 'Change Angle unit' }).click();
   await page.getByLabel('Angle unit').selectOption('degree');
-  await page.getByRole('button', { name: 'Make site' }).click();
+  await page.getByRole('button', { name: 'Create site' }).click();
   await page.getByRole('button', { name: 'Import…' }).click();
   const rows = Object.entries(MARKS).map(([name, place]) => [name, ...place].join(','));
   await page.locator('input[type=file]').setInputFiles({

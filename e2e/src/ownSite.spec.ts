@@ -41,16 +41,18 @@ test('a site of one’s own: US feet, northing first, typed readings', async ({ 
   await noSeriousFault(page);
   await page.getByRole('button', { name: 'Add site…' }).click();
   await noSeriousFault(page);
-  await page.getByRole('button', { name: 'Make site' }).click();
+  await page.getByRole('button', { name: 'Continue' }).click();
   await expect(page.getByText('Enter a name for the site.')).toBeVisible();
   await page.getByLabel('Site name').fill('Ternhaven ferry landing');
   await expect(page.getByText(/two names that look alike/)).toBeVisible();
   await page.getByLabel('Site name').fill('Layover yard');
   await page.getByLabel('Your name').fill('Rosa Quint');
-  await page.getByLabel('Length unit').selectOption('usSurveyFoot');
+  await page.getByRole('radio', { name: 'US feet' }).click();
+  await page.getByRole('button', { name: 'Continue' }).click();
+  await noSeriousFault(page);
+  await page.getByRole('button', { name: 'Change Angle unit' }).click();
   await page.getByLabel('Angle unit').selectOption('degree');
-  await page.getByLabel('Coordinate order').selectOption('NE');
-  await page.getByRole('button', { name: 'Make site' }).click();
+  await page.getByRole('button', { name: 'Create site' }).click();
 
   // Control from a list with a fault; nothing is written until it is left out.
   await expect(page.getByText('No control yet')).toBeVisible();

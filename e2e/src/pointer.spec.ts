@@ -46,7 +46,7 @@ test('places and whole rings are picked on the drawing, and an offset is dragged
   await picking.getByRole('button', { name: 'Undo last point' }).click();
   await expect(list.getByRole('listitem')).toHaveCount(0);
 
-  await picking.getByLabel('Select', { exact: true }).selectOption({ label: 'the whole line or ring' });
+  await picking.getByLabel('Select', { exact: true }).selectOption({ label: 'Whole line or ring' });
   await touch(page, board, between(a, b));
   await expect(picking.getByText('6 corners of a ring on WALL-OUTSIDE')).toBeVisible();
   await noSeriousFault(page);

@@ -319,7 +319,7 @@ describe('a cut sheet', () => {
     expect(solution.fact.body.result.z).toBeNull();
     const mark = story.set(solution, work, 0);
     expect(mark.body).toMatchObject({ hubZ: null, cutFill: null, measured: { plan: true, height: false } });
-    expect(mark.body.stakeText).toContain('no height');
+    expect(mark.body.stakeText).toContain('no elevation');
   });
 });
 

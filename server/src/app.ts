@@ -18,6 +18,7 @@ import { imageRoutes } from './images/routes.ts';
 import { declaredBody } from './http/bodyTypes.ts';
 import { healthNow, healthOf } from './http/health.ts';
 import { sameOrigin } from './http/sameOrigin.ts';
+import { inWordingOfSite } from './http/wording.ts';
 import { openApiDocument } from './openapi/document.ts';
 import { paperRoutes } from './papers/routes.ts';
 import { sheetRoutes } from './sheets/routes.ts';
@@ -56,6 +57,7 @@ export function createApp({ orm, log, webFolder, now, loopbackOnly, archives }: 
   // A clock that stands still can't tell that another one is ahead.
   const arrival = () => (now === null ? new Date() : null);
   const api = express.Router();
+  api.use('/sites/:site', inWordingOfSite(orm));
   // The upload routes take their own bodies, with their own limit.
   api.use(
     controlRoutes(orm, arrival),

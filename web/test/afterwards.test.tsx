@@ -98,10 +98,10 @@ describe('a height that was entered wrongly', () => {
     await user.selectOptions(screen.getByLabelText('From the sight'), mark.body.sight);
     expect(screen.getByText(/1[78] mm in plan/)).toBeTruthy();
     await user.selectOptions(screen.getByLabelText('Actual target'), 'another, with the constant');
-    await user.type(screen.getByLabelText('Correct constant (mm) (mm)'), '−900');
+    await user.type(screen.getByLabelText('Correct constant (mm)'), '−900');
     expect(screen.getByText('Enter the constant, between −500 and 500 mm.')).toBeTruthy();
-    await user.clear(screen.getByLabelText('Correct constant (mm) (mm)'));
-    await user.type(screen.getByLabelText('Correct constant (mm) (mm)'), '-30');
+    await user.clear(screen.getByLabelText('Correct constant (mm)'));
+    await user.type(screen.getByLabelText('Correct constant (mm)'), '-30');
     await user.type(screen.getByLabelText('Evidence'), 'looked at it');
     await user.click(screen.getByRole('button', { name: 'Save correction' }));
     await waitFor(() => expect(said()).toHaveLength(2));

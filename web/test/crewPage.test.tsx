@@ -100,7 +100,7 @@ describe('a stake on the crew’s page', () => {
     await user.click(offered[1]!);
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('H-A W');
     await user.type(field, 'zz{Enter}');
-    expect(screen.getByRole('alert').textContent).toMatch(/^No stake is called zz\./);
+    expect(screen.getByRole('alert').textContent).toMatch(/^No stake zz\./);
     expect(screen.queryAllByRole('button', { name: /· Hall$/ })).toEqual([]);
     await user.click(screen.getByText(/^All stakes/));
     expect(within(screen.getByRole('list')).getAllByRole('button')).toHaveLength(8);
@@ -124,7 +124,7 @@ describe('a stake on the crew’s page', () => {
     expect(screen.queryByRole('heading', { level: 1 })).toBeNull();
     await user.click(screen.getByRole('button', { name: 'H-A S · Shed' }));
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('H-A S');
-    expect(screen.getByText('set, waiting for its last proof')).toBeTruthy();
+    expect(screen.getByText('set, not verified yet')).toBeTruthy();
   });
   it('is read in the language that was chosen on this phone, also the next time', async () => {
     const { story, marks } = site();
@@ -145,7 +145,7 @@ describe('a stake on the crew’s page', () => {
     expect(within(screen.getByRole('article')).getByText('GONE: to be set again')).toBeTruthy();
     expect(screen.getByText(/^DO NOT BUILD FROM THIS MARK\. .* Ask Mara, 555 0100 first\.$/)).toBeTruthy();
     expect(screen.getByText('Reported. Do not build from it until it is set again.')).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Something is wrong with this stake' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Report a problem' })).toBeNull();
   });
 });
 
@@ -153,12 +153,12 @@ describe('a report of a crew', () => {
   it('goes out with what happened and who saw it', async () => {
     const { story, marks } = site();
     const { phones, user } = open(viewOf(story), marks[0]!.body.name);
-    await user.click(await screen.findByRole('button', { name: 'Something is wrong with this stake' }));
+    await user.click(await screen.findByRole('button', { name: 'Report a problem' }));
     await user.type(screen.getByLabelText('What happened, if you know'), ' the loader ');
     await user.type(screen.getByLabelText('Your name'), 'Jo');
     story.say('report', { mark: marks[0]!.id, kind: 'moved', who: 'Jo', text: 'the loader' });
     phones.view = viewOf(story);
-    await user.click(screen.getByRole('button', { name: 'It was moved or hit' }));
+    await user.click(screen.getByRole('button', { name: 'Moved or hit' }));
     expect(phones.reports.map(({ body }) => body)).toEqual([
       { mark: marks[0]!.id, kind: 'moved', who: 'Jo', text: 'the loader' },
     ]);
@@ -168,28 +168,28 @@ describe('a report of a crew', () => {
   it('is the same one when it is sent again after no answer, and can be left', async () => {
     const { story, marks } = site();
     const { phones, user } = open(viewOf(story), marks[0]!.body.name);
-    await user.click(await screen.findByRole('button', { name: 'Something is wrong with this stake' }));
+    await user.click(await screen.findByRole('button', { name: 'Report a problem' }));
     phones.away = true;
-    await user.click(screen.getByRole('button', { name: 'It is gone' }));
+    await user.click(screen.getByRole('button', { name: 'Gone' }));
     expect(
       (await screen.findAllByRole('alert')).some(({ textContent }) =>
-        textContent.startsWith('No answer. Look for a signal'),
+        textContent.startsWith('No connection. Find a signal'),
       ),
     ).toBe(true);
     phones.away = false;
-    await user.click(screen.getByRole('button', { name: 'It is gone' }));
-    await user.click(screen.getByRole('button', { name: 'It is gone' }));
+    await user.click(screen.getByRole('button', { name: 'Gone' }));
+    await user.click(screen.getByRole('button', { name: 'Gone' }));
     await waitFor(() => expect(phones.reports).toHaveLength(2));
     expect(new Set(phones.reports.map(({ id }) => id)).size).toBe(1);
     await user.click(screen.getByRole('button', { name: 'Back' }));
-    expect(screen.queryByText('What is wrong with it?')).toBeNull();
+    expect(screen.queryByText('What is wrong with the stake?')).toBeNull();
   });
   it('that the server does not take names whom to ask', async () => {
     const { story, marks } = site();
     const { phones, user } = open(viewOf(story), marks[0]!.body.name);
-    await user.click(await screen.findByRole('button', { name: 'Something is wrong with this stake' }));
+    await user.click(await screen.findByRole('button', { name: 'Report a problem' }));
     phones.status = 429;
-    await user.click(screen.getByRole('button', { name: 'It is gone' }));
+    await user.click(screen.getByRole('button', { name: 'Gone' }));
     expect(await screen.findByText('Ask Mara, 555 0100.')).toBeTruthy();
   });
 });
@@ -202,13 +202,13 @@ describe('the page itself', () => {
     expect(screen.getByText('Formwork')).toBeTruthy();
     cleanup();
     open(viewOf(story), '', { status: 410 });
-    expect((await screen.findByRole('alert')).textContent).toMatch(/^This page has been closed\./);
+    expect((await screen.findByRole('alert')).textContent).toMatch(/^This link is no longer valid\./);
     expect(screen.queryByText('Quay extension')).toBeNull();
     expect(screen.queryByLabelText('Number on the stake')).toBeNull();
   });
   it('says when there is no answer', async () => {
     open(viewOf(site().story), '', { away: true });
-    expect((await screen.findByRole('alert')).textContent).toMatch(/^No answer\. Look for a signal/);
+    expect((await screen.findByRole('alert')).textContent).toMatch(/^No connection\. Find a signal/);
     expect(screen.queryByLabelText('Number on the stake')).toBeNull();
   });
 });

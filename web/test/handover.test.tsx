@@ -110,14 +110,14 @@ describe('tape it back', () => {
     const { story } = pads(1);
     const { user } = show(story, <Tape />);
     await user.selectOptions(screen.getByLabelText('Point'), '1B of Pad 1');
-    expect(screen.getByRole('img', { name: 'Two tapes to 1B' })).toBeTruthy();
+    expect(screen.getByRole('img', { name: 'Tape ties to 1B' })).toBeTruthy();
     const pairs = within(screen.getByLabelText('From these two marks')).getAllByRole('option');
     expect(pairs.length).toBeGreaterThan(3);
     const other = pairs.find(({ textContent }) => textContent.startsWith('P-1A S + P-1C N'))!;
     await user.selectOptions(screen.getByLabelText('From these two marks'), other);
-    expect(screen.getByText(/Check first: from P-1A S to P-1C N/)).toBeTruthy();
+    expect(screen.getByText(/Check first: P-1A S to P-1C N/)).toBeTruthy();
     await user.selectOptions(screen.getByLabelText('Language'), 'Español');
-    expect(screen.getByRole('img', { name: 'Dos cintas hasta 1B' })).toBeTruthy();
+    expect(screen.getByRole('img', { name: 'Medir 1B con dos cintas' })).toBeTruthy();
   });
 });
 

@@ -31,7 +31,7 @@ describe('cut and fill', () => {
     [0.1234, 'CUT 0.123'],
     [-0.332, 'FILL 0.332'],
     [0.0002, 'ON GRADE'],
-    [null, 'no height'],
+    [null, 'no elevation'],
   ])('of %p is said as %s, never as a bare sign', (cutFill, words) => {
     show(new Story(), <CutFill cutFill={cutFill} />);
     expect(screen.getByText(words)).toBeTruthy();
@@ -159,7 +159,7 @@ describe('cautions', () => {
     const { user, unmount } = show(story, <CautionCards work={work} stop={stop} solution={solution} />);
     expect(screen.getByText('Before driving: buried services')).toBeTruthy();
     expect(screen.getByText('This mark is in a lane')).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'They are located' }));
+    await user.click(screen.getByRole('button', { name: 'Services located' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({ type: 'care', body: { what: 'services', about: work.id } });
     unmount();
@@ -196,7 +196,7 @@ describe('heights at a mark', () => {
     expect(screen.getByText('Hub')).toBeTruthy();
     expect(screen.getByText('FILL 0.350')).toBeTruthy();
     expect(screen.getByText('from the hub')).toBeTruthy();
-    expect(screen.getByText('0.000 against site zero')).toBeTruthy();
+    expect(screen.getByText('0.000 above site zero')).toBeTruthy();
     expect(screen.getByRole('img', { name: /FILL 0.350 m to finished floor/ })).toBeTruthy();
   });
 

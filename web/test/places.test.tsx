@@ -149,12 +149,20 @@ describe('a new site', () => {
       new Story(),
       <NewSite open onClose={() => undefined} taken={['Quay']} onMade={(id) => made.push(id)} />,
     );
-    await user.click(screen.getByRole('button', { name: 'Make site' }));
+    await user.click(screen.getByRole('button', { name: 'Continue' }));
     expect(screen.getByText('Enter a name for the site.')).toBeTruthy();
     expect(screen.getByText(/Enter the name of the first person/)).toBeTruthy();
     await user.type(screen.getByLabelText('Site name'), 'Yard');
     await user.type(screen.getByLabelText('Your name'), 'Ines');
-    await user.click(screen.getByRole('button', { name: 'Make site' }));
+    await user.click(screen.getByRole('radio', { name: 'US feet' }));
+    await user.click(screen.getByRole('radio', { name: 'British and Commonwealth' }));
+    await user.click(screen.getByRole('button', { name: 'Continue' }));
+    // What was assumed stands in a list, in the wording that was chosen, each with a way to change it.
+    expect(screen.getByText('Level datum')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Change Check interval' }));
+    await user.clear(screen.getByLabelText('Check interval (min)'));
+    await user.type(screen.getByLabelText('Check interval (min)'), '45');
+    await user.click(screen.getByRole('button', { name: 'Create site' }));
     await waitFor(() => expect(said()).toHaveLength(8));
     const [member, site, ...library] = said();
     // What most crews carry, each figure to be confirmed.
@@ -163,6 +171,12 @@ describe('a new site', () => {
     );
     expect(member).toMatchObject({ type: 'member', by: member!.id, body: { name: 'Ines' } });
     expect(site).toMatchObject({ type: 'site', by: member!.id, body: { name: 'Yard', practiceGround: null } });
+    expect(site!.body).toMatchObject({
+      lengthUnit: 'usSurveyFoot',
+      axisOrder: 'NE',
+      proofIntervalMinutes: 45,
+      wording: { preset: 'british' },
+    });
     expect(made).toHaveLength(1);
   });
 });

@@ -1,4 +1,20 @@
-export { messageParts, msg, worded, type MessageKey, type MessageValue } from './message.ts';
+export { messageParts, msg, presetText, worded, type MessageKey, type MessageValue } from './message.ts';
+export {
+  ALL_TERMS,
+  BRITISH,
+  NORTH_AMERICAN,
+  PRESETS,
+  TERMS,
+  sayIn,
+  wordingFrom,
+  wordingKey,
+  wordingNow,
+  wordingOf,
+  type Preset,
+  type Term,
+  type Wording,
+} from './wording.ts';
+export { presetWords, termWords } from './presets.ts';
 export { stationErrorSentence } from './stationErrors.ts';
 export {
   controlKindWords,
@@ -37,7 +53,7 @@ export { activityWords, closingWords } from './closing.ts';
 export { stakeNoticeWords } from './stakeNotices.ts';
 export { crewWords, filled, allLanguages, type CrewWords } from './languages/index.ts';
 export { allCautions, reportCautions } from './cautions.ts';
-export { millimetres, smallLength, smallUnit, toleranceWords } from './small.ts';
+export { millimetres, smallLength, signedSmall, smallFigure, smallUnit, toleranceWords } from './small.ts';
 export {
   count,
   obstacleWords,

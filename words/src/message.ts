@@ -4,7 +4,9 @@
  * the key and gives the values; the tables can be rewritten, or exchanged for another wording, without touching it.
  */
 import { IntlMessageFormat } from 'intl-messageformat';
+import { BRITISH_MESSAGES } from './messages/british/index.ts';
 import { MESSAGES } from './messages/index.ts';
+import { inOwnWords, wordingKey, wordingNow, type Preset, type Wording } from './wording.ts';
 
 type Tables = typeof MESSAGES;
 /** "room.message" */
@@ -48,19 +50,32 @@ const formatters = {
   getPluralRules: () => english,
 };
 
-/** The text under a key. */
-function textOf(key: string): string {
+type Texts = Readonly<Record<string, Readonly<Record<string, string>> | undefined>>;
+
+/** The text under a key in a preset: British where it has one of its own. */
+export function presetText(key: string, preset: Preset): string {
   const dot = key.indexOf('.');
-  const table: Readonly<Record<string, string>> | undefined = MESSAGES[key.slice(0, dot) as keyof Tables];
-  const text = table?.[key.slice(dot + 1)];
-  if (text === undefined) throw new Error(`no message ${key}`);
-  return text;
+  const table = key.slice(0, dot);
+  const name = key.slice(dot + 1);
+  const whole = (MESSAGES as Texts)[table]?.[name];
+  if (whole === undefined) throw new Error(`no message ${key}`);
+  return (preset === 'british' ? (BRITISH_MESSAGES as Texts)[table]?.[name] : undefined) ?? whole;
 }
 
+/** The text under a key, in the wording that stands. */
+function textIn(key: string, wording: Wording): string {
+  if (!wording.own || Object.keys(wording.own).length === 0) return presetText(key, wording.preset);
+  const texts = { northAmerican: presetText(key, 'northAmerican'), british: presetText(key, 'british') };
+  return inOwnWords(texts, wording);
+}
+
+const textOf = (key: string): string => textIn(key, wordingNow());
+
 function formatOf(key: string): IntlMessageFormat {
-  let format = formats.get(key);
+  const text = textOf(key);
+  let format = formats.get(text);
   if (!format)
-    formats.set(key, (format = new IntlMessageFormat(textOf(key), 'en', undefined, { ignoreTag: true, formatters })));
+    formats.set(text, (format = new IntlMessageFormat(text, 'en', undefined, { ignoreTag: true, formatters })));
   return format;
 }
 
@@ -83,10 +98,14 @@ export function messageParts<V, K extends MessageKey = MessageKey>(
 }
 
 /**
- * A table of words, put together when it is first asked for and not when its module is loaded: a page, a paper or a
- * worker decides before that which messages there are.
+ * A table of words, put together when it is first asked for in a wording, and not when its module is loaded: a page, a
+ * paper or a worker decides before that which messages there are.
  */
 export function worded<T>(make: () => T): () => T {
-  let made: { readonly words: T } | null = null;
-  return () => (made ??= { words: make() }).words;
+  const made = new Map<string, T>();
+  return () => {
+    const key = wordingKey(wordingNow());
+    if (!made.has(key)) made.set(key, make());
+    return made.get(key)!;
+  };
 }

@@ -1,4 +1,4 @@
-import { lengthFromMetres, type LengthUnit } from '@idle-marker/core';
+import { formatSigned, lengthFromMetres, type LengthUnit } from '@idle-marker/core';
 import { msg } from './message.ts';
 
 /** From here on nobody says millimetres any more. */
@@ -18,6 +18,21 @@ export const smallUnit = (
   unit === 'metre'
     ? { name: 'mm', perMetre: 1000, decimals: 0 }
     : { name: 'ft', perMetre: lengthFromMetres(1, unit), decimals: 3 };
+
+/**
+ * A figure that is kept in millimetres, in the small unit of the site, without its name: "6", "0.020"; a dash where
+ * there is none.
+ */
+export function smallFigure(mm: number | null | undefined, unit: LengthUnit): string {
+  if (mm === null || mm === undefined) return '–';
+  return unit === 'metre' ? String(mm) : lengthFromMetres(mm / 1000, unit).toFixed(3);
+}
+
+/** The same with its sign and its name: "+3 mm", "−0.010 ft". */
+export function signedSmall(mm: number, unit: LengthUnit, decimals = smallUnit(unit).decimals): string {
+  const { name, perMetre } = smallUnit(unit);
+  return msg('small.figure', { figure: formatSigned((mm / 1000) * perMetre, decimals), unit: name });
+}
 
 /** As it was typed, with as many decimals as it has. */
 export const millimetres = (metres: number): number => Math.round(metres * 1e9) / 1e6;

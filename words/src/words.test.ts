@@ -69,7 +69,7 @@ describe('stakes', () => {
     expect(cutFillWords(0.061, 'metre')).toBe('CUT 0.061');
     expect(cutFillWords(-0.332, 'metre')).toBe('FILL 0.332');
     expect(cutFillWords(-0.0004, 'metre')).toBe('ON GRADE');
-    expect(cutFillWords(null, 'metre')).toBe('no height');
+    expect(cutFillWords(null, 'metre')).toBe('no elevation');
     expect(cutFillWords(0.3048, 'foot')).toBe('CUT 1.000');
   });
 });

@@ -19,6 +19,8 @@ const ELSEWHERE =
 const NAMES = new Set([
   ...[
     'site grid',
+    'check shot',
+    'check sight',
     'board begins',
     'board paint',
     'photos waiting',

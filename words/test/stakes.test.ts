@@ -108,7 +108,7 @@ describe('a stake', () => {
     expect(stakeTextOf(write({ ...HALL, cutFill: 0.004 }, plainWords, 'hundredth').faces)).toContain(
       'ON GRADE, finished floor',
     );
-    expect(stakeTextOf(write({ ...HALL, cutFill: null, hubZ: null }, plainWords).faces)).toContain('no height');
+    expect(stakeTextOf(write({ ...HALL, cutFill: null, hubZ: null }, plainWords).faces)).toContain('no elevation');
     expect(stakeTextOf(write({ ...HALL, offset: 0, offsetAsSet: 0 }, plainWords).faces).slice(0, 2)).toEqual([
       'no offset',
       'on B3, outside face',

@@ -8,6 +8,7 @@ import {
   type TrustResult,
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
+import { wordingOf, type Wording } from '@idle-marker/words';
 import { conventionFor } from './conventions.ts';
 import { isForPlan } from '../work/packagePlans.ts';
 import { stakeReading } from './stakeReading.ts';
@@ -34,6 +35,7 @@ export interface CrewView {
   readonly site: string;
   readonly unit: LengthUnit;
   readonly angleUnit: AngleUnit;
+  readonly wording: Wording;
   readonly label: string;
   readonly packages: readonly string[];
   readonly languages: readonly string[];
@@ -98,6 +100,7 @@ export function crewView(state: SiteState, trust: TrustResult, { label, roots, w
     site: state.settings.name,
     unit: state.settings.lengthUnit,
     angleUnit: state.settings.angleUnit,
+    wording: wordingOf(state.settings),
     label,
     packages: packages.map((work) => work.body.name),
     languages: [...new Set(packages.flatMap((work) => conventionFor(state, work.body).convention.languages))],

@@ -14,6 +14,7 @@ import { lastArrival } from '../database/facts.ts';
 import { photoOf } from '../database/files.ts';
 import { lockQueue } from '../database/sites.ts';
 import { ProblemError } from '../http/problems.ts';
+import { inWordingOfLink } from '../http/wording.ts';
 import { appendFacts, orderedOnArrival, readAllFacts } from '../facts/ledger.ts';
 import { uuidOf } from '../facts/routes.ts';
 import { validFact } from '../facts/sendable.ts';
@@ -80,6 +81,7 @@ export function crewRoutes(orm: MikroORM, clock: Clock): Router {
     response.setHeader('Referrer-Policy', 'no-referrer');
     next();
   });
+  router.use('/crew/:token', inWordingOfLink(orm));
   // A crew asks for the same page again and again: it is made anew when the site has changed, and by the minute.
   const made = new Map<string, { readonly of: string; readonly view: Promise<CrewView> }>();
   const viewNow = async (em: EntityManager, link: CrewLink): Promise<CrewView> => {

@@ -1,5 +1,6 @@
 /** Sites, and the locks that put what is written on one in order. */
 import type { EntityManager } from '@mikro-orm/postgresql';
+import type { Wording } from '@idle-marker/words';
 import { query } from './query.ts';
 
 export interface SiteLine {
@@ -24,6 +25,17 @@ export const allSites = (em: EntityManager): Promise<SiteLine[]> =>
     (select max(coalesce(f.ordered_at, f.at)) from fact f where f.site_id = s.id) as "lastAt"
   from site s order by "lastAt" desc nulls last`,
   );
+
+/** The wording that the last settings of a site say; null where none do. */
+export async function siteWording(em: EntityManager, site: string): Promise<Wording | null> {
+  const [row] = await query<{ wording: Wording | null }>(
+    em,
+    `select f.body->'wording' as wording from fact f where f.site_id = ? and f.type = 'site'
+  order by coalesce(f.ordered_at, f.at) desc, f.device desc, f.seq desc limit 1`,
+    [site],
+  );
+  return row?.wording ?? null;
+}
 
 /** When a site's ledger was begun, which tells it from another of the same name; null where there is none. */
 export async function ledgerBegan(em: EntityManager, site: string): Promise<string | null> {

@@ -3,6 +3,7 @@ import {
   formatAngle,
   formatLength,
   lengthFromMetres,
+  lengthToMetres,
   parseAngle,
   parseLength,
   sexagesimalOrDecimal,
@@ -23,6 +24,8 @@ export interface Units {
   /** Plain text for an input field. */
   edit(metres: number | null): string;
   readLength(text: string): number | null;
+  /** A round length of the site's own unit, metres: defaults and examples are round wherever one works. */
+  round(metres: number, feet: number): number;
   /** Null also for what could be meant in two ways. */
   readAngle(text: string): number | null;
 }
@@ -41,6 +44,7 @@ export function unitsOf(settings: { lengthUnit: LengthUnit; angleUnit: AngleUnit
     angle: (radians, decimals = angleUnit === 'dms' ? 0 : 4) =>
       radians === null ? NONE : formatAngle(radians, angleUnit, decimals),
     edit: (metres) => (metres === null ? '' : String(Number(lengthFromMetres(metres, lengthUnit).toFixed(4)))),
+    round: (metres, feet) => (lengthUnit === 'metre' ? metres : lengthToMetres(feet, lengthUnit)),
     readLength: (text) => parseLength(text, lengthUnit),
     // What could be meant in two ways is asked about, not guessed.
     readAngle: (text) => (angleUnit === 'dms' && sexagesimalOrDecimal(text) ? null : parseAngle(text, angleUnit)),

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { isPerson, type SiteState } from '@idle-marker/records';
-import { msg } from '@idle-marker/words';
+import { msg, sayIn, wordingKey, wordingOf } from '@idle-marker/words';
 import { say } from '../data/ledger.ts';
 import { troubleWords } from '../data/trouble.ts';
 import { useLedger } from '../data/useLedger.ts';
@@ -46,11 +46,14 @@ export function SiteDoor() {
       </Empty>
     );
   }
+  // Everything below is said in the site's own English; another one is another page.
+  const wording = wordingOf(state.settings);
+  sayIn(wording);
   if (who === undefined) return null;
   if (who === null || !state.members.some((member) => member.id === who))
     return <WhoWorks id={id} state={state} choose={setWho} />;
   return (
-    <SiteProvider id={id} judged={judged} who={who}>
+    <SiteProvider key={wordingKey(wording)} id={id} judged={judged} who={who}>
       <Frame />
     </SiteProvider>
   );

@@ -38,7 +38,7 @@ export function RoadPackage({ active, work, string: looked, onClose }: RoadPacka
           rows={2}
           value={own.text}
           onChange={(event) => setOwn(typed(event.target.value))}
-          placeholder={`${stationText(110, style, 0)}: ${units.edit(3)}`}
+          placeholder={`${stationText(units.round(110, 350), style, 0)}: ${units.edit(units.round(3, 10))}`}
           className="figures w-full rounded-sm border border-ink2 bg-sheet p-2"
           spellCheck={false}
         />

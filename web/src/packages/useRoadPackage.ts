@@ -100,7 +100,7 @@ export function useRoadPackage({
   const { name, crew, prefix } = head;
   const [classId, setClassId] = useState(before?.class ?? kerbClass);
   const [offset, setOffset] = useState<Draft<Metres>>(() =>
-    lengthDraft(before?.offset ?? classOf(state, kerbClass).offset ?? 1, units),
+    lengthDraft(before?.offset ?? classOf(state, kerbClass).offset ?? units.round(1, 3), units),
   );
   const [side, setSide] = useState<Side>(asked?.options.side ?? 'right');
   const [string, setString] = useState(asked?.options.string ?? looked ?? CENTRELINE);
@@ -206,7 +206,7 @@ export function useRoadPackage({
     ...head.errors,
     offset:
       offsetRead === null || offsetRead <= 0 || offsetRead > 1000
-        ? msg('common.giveTheOffsetSuchAs', { edit: units.edit(1) })
+        ? msg('common.giveTheOffsetSuchAs', { edit: units.edit(units.round(1, 3)) })
         : null,
     own: ownRead.ok ? null : ownRead.error,
     list: !rule.ok ? rule.error : item && !item.ok ? stationListFaultWords(item.error, style) : null,

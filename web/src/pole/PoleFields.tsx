@@ -119,7 +119,11 @@ export function PoleFields({ draft, fixed = false, onChange }: PoleFieldsProps) 
             unit={units.unit}
             draft={draft.poleMark}
             onDraft={(poleMark) => onChange({ ...draft, poleMark })}
-            error={error === 'range' ? msg('pole.giveTheTargetHeightSuchAs', { edit: units.edit(1.5) }) : null}
+            error={
+              error === 'range'
+                ? msg('pole.giveTheTargetHeightSuchAs', { edit: units.edit(units.round(1.5, 5)) })
+                : null
+            }
             help={
               own === 0 || height === null ? (
                 targetHeightHelp()

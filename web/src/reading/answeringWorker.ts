@@ -3,6 +3,22 @@
  * was ended.
  */
 
+import { sayIn, wordingNow, type Wording } from '@idle-marker/words';
+
+/** What is asked goes with the wording that the answer is written in. */
+interface Envelope<Asked> {
+  readonly asked: Asked;
+  readonly wording: Wording;
+}
+
+/** The worker's side: answers what arrives, in the wording it came with. */
+export function answerMessages<Asked>(answer: (asked: Asked) => void): void {
+  onmessage = ({ data: { asked, wording } }: MessageEvent<Envelope<Asked>>) => {
+    sayIn(wording);
+    answer(asked);
+  };
+}
+
 /** What comes back under the number of a question; the last word on it holds no `progress`. */
 export type Told =
   | { readonly id: number; readonly progress: { readonly done: number; readonly total: number } }
@@ -45,7 +61,7 @@ export class AnsweringWorker<Asked extends { readonly id: number }, T extends To
       this.#waiting.set(id, { resolve, onProgress });
       const asked = questionOf(id);
       if (typeof Worker === 'undefined') setTimeout(() => this.#answer(asked, this.#hear), 0);
-      else this.#running().postMessage(asked);
+      else this.#running().postMessage({ asked, wording: wordingNow() } satisfies Envelope<Asked>);
     });
   }
 

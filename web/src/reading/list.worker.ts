@@ -1,4 +1,5 @@
 /** Reads lists away from the page, which goes on and may end it. */
+import { answerMessages } from './answeringWorker.ts';
 import { answerList, type ListAsk } from './listHost.ts';
 
-onmessage = (event: MessageEvent<ListAsk>) => answerList(event.data, (told) => postMessage(told));
+answerMessages<ListAsk>((asked) => answerList(asked, (told) => postMessage(told)));

@@ -38,7 +38,7 @@ export function EditSite({ onClose }: { onClose(): void }) {
         </>
       }
     >
-      <SiteFields draft={draft} errors={errors} tried onChange={(change) => setDraft({ ...draft, ...change })} />
+      <SiteFields draft={draft} errors={errors} onChange={(change) => setDraft({ ...draft, ...change })} />
       <PeopleFields draft={draft} onChange={(change) => setDraft({ ...draft, ...change })} />
       {missing !== undefined && (
         <p className="mt-2 font-medium text-brick">{msg('settings.theClassIsUsedByWorkPackages', { missing })}</p>

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { Fragment, type ReactNode } from 'react';
 import { SHIPPED_CONVENTIONS, type AngleUnit } from '@idle-marker/core';
 import { NUMBERED } from '@idle-marker/records';
 import {
@@ -9,19 +9,21 @@ import {
   type AlongWord,
   stationFormatChoices,
   worded,
+  wordingOf,
 } from '@idle-marker/words';
 import { lengthChoices } from '../field/lengthChoices.ts';
 import { Choice, Field } from '../ui/Field.tsx';
 import { ClassTable } from './ClassTable.tsx';
 import { DraftField } from '../field/DraftField.tsx';
+import { WordingFields } from './WordingFields.tsx';
 import { inLengthUnit, type siteErrors, type SiteDraft } from './siteDraft.ts';
 
-const angleChoices = worded((): readonly (readonly [AngleUnit, string])[] => [
+export const angleChoices = worded((): readonly (readonly [AngleUnit, string])[] => [
   ['dms', msg('settings.degreesMinutesSeconds')],
   ['degree', msg('settings.decimalDegrees')],
   ['gon', msg('settings.gon')],
 ]);
-const orderChoices = worded(
+export const orderChoices = worded(
   () =>
     [
       ['EN', msg('settings.eastingThenNorthing')],
@@ -32,7 +34,7 @@ const orderChoices = worded(
 const CONVENTION_CHOICES = Object.entries(SHIPPED_CONVENTIONS).map(([id, { name }]) => [id, name] as const);
 
 /** Grounds that the simulated instrument knows; their truth is in its worker alone. */
-const groundChoices = worded(
+export const groundChoices = worded(
   () =>
     [
       ['', msg('settings.aRealOneReadingsAreTypedIn')],
@@ -41,17 +43,174 @@ const groundChoices = worded(
     ] as const,
 );
 
-interface SiteFieldsProps {
+interface DraftProps {
   readonly draft: SiteDraft;
   readonly errors: ReturnType<typeof siteErrors>;
-  readonly tried: boolean;
   onChange(change: Partial<SiteDraft>): void;
-  /** Stands beside the name. */
-  readonly children?: ReactNode;
 }
 
-/** The fields of a site's settings, the same for a new site and for a change. */
-export function SiteFields({ draft, errors, tried, onChange, children }: SiteFieldsProps) {
+/** One field of a site's settings, by what it is about. */
+export const SITE_FIELDS = {
+  lengthUnit: ({ draft, onChange }) => (
+    <Choice
+      label={msg('settings.lengths')}
+      value={draft.lengthUnit}
+      options={lengthChoices()}
+      onChange={(lengthUnit) => onChange(inLengthUnit(draft, lengthUnit))}
+    />
+  ),
+  angleUnit: ({ draft, onChange }) => (
+    <Choice
+      label={msg('settings.angleUnit')}
+      value={draft.angleUnit}
+      options={angleChoices()}
+      onChange={(angleUnit) => onChange({ angleUnit })}
+    />
+  ),
+  axisOrder: ({ draft, onChange }) => (
+    <Choice
+      label={msg('settings.orderOfCoordinates')}
+      value={draft.axisOrder}
+      options={orderChoices()}
+      onChange={(axisOrder) => onChange({ axisOrder })}
+    />
+  ),
+  convention: ({ draft, onChange }) => (
+    <Choice
+      label={msg('settings.whatIsWrittenOnStakes')}
+      value={draft.convention}
+      options={conventionChoices(draft.convention)}
+      onChange={(convention) => onChange({ convention })}
+    />
+  ),
+  coordinateSystem: ({ draft, onChange }) => (
+    <Field
+      label={msg('settings.coordinateSystemAndZone')}
+      value={draft.coordinateSystem}
+      maxLength={120}
+      placeholder={msg('settings.suchAsSiteGrid')}
+      onChange={(event) => onChange({ coordinateSystem: event.target.value })}
+    />
+  ),
+  scale: ({ draft, errors, onChange }) => (
+    <Field
+      label={msg('settings.gridDistanceOverGroundDistance')}
+      value={draft.scale}
+      inputMode="decimal"
+      onChange={(event) => onChange({ scale: event.target.value })}
+      error={errors.scale}
+      help={msg('settings.n1WhereCoordinatesAreGroundDistances')}
+    />
+  ),
+  heightDatum: ({ draft, onChange }) => (
+    <Field
+      label={msg('settings.heightsAreCountedFrom')}
+      value={draft.heightDatum}
+      maxLength={120}
+      placeholder={msg('settings.suchAsBenchmarkAtTheGate')}
+      onChange={(event) => onChange({ heightDatum: event.target.value })}
+    />
+  ),
+  zero: ({ draft, errors, onChange }) => (
+    <DraftField
+      label={msg('settings.trueHeightOfSiteZeroEmptyHeights')}
+      unit={unitAbbreviationWords()[draft.lengthUnit]}
+      draft={draft.zero}
+      onDraft={(zero) => onChange({ zero })}
+      error={errors.zero}
+    />
+  ),
+  surveyor: ({ draft, onChange }) => (
+    <Field
+      label={msg('settings.whoSetTheControlAndHowTo')}
+      value={draft.surveyor}
+      maxLength={200}
+      placeholder={msg('settings.nameTelephoneBeThereWhenMarksAre')}
+      onChange={(event) => onChange({ surveyor: event.target.value })}
+    />
+  ),
+  paint: ({ draft, onChange }) => (
+    <Field
+      label={msg('settings.paintColoursAndWhereItHasTo')}
+      value={draft.paint}
+      maxLength={500}
+      placeholder={msg('settings.whiteForControlPinkForHubsDiscreet')}
+      onChange={(event) => onChange({ paint: event.target.value })}
+    />
+  ),
+  interval: ({ draft, errors, onChange }) => (
+    <Field
+      label={msg('settings.aProofLasts')}
+      value={draft.interval}
+      inputMode="numeric"
+      onChange={(event) => onChange({ interval: event.target.value })}
+      error={errors.interval}
+      help={msg('settings.onAsphaltOnADeckAndIn')}
+    />
+  ),
+  practiceGround: ({ draft, onChange }) => (
+    <Choice
+      label={msg('settings.instrumentConnection')}
+      value={draft.practiceGround ?? ''}
+      options={groundChoices()}
+      onChange={(ground) => onChange({ practiceGround: ground === '' ? null : ground })}
+    />
+  ),
+  alongWord: ({ draft, onChange }) => (
+    <Choice
+      label={msg('settings.aPlaceAlongALineIsCalled')}
+      value={draft.alongWord ?? 'along'}
+      options={Object.entries(alongLabel()) as [AlongWord, string][]}
+      onChange={(alongWord) => onChange({ alongWord })}
+    />
+  ),
+  stationFormat: ({ draft, onChange }) => (
+    <Choice
+      label={msg('settings.stationsAlongARoadAreWritten')}
+      value={draft.stationFormat}
+      options={[
+        [
+          'usual',
+          draft.lengthUnit === 'metre' ? msg('settings.asIsUsualInMetres1234') : msg('settings.asIsUsualInFeet1234'),
+        ],
+        ...stationFormatChoices(),
+      ]}
+      onChange={(stationFormat) => onChange({ stationFormat })}
+    />
+  ),
+  classes: ({ draft, errors, onChange }) => (
+    <div className="overflow-x-auto">
+      <ClassTable
+        unit={draft.lengthUnit}
+        classes={draft.classes}
+        onChange={(classes) => onChange({ classes: [...classes] })}
+      />
+      {errors.classes && <p className="mt-1 text-[13px] font-medium text-brick">{errors.classes}</p>}
+    </div>
+  ),
+} as const satisfies Readonly<Record<string, (props: DraftProps) => ReactNode>>;
+export type SiteField = keyof typeof SITE_FIELDS;
+
+/** Fields in the order in which a site is read: figures, what they refer to, people, and how things are done. */
+const IN_ORDER = [
+  'lengthUnit',
+  'angleUnit',
+  'axisOrder',
+  'convention',
+  'coordinateSystem',
+  'scale',
+  'heightDatum',
+  'zero',
+  'surveyor',
+  'paint',
+  'interval',
+  'practiceGround',
+] as const satisfies readonly SiteField[];
+
+/** The settings of a site, to be changed. */
+export function SiteFields(props: DraftProps) {
+  const { draft, errors, onChange } = props;
+  const field = (key: SiteField) => <Fragment key={key}>{SITE_FIELDS[key](props)}</Fragment>;
   return (
     <>
       <div className="grid gap-4 sm:grid-cols-2">
@@ -60,95 +219,13 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
           value={draft.name}
           maxLength={80}
           onChange={(event) => onChange({ name: event.target.value })}
-          error={tried || draft.name !== '' ? errors.name : null}
+          error={errors.name}
           autoFocus
         />
-        {children}
-        <Choice
-          label={msg('settings.lengths')}
-          value={draft.lengthUnit}
-          options={lengthChoices()}
-          onChange={(lengthUnit) => onChange(inLengthUnit(draft, lengthUnit))}
-        />
-        <Choice
-          label={msg('settings.angleUnit')}
-          value={draft.angleUnit}
-          options={angleChoices()}
-          onChange={(angleUnit) => onChange({ angleUnit })}
-        />
-        <Choice
-          label={msg('settings.orderOfCoordinates')}
-          value={draft.axisOrder}
-          options={orderChoices()}
-          onChange={(axisOrder) => onChange({ axisOrder })}
-        />
-        <Choice
-          label={msg('settings.whatIsWrittenOnStakes')}
-          value={draft.convention}
-          options={conventionChoices(draft.convention)}
-          onChange={(convention) => onChange({ convention })}
-        />
-        <Field
-          label={msg('settings.coordinateSystemAndZone')}
-          value={draft.coordinateSystem}
-          maxLength={120}
-          placeholder={msg('settings.suchAsSiteGrid')}
-          onChange={(event) => onChange({ coordinateSystem: event.target.value })}
-        />
-        <Field
-          label={msg('settings.gridDistanceOverGroundDistance')}
-          value={draft.scale}
-          inputMode="decimal"
-          onChange={(event) => onChange({ scale: event.target.value })}
-          error={errors.scale}
-          help={msg('settings.n1WhereCoordinatesAreGroundDistances')}
-        />
-        <Field
-          label={msg('settings.heightsAreCountedFrom')}
-          value={draft.heightDatum}
-          maxLength={120}
-          placeholder={msg('settings.suchAsBenchmarkAtTheGate')}
-          onChange={(event) => onChange({ heightDatum: event.target.value })}
-        />
-        <DraftField
-          label={msg('settings.trueHeightOfSiteZeroEmptyHeights')}
-          unit={unitAbbreviationWords()[draft.lengthUnit]}
-          draft={draft.zero}
-          onDraft={(zero) => onChange({ zero })}
-          error={errors.zero}
-        />
-        <Field
-          label={msg('settings.whoSetTheControlAndHowTo')}
-          value={draft.surveyor}
-          maxLength={200}
-          placeholder={msg('settings.nameTelephoneBeThereWhenMarksAre')}
-          onChange={(event) => onChange({ surveyor: event.target.value })}
-        />
-        <Field
-          label={msg('settings.paintColoursAndWhereItHasTo')}
-          value={draft.paint}
-          maxLength={500}
-          placeholder={msg('settings.whiteForControlPinkForHubsDiscreet')}
-          onChange={(event) => onChange({ paint: event.target.value })}
-        />
-        <Field
-          label={msg('settings.aProofLasts')}
-          unit="min"
-          value={draft.interval}
-          inputMode="numeric"
-          onChange={(event) => onChange({ interval: event.target.value })}
-          error={errors.interval}
-          help={msg('settings.onAsphaltOnADeckAndIn')}
-        />
-        <Choice
-          label={msg('settings.instrumentConnection')}
-          value={draft.practiceGround ?? ''}
-          options={groundChoices()}
-          onChange={(ground) => onChange({ practiceGround: ground === '' ? null : ground })}
-        />
+        {IN_ORDER.map(field)}
       </div>
       <h3 className="mt-5 mb-1 text-[17px]">{msg('settings.namesAndWords')}</h3>
-      <div className="grid gap-4 sm:grid-cols-4">
+      <div className="grid gap-4 sm:grid-cols-3">
         {NUMBERED.map((kind) => (
           <Field
             key={kind}
@@ -159,35 +236,14 @@ export function SiteFields({ draft, errors, tried, onChange, children }: SiteFie
             onChange={(event) => onChange({ numbers: { ...draft.numbers, [kind]: event.target.value } })}
           />
         ))}
-        <Choice
-          label={msg('settings.aPlaceAlongALineIsCalled')}
-          value={draft.alongWord ?? 'along'}
-          options={Object.entries(alongLabel()) as [AlongWord, string][]}
-          onChange={(alongWord) => onChange({ alongWord })}
-        />
-        <Choice
-          label={msg('settings.stationsAlongARoadAreWritten')}
-          value={draft.stationFormat}
-          options={[
-            [
-              'usual',
-              draft.lengthUnit === 'metre'
-                ? msg('settings.asIsUsualInMetres1234')
-                : msg('settings.asIsUsualInFeet1234'),
-            ],
-            ...stationFormatChoices(),
-          ]}
-          onChange={(stationFormat) => onChange({ stationFormat })}
-        />
+        {field('alongWord')}
+        {field('stationFormat')}
       </div>
       {errors.numbers && <p className="mt-1 text-[13px] font-medium text-brick">{errors.numbers}</p>}
+      <h3 className="mt-5 mb-1 text-[17px]">{msg('settings.wording')}</h3>
+      <WordingFields wording={wordingOf(draft)} error={errors.wording} onChange={(wording) => onChange({ wording })} />
       <h3 className="mt-5 mb-1 text-[17px]">{msg('settings.toleranceClasses')}</h3>
-      <ClassTable
-        unit={draft.lengthUnit}
-        classes={draft.classes}
-        onChange={(classes) => onChange({ classes: [...classes] })}
-      />
-      {errors.classes && <p className="mt-1 text-[13px] font-medium text-brick">{errors.classes}</p>}
+      {field('classes')}
     </>
   );
 }

@@ -2,7 +2,7 @@
 import { lengthFromMetres, parseLength, type AngleUnit, type LengthUnit, type Metres } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { alikeName, NUMBERED, type Numbered } from '@idle-marker/records';
-import { msg, worded } from '@idle-marker/words';
+import { ALL_TERMS, BRITISH, msg, NORTH_AMERICAN, worded, type Wording } from '@idle-marker/words';
 import { typed, valueOf, written, type Draft } from '../field/draft.ts';
 import { defaultClasses } from './defaultClasses.ts';
 
@@ -29,8 +29,21 @@ export interface SiteDraft {
   /** Not there where nobody has chosen. */
   readonly alongWord?: NonNullable<Site['alongWord']>;
   readonly stationFormat: NonNullable<Site['stationFormat']> | 'usual';
+  /** Not there where nobody has chosen. */
+  readonly wording?: Wording;
   /** As typed; empty for letters of their own. */
   readonly numbers: Readonly<Record<Numbered, string>>;
+}
+
+/** Countries that measure in chainages and levels, as far as a device says where it is used. */
+const BRITISH_LOCALES = /^en-(GB|IE|AU|NZ|ZA|IN|HK|SG|MY|KE|NG|GH|MT|JM|TT)\b/i;
+export const deviceWording = (locale = navigator.language): Wording =>
+  BRITISH_LOCALES.test(locale) ? BRITISH : NORTH_AMERICAN;
+
+/** Without the words that were left empty. */
+function ownOnly({ preset, own = {} }: Wording): Wording {
+  const kept = ALL_TERMS.flatMap((term) => (own[term]?.trim() ? [[term, own[term].trim()] as const] : []));
+  return kept.length === 0 ? { preset } : { preset, own: Object.fromEntries(kept) };
 }
 
 export const emptySite = worded((): SiteDraft => ({
@@ -52,6 +65,7 @@ export const emptySite = worded((): SiteDraft => ({
   mayAccept: { accepted: [], provisional: [] },
   alongWord: 'along',
   stationFormat: 'usual',
+  wording: deviceWording(),
   numbers: { asBuilt: '', lines: '', ownControl: '' },
 }));
 
@@ -105,6 +119,9 @@ export function siteErrors(draft: SiteDraft, taken: readonly string[]) {
         ? null
         : msg('settings.giveWholeMinutesFrom5To480'),
     numbers: numbersError(draft.numbers),
+    wording: Object.values(draft.wording?.own ?? {}).every((word) => /^[\p{L} '’-]{0,24}$/u.test(word))
+      ? null
+      : msg('settings.giveWordsOfLetters'),
     classes: draft.classes.some((each) => !(each.planMm > 0) || !(each.heightMm > 0))
       ? msg('settings.everyClassNeedsAPlanAndA')
       : null,
@@ -121,9 +138,19 @@ function numbersError(numbers: SiteDraft['numbers']): string | null {
 const rangeStart = (text: string): number | null => (text.trim() === '' ? null : Number(text));
 
 /** The settings as they are kept. Only for a draft without errors. */
-export const siteBody = ({ zero, scale, interval, classes, numbers, stationFormat, ...draft }: SiteDraft): Site => ({
+export const siteBody = ({
+  zero,
+  scale,
+  interval,
+  classes,
+  numbers,
+  stationFormat,
+  wording,
+  ...draft
+}: SiteDraft): Site => ({
   ...draft,
   ...(stationFormat === 'usual' ? {} : { stationFormat }),
+  ...(wording ? { wording: ownOnly(wording) } : {}),
   name: draft.name.trim(),
   coordinateSystem: draft.coordinateSystem.trim(),
   heightDatum: draft.heightDatum.trim(),

@@ -28,7 +28,8 @@ export function Field({ label, unit, error: given, help, className = '', ...rest
     <div className={`flex min-w-0 flex-col gap-1 ${className}`}>
       <label htmlFor={id} className="text-[13px] text-ink2">
         {label}
-        {unit && <span> ({unit})</span>}
+        {/* A label that names its unit already says it once. */}
+        {unit && !label.endsWith(`(${unit})`) && <span> ({unit})</span>}
       </label>
       <input
         id={id}

@@ -19,7 +19,7 @@ export const care = {
   andRunsNear: ', and {area} runs near',
   stakesGoIntoTheGroundHaveLines:
     'Stakes go into the ground{area}. Have lines located; look for pits, valves and hydrants.',
-  theyAreLocated: 'They are located',
+  theyAreLocated: 'Services located',
   inALane: '{stands} in a lane',
   carriesTrafficCloseItOrSomebodyWatches: '{where} carries traffic. Close it, or somebody watches while you look down.',
   closedOrSomebodyWatches: 'Closed, or somebody watches',
@@ -39,7 +39,7 @@ export const care = {
   theInstrumentWillStandAlone: 'The instrument will stand alone',
   thisMarkIsFarFromItTape:
     'This mark is far from it. Tape or a frame round it, somebody who sees it, nothing that reverses near it. A lost lock or level is told here at once.',
-  itIsGuarded: 'It is guarded',
+  itIsGuarded: 'Instrument guarded',
   onGroundThatIsKeptFree: '{stands} on ground that is kept free',
   askBeforeYouGoThere: '{where}: ask before you go there.',
   entryIsAgreed: 'Entry is agreed',

@@ -75,7 +75,7 @@ export const common = {
   receiverNameOrNumber: 'Receiver name or serial no.',
   notSaid: 'not specified',
   prismsCentreUpToItsReferencePoint: 'Receiver offset above prism',
-  itIsRight: 'It is right',
+  itIsRight: 'Confirm figure',
   change3: 'Change',
   itsNameOrNumber: 'Its name or number.',
   sightAnotherBenchmark: 'Sight another benchmark',

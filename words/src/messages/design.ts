@@ -24,7 +24,7 @@ export const design = {
     '{standing}: {standing2}. They stay in the book, are withheld from sheets, and wait to be set again.',
   notFoundAnyMoreWhereLookAt:
     'Not found any more: {lost}. {lost2, plural, one {It stays} other {They stay}} where {lost2, plural, one {it was} other {they were}}: look at the package yourself.',
-  itCantBeBroughtAlong: 'It can’t be brought along: {item}',
+  itCantBeBroughtAlong: 'Can’t be updated: {item}',
   bringAlong: 'Bring {name} along',
   fromAFileADxfDrawingLandxml: 'From a file: a DXF drawing, LandXML, GeoJSON, or points as CSV in order',
   inDrawing: 'In drawing {name}…',

@@ -11,7 +11,7 @@ export const drawings = {
   takeThem: 'Use points',
   aTouchPicks: 'Select',
   onePlace: 'Single points',
-  theWholeLineOrRing: 'the whole line or ring',
+  theWholeLineOrRing: 'Whole line or ring',
   nextName: 'Next name',
   snapTo: 'Snap to',
   theDrawingOnThePlanATouch: 'The drawing on the plan. A touch picks what is there; names and places are listed below.',

@@ -45,7 +45,7 @@ export const equipment = {
   secondsAsItsLeafletSaysSuchAs: 'Seconds, as its data sheet says: such as 2.',
   millimetresOver0: 'Millimeters, over 0.',
   n0OrMore: '0 or more.',
-  micrometresFrom03To2Such: 'Micrometres, from 0.3 to 2: such as 0.658.',
+  micrometresFrom03To2Such: 'Micrometers, from 0.3 to 2: such as 0.658.',
   millimetresFrom500To500: 'Millimeters, from −500 to 500.',
   howFarItsCentreSitsAboveThe: 'How far its center sits above the mark of the pole; 0 when the mark counts it in.',
   fromThePrismsCentreUpToThe:

@@ -28,7 +28,7 @@ export const equipmentWords = {
   theTargetWasChangedAndTheHeight:
     'The target was changed and the height was not. With this target on the same mark of the pole it would be {length}: look at the pole.',
   thatIsTheLastHeightInAnother:
-    'That is the last height in another unit: feet for metres, or the reverse. Meant is probably {length}.',
+    'That is the last height in another unit: feet for meters, or the reverse. Meant is probably {length}.',
   itDiffersFromTheLastOneBy:
     'It differs from the last one by what a pole of 2 m differs from one of 7 ft. Read the mark on the pole, and add the prism.',
   noPoleIsThatTallIfIt: 'No pole is that tall. If it was read in feet, it is {length}.',

@@ -52,6 +52,7 @@ import { pairedWords } from './pairedWords.ts';
 import { papers } from './papers.ts';
 import { places } from './places.ts';
 import { pole } from './pole.ts';
+import { presets } from './presets.ts';
 import { print } from './print.ts';
 import { proof } from './proof.ts';
 import { prove } from './prove.ts';
@@ -143,6 +144,7 @@ export const MESSAGES = {
   papers,
   places,
   pole,
+  presets,
   print,
   proof,
   prove,

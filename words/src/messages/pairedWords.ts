@@ -8,7 +8,7 @@ export const pairedWords = {
   theReceiverIsNotFixed: 'The receiver isn’t fixed',
   theReceiverHasNoCorrectionsToWork: 'The receiver has no corrections to work with',
   itsPlanIsGoodToDecimetresAt:
-    'Its plan is good to decimetres at best. Stand where the sky is open, and wait until it says fixed.',
+    'Its plan is good to decimeters at best. Stand where the sky is open, and wait until it says fixed.',
   noCorrectionsYet: 'No corrections yet',
   correctionsAreSOld: 'Corrections are {seconds} s old',
   startTheCorrectionLinkOrLookWhat:

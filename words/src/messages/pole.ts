@@ -81,7 +81,7 @@ export const pole = {
   groundHere: 'Ground here',
   recomputedTheStakeSaysWhatWasFound: 'recomputed: {length}; the stake says what was found first',
   recomputedFromWhereItWasFoundWhen: 'recomputed: {smallLength} from where it was found when it was set',
-  againstSiteZero: '{length} against site zero',
+  againstSiteZero: '{length} above site zero',
   cutOrFill: 'Cut or fill',
   noDesignHeight: 'No design elevation',
   cutOrFillAfterTheFirstShot: 'Cut or fill after the first shot',

@@ -58,7 +58,7 @@ export const settings = {
   whiteForControlPinkForHubsDiscreet: 'white for control, pink for hubs; discreet at the entrance',
   aProofLasts: 'Check interval (min)',
   onAsphaltOnADeckAndIn: 'On asphalt, on a deck and in wind 30 at most.',
-  namesAndWords: 'Naming and wording',
+  namesAndWords: 'Numbering and stations',
   noRange: 'no range',
   aPlaceAlongALineIsCalled: 'Word for distance along a line',
   stationsAlongARoadAreWritten: 'Station format',
@@ -80,6 +80,11 @@ export const settings = {
   giveWholeNumbersSuchAs5000Or: 'Enter whole numbers such as 5000, or leave them empty.',
   twoRangesBeginAtTheSameNumber: 'Two ranges begin at the same number: names would get mixed up.',
   angleUnit: 'Angle unit',
+  wording: 'Wording',
+  ownWords: 'Words of your own',
+  ownWordsHelp:
+    'Each replaces that word on screens, sheets and stakes. Enter it in the singular, as it stands in a sentence; leave it empty for the usual one.',
+  giveWordsOfLetters: 'A word of your own has letters only, 24 at most.',
   saveSettings: 'Save settings',
   instrumentConnection: 'Instrument connection',
 } as const;

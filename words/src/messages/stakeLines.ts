@@ -4,7 +4,7 @@ export const stakeLines = {
   squareToTheLineAhead: 'square to the line ahead',
   offBothLinesToTheCornerIt:
     'off both lines: to the corner it is {length} {unitAbbreviation}, not the offset. Strap along both lines',
-  noHeight: 'no height',
+  noHeight: 'no elevation',
   onGrade: 'ON GRADE',
   on: 'On {string}',
   offsetHubOf: 'Offset hub, {length} {unitAbbreviation} {side} of {string}',

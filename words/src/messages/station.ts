@@ -94,11 +94,11 @@ export const station = {
   targetOfARangeOfSights: 'Target (prism constant)',
   stationOfARangeOfSights: 'Station the sights belong to',
   heightOfTheInstrument: 'Instrument height',
-  it: 'It',
+  it: 'This sight',
   hasNoPoleItsTargetHeightCan:
     '{targetName} has no pole: its target height can only be 0. Choose the sights without it.',
   giveTheConstantBetween500And500: 'Enter the constant, between −500 and 500 mm.',
-  giveTheHeightAsItWas: 'Give the height as it was.',
+  giveTheHeightAsItWas: 'Enter the height as it was.',
   chooseAtLeastOneSightTheFirst: 'Choose at least one sight; the first must not come after the last.',
   noOtherStationWasAcceptedHereAccept: 'No other station was accepted here: accept the right one first.',
   cantBeComputedWithThatWithdrawThe:
@@ -119,7 +119,7 @@ export const station = {
   mm2: '{name}, {signed} mm',
   aTargetWithTheConstant: 'a target with the constant',
   anotherWithTheConstant: 'another, with the constant',
-  rightConstant: 'Correct constant (mm)',
+  rightConstant: 'Correct constant',
   rightValue: 'Correct value',
   itsCentreIsAboveThePolesMark:
     'Its center is {length} {unit} above the pole’s mark; {ownHeights, plural, one {# sight was} other {# sights were}} reckoned with another. Correct the target height too.',
@@ -159,7 +159,7 @@ export const station = {
   reviseTo: 'Revise {name} to {figure}',
   andMore2: ' and {count} more',
   of: '{length} {unit} {compassWord} of {name}',
-  whereToStand: 'Where to stand',
+  whereToStand: 'Setup positions',
   whereToStandForIt: 'Work to cover',
   chooseWhatIsToBeSet: 'Choose work',
   along: 'along {name}',
@@ -229,7 +229,7 @@ export const station = {
   frontRight: 'front right',
   frontLeft: 'front left',
   theDemoInstrumentLevelsItselfWhenYou:
-    'The demo instrument levels itself when you start. To practise, put the tripod down and bring it in by the foot screws.',
+    'The demo instrument levels itself when you start. To practice, put the tripod down and bring it in by the foot screws.',
   bringItInByHand: 'Level by hand',
   goodHandsOff: 'good: hands off',
   withinTheCompensatorsReach: 'within the compensator’s reach',
@@ -246,7 +246,7 @@ export const station = {
   overOneScrew: 'over one screw',
   betweenTwoScrews: 'between two screws',
   letItLevelItself: 'Level automatically',
-  offIt: 'Off it ({name})',
+  offIt: 'Offset from line ({name})',
   takeBackTheSightTo: 'Withdraw the sight to {line}',
   theSightToWasTakenBack: 'the sight to {line} was withdrawn',
   sightGives: 'sight gives',
@@ -430,7 +430,7 @@ export const station = {
   wereTheMarksPerfectItWouldBe:
     'Were the marks perfect, it would be good to {smallLength}: that is what instrument and pole do; the rest comes from control.',
   howFarTheStationWouldMoveHow:
-    'How far the station would move, {name}, how good it would be (95 %), the largest error that could then hide in it, and what its own sights would still show. Figures that get prettier by leaving out are no check shot. {smallLength}',
+    'How far the station would move, {name}, how good it would be (95 %), the largest error that could then hide in it, and what its own sights would still show. A residual that shrinks because a mark was left out proves nothing. {smallLength}',
   giveTheStationAName: 'Enter a name for the station.',
   isUsedAlreadyEveryPlacingOfThe: '{alike} is already used. Every setup needs its own clearly different name.',
   giveTheHeightOfTheTiltingAxis:
@@ -455,7 +455,7 @@ export const station = {
   use: 'Use',
   assumedAzimuth: 'Assumed azimuth',
   sightedObject: 'Sighted object',
-  angleAccuracy: 'Angle accuracy (″)',
+  angleAccuracy: 'Angle accuracy',
   marksWithinTolerance: 'Marks within tolerance',
   recordEvent: 'Record event',
   withdrawSight: 'Withdraw sight',

@@ -29,6 +29,9 @@ const RangeStart = Type.Unsafe<number | null>({ type: ['integer', 'null'], minim
 
 export const RoleWord = Words('lead', 'technician', 'apprentice');
 
+/** A word or two, as they stand in a sentence; empty for the preset's. */
+const OwnWord = Type.Optional(Type.String({ maxLength: 24, pattern: "^[\\p{L} '’-]*$" }));
+
 export const SiteBody = closed({
   name: Name,
   lengthUnit: LengthUnitName,
@@ -57,6 +60,26 @@ export const SiteBody = closed({
   numbers: Type.Optional(closed({ asBuilt: RangeStart, lines: RangeStart, ownControl: RangeStart })),
   /** What a place along a line is called. */
   alongWord: Type.Optional(Words('chainage', 'station', 'along')),
+  /** The English of the site: one of two presets, and single words of its own, in the singular. */
+  wording: Type.Optional(
+    closed({
+      preset: Words('northAmerican', 'british'),
+      own: Type.Optional(
+        closed({
+          hub: OwnWord,
+          lath: OwnWord,
+          along: OwnWord,
+          elevation: OwnWord,
+          benchmark: OwnWord,
+          shot: OwnWord,
+          checkShot: OwnWord,
+          curb: OwnWord,
+          azimuth: OwnWord,
+          grade: OwnWord,
+        }),
+      ),
+    }),
+  ),
   /** How stations along a line are written: 12+34.56, 1+234.567, or as a plain number. */
   stationFormat: Type.Optional(Words('hundred', 'thousand', 'plain')),
   /** Address under which phones reach the crew’s page, such as http://192.168.1.20:4181. */

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { pointOfMark, type CrewMark, type CrewView } from '@idle-marker/records';
-import { msg, crewWords, filled, allLanguages, type CrewWords } from '@idle-marker/words';
+import { msg, crewWords, filled, allLanguages, sayIn, type CrewWords } from '@idle-marker/words';
 import { addressOf, call, RefusedError } from '../../data/server.ts';
 import { newId } from '../../data/uuid.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -29,8 +29,11 @@ function useLanguage(): readonly [CrewWords, (code: string) => void] {
 class Ended extends Error {}
 
 /** Its marks have the form that records give them. */
-const viewOf = async (token: string): Promise<CrewView> =>
-  (await call('readCrewPage', { token })) as unknown as CrewView;
+async function viewOf(token: string): Promise<CrewView> {
+  const view = (await call('readCrewPage', { token })) as unknown as CrewView;
+  sayIn(view.wording);
+  return view;
+}
 
 function thatHasEnded(error: unknown): never {
   throw error instanceof RefusedError && error.problem.code === 'LINK_ENDED' ? new Ended() : error;

@@ -132,7 +132,10 @@ function readFamily(
   if (!spacings)
     return fail({
       field: `${of}Spacings`,
-      text: msg('design.giveLengthsSuchAs', { wanted: wanted > 1 ? `${wanted} x ` : '', edit: units.edit(7.2) }),
+      text: msg('design.giveLengthsSuchAs', {
+        wanted: wanted > 1 ? `${wanted} x ` : '',
+        edit: units.edit(units.round(7.2, 24)),
+      }),
     });
   if (spacings.length !== wanted)
     return fail({

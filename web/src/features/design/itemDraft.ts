@@ -155,7 +155,7 @@ export function readItem(draft: DraftItem, units: Units): ReadItem {
   if ((rule === 'outline' || rule === 'linePairs') && draft.moved.length > 0) {
     const moved = draft.moved.map(({ by, way, why }) => ({ by: lengthOf(by, units), way, why }));
     if (moved.some(({ by }) => by === null || by < 0 || by > 100))
-      faults.moved = msg('design.giveHowFarSuchAsOutwardOr', { edit: units.edit(0.3) });
+      faults.moved = msg('design.giveHowFarSuchAsOutwardOr', { edit: units.edit(units.round(0.3, 1)) });
     else options.moved = moved.map(({ by, way, why }) => ({ outward: way === 'outward' ? by! : -by!, why }));
   }
   if (rule === 'along') {
@@ -163,7 +163,7 @@ export function readItem(draft: DraftItem, units: Units): ReadItem {
     if (!positive(spacing))
       faults.spacing =
         draft.divide === 'interval'
-          ? msg('design.giveTheDistanceFromPointToPoint', { edit: units.edit(5) })
+          ? msg('design.giveTheDistanceFromPointToPoint', { edit: units.edit(units.round(5, 15)) })
           : msg('design.giveAWholeNumberOfParts');
     else
       options.along = {

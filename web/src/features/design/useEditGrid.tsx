@@ -106,7 +106,9 @@ export function useEditGrid({
         inputMode="text"
         draft={draft[of].spacings}
         placeholder={
-          of === 'letters' ? `3 x ${units.edit(7.2)}` : `${units.edit(6)}, ${units.edit(6)}, ${units.edit(7.5)}`
+          of === 'letters'
+            ? `3 x ${units.edit(units.round(7.2, 24))}`
+            : [units.round(6, 20), units.round(6, 20), units.round(7.5, 25)].map(units.edit).join(', ')
         }
         onDraft={(spacings) => change({ [of]: { ...draft[of], spacings } })}
         error={error(`${of}Spacings`)}

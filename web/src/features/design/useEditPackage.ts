@@ -67,7 +67,7 @@ export function useEditPackage({
     ...head.errors,
     offset:
       offsetRead === null || offsetRead <= 0 || offsetRead > 1000
-        ? msg('common.giveTheOffsetSuchAs', { edit: units.edit(2) })
+        ? msg('common.giveTheOffsetSuchAs', { edit: units.edit(units.round(2, 6)) })
         : null,
     items: items.some((each) => each.name.trim() === '')
       ? msg('design.everyOutlineNeedsAName')
@@ -80,7 +80,7 @@ export function useEditPackage({
         : null,
     also:
       also !== 'none' && (aboveRead === null || aboveRead < 0)
-        ? msg('design.giveHowFarSuchAs', { edit: units.edit(0.3) })
+        ? msg('design.giveHowFarSuchAs', { edit: units.edit(units.round(0.3, 1)) })
         : null,
     plans: plans && !plans.ok ? `${plans.error.item}: ${outlineErrorWords(plans.error)}` : null,
   };

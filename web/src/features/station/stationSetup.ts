@@ -71,7 +71,7 @@ export function newSetup(state: SiteState, units: Units, over: string | null = n
     azimuth: '0',
     circle: '0',
     toward: '',
-    height: units.edit(1.6),
+    height: units.edit(units.round(1.6, 5.25)),
     celsius,
     temperature: before ? String(celsius ? before.temperatureC : Math.round(before.temperatureC * 1.8 + 32)) : '',
     pressure: before ? String(before.pressureHPa) : '1013',

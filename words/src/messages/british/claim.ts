@@ -1,0 +1,11 @@
+import type { BritishOf } from './britishOf.ts';
+import type { claim as whole } from '../claim.ts';
+
+export const claim: BritishOf<typeof whole> = {
+  aMarkWithAHeightThatIt: 'a mark with a level that it didn’t use',
+  theHeightOfIsUnproven: 'The level of {name} is unproven',
+  aProofSpeaksAgainstItsPlanAnd: 'A check sight speaks against its plan, and nothing independent has shown its level.',
+  itsPlanIsProvedNothingIndependentHas: 'Its plan is proved; nothing independent has shown its level.',
+  theHeightOf: 'the level of {name}',
+  elevation: 'level',
+};

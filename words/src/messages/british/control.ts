@@ -1,0 +1,24 @@
+import type { BritishOf } from './britishOf.ts';
+import type { control as whole } from '../control.ts';
+
+export const control: BritishOf<typeof whole> = {
+  theSitesNameAnotherTheSameFigures:
+    'The sites name another {differs}: the same coordinates may be a different point. Take a check sight on a copied mark before a station uses it.',
+  heightTheLast:
+    '{axes}; level {z}. {source}. {life, plural, one {# record} other {# records}}, the last {dayAndTime}.',
+  trueHeights: 'Show reduced levels',
+  againstSiteZero: 'Show above site datum',
+  usedInHeight: 'Used in level',
+  sdInHeightMm: 'sd in level (mm)',
+  whatIsOnlyDrawnStandsWhereIt:
+    'What is only drawn stands where it was built: it is listed as good to {builtSdMm} mm and its level isn’t used. Prove a station made from it on a mark that was surveyed.',
+  csvWithAHeaderRowNameE: 'CSV with a header row (name, E, N, level, in any order), or LandXML with CgPoints',
+  standardDeviationInHeightWhereNoneIs: 'Default SD, level',
+  leftAsideNotUnderstood: 'Columns not recognised: {ignoredColumns}.',
+  heightHigherThanListed: 'level difference, + above listed',
+  onePointAStationOrProofIn: 'One point a station or check sight, in order; mm.',
+  againstSiteZero2: ', {length} above site datum',
+  trueHeight: 'RL {length} {unit}{siteZero}',
+  planAndHeight: 'plan and level',
+  heightOff: 'Level difference (mm)',
+};

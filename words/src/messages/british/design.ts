@@ -1,0 +1,68 @@
+import type { BritishOf } from './britishOf.ts';
+import type { design as whole } from '../design.ts';
+
+export const design: BritishOf<typeof whole> = {
+  heightComeOrGone: 'level added or removed',
+  ofItsMarksAnotherPlace: ' {shifted} of its setting-out points{shifted, plural, one { moves} other { move}}.',
+  ofItsMarksAnotherHeight: ' {raised} of its setting-out points{raised, plural, one { changes} other { change}} level.',
+  planWithTheOutlinesTheRoadsAnd:
+    'Plan of outlines, roads and setting-out points. Touch a point to open it, a road to work along it.',
+  outlinesOfWhatIsToBeBuilt: 'Outlines of what is to be built, and the pegs that lead to them, are drawn here.',
+  aPackageTakesAnOutlineTypedOr:
+    'A package takes an outline (typed, or from a drawing) and puts offset pegs at its corners; or lines, points, bolts and piles. A drawing can be dropped onto this page.',
+  squareToTheLines: 'Square to the lines',
+  itsDirection: 'Bearing',
+  directionOfLineClockwiseFromNorth: 'Bearing of line {a}',
+  whichLies: 'Difference in level',
+  stationOfItsStart: 'Start chainage',
+  whereItsStationsJump: 'Chainage equations',
+  gradePointsOneALine615:
+    'Vertical IPs, one a line: {station}, 6.15, curve 70; also “curve 40 30” or “radius 1500”. Chainages without jumps.',
+  stringsAndKerbs: 'Strings and kerbs',
+  onThePointsTwoRecoveriesEach: 'On the points, two recovery pegs each',
+  onBoltsRoundEachPointWithCentre: 'Bolt group at each point, with centre lines',
+  onLeaningPilesTwoRecoveriesEach: 'Raking piles, two recovery pegs each',
+  stationsOfTheRoad: 'Chainages along the road',
+  centresOfTheGroupsOfBolts: 'Centres of the groups of bolts',
+  hubsStand: 'Peg layout',
+  heightOfTheHeads: 'Pile cut-off level',
+  designHeight: 'Design level',
+  theToeLiesTowardFromNorth: 'Rake bearing',
+  downFor1ToTheSide: 'Rake, 1 in',
+  markedAtTheLevel: 'Marking level',
+  whereTheAxisComesThroughThereOn:
+    'The pile axis is marked at this level; on higher or lower ground the point shifts along the rake.',
+  thenItsHeightAndArcLeft25: ', then its level, and “arc left 25” where an arc of that radius leaves it',
+  heightsComeFrom: 'Level source',
+  theDesignHeight: 'One design level',
+  thisSurfaceIsNotThereOrIs:
+    'This surface isn’t there, or is still being read: choose another, or give one design level.',
+  noHeightAtOffTheSurface: 'No level at {without}: off the surface.',
+  theSurfaceHasNoHeightAtAny: 'The surface has no level at any of these places.',
+  directionOfThePatternFromNorth: 'Pattern bearing',
+  besidesTheBoltsFourMarksComeOn:
+    'Besides the bolts, four marks come on the two centre lines of every group, as far out as the package’s offset: the template is laid to them.',
+  forHubsOffCutAndFillTo:
+    'For {crew} · {name} · pegs {length} {unit} off · cut and fill to {heightReference}{markKind}{use}',
+  hubsOnIts: 'pegs on the {side}',
+  height: ', level {length} {unit}',
+  stations: '{corners} chainages',
+  touchAnEndACrossingOrA: 'Touch an end, a crossing or a centre of the drawing.',
+  noStrings: 'no strings',
+  aLineBetweenTwoPoints: 'Chainage and offset from a line',
+  giveALengthTheOtherSideIs: 'Enter a length; the other side is said by the line towards which.',
+  towardLine: 'Towards grid line',
+  fromToward: 'from {name} towards {name2}',
+  hasCurvesSpiralsOrJumpingStationsIt: 'has curves, transitions or jumping chainages: it is worked along as a road',
+  withStations: '{roads, plural, one {# line} other {# lines}} with chainages',
+  ofThemSpirals: ', {spirals} of them transitions',
+  heightsFromTheProfile: 'Levels from the profile',
+  withAHeightAndAnArcWhere: ', with a level and an arc where wanted',
+  giveAHeightOrLeaveItEmpty: 'Enter a level, or leave it empty.',
+  giveTheHeightOfThePileHeads: 'Enter the level of the pile heads.',
+  isNotTwoCoordinatesWithARadius: '{said} isn’t two coordinates, with a radius and transitions where wanted.',
+  hasSpiralsThatAreNotOneOr: '{said} has transitions that aren’t one or two lengths.',
+  isNotAStationAndAHeight: '{said} isn’t a chainage and a level, with a curve where wanted.',
+  isNotAKerbSuchAsLeft: '{said} isn’t a kerb such as “left kerb; kerb on left edge; face 0.02; top 0.12; back 0.15”.',
+  profileVerticalAlignment: 'Vertical alignment',
+};

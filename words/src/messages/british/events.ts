@@ -1,0 +1,7 @@
+import type { BritishOf } from './britishOf.ts';
+import type { events as whole } from '../events.ts';
+
+export const events: BritishOf<typeof whole> = {
+  levelledAgain: 'Levelled again',
+  levelledAgain2: 'levelled again',
+};

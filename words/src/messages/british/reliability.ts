@@ -1,0 +1,11 @@
+import type { BritishOf } from './britishOf.ts';
+import type { reliability as whole } from '../reliability.ts';
+
+export const reliability: BritishOf<typeof whole> = {
+  ifMovedInHeight: 'if {name} moved in level',
+  theyStandOnOnePlaceAWrong:
+    'They stand on one place: a wrong figure there, or a post that sank, shows nowhere. Sight a TBM that stands elsewhere.',
+  aWrongSpotOrFigureAtShows:
+    'A wrong spot or figure at {name} shows from {aboutLength} on; below that up to {aboutLength2} could hide in every level.',
+  thatIsTooMuchSightAnotherBenchmark: '{sentence} That is too much: sight another TBM.',
+};

@@ -1,0 +1,22 @@
+/** The presets of wording, and the words in them that a site can replace, as they are chosen from. */
+import { msg, worded } from './message.ts';
+import type { Preset, Term } from './wording.ts';
+
+export const presetWords = worded((): Readonly<Record<Preset, { readonly title: string; readonly about: string }>> => ({
+  northAmerican: { title: msg('presets.northAmerican'), about: msg('presets.northAmericanAbout') },
+  british: { title: msg('presets.british'), about: msg('presets.britishAbout') },
+}));
+
+/** What each word that can be replaced stands for. */
+export const termWords = worded((): Readonly<Record<Term, string>> => ({
+  hub: msg('presets.hub'),
+  lath: msg('presets.lath'),
+  along: msg('presets.along'),
+  elevation: msg('presets.elevation'),
+  benchmark: msg('presets.benchmark'),
+  shot: msg('presets.shot'),
+  checkShot: msg('presets.checkShot'),
+  curb: msg('presets.curb'),
+  azimuth: msg('presets.azimuth'),
+  grade: msg('presets.grade'),
+}));
