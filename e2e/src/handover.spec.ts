@@ -392,7 +392,7 @@ test('an entry that was wrong is put right with every mark that it moves; the ne
   const next = await pdfText(
     await download(page, () => page.getByRole('button', { name: 'Shift handover (PDF)' }).click()),
   );
-  for (const said of ['Shift handover note', 'The key is at the gate.', 'TH-A1 W', 'proved good'])
+  for (const said of ['Shift handover', 'The key is at the gate.', 'TH-A1 W', 'proved good'])
     expect(next).toContain(said);
 
   await place(page, 'Hand over').click();

@@ -331,11 +331,14 @@ test('a junction return: its points and its radius point, with heights of both r
   await dialog.getByRole('textbox', { name: 'Crew', exact: true }).fill('Curb crew');
   await dialog.getByLabel('Mark prefix').fill('WR');
   await dialog.getByLabel('Radius').fill('9');
-  const [from, to] = [dialog.getByRole('group', { name: 'From' }), dialog.getByRole('group', { name: 'To' })];
-  await from.getByLabel(/^Near/).fill('0+045');
+  const [from, to] = [
+    dialog.getByRole('group', { name: 'First curb' }),
+    dialog.getByRole('group', { name: 'Second curb' }),
+  ];
+  await from.getByLabel('Approximate station').fill('0+045');
   await from.getByLabel('Curb line').selectOption({ label: 'face of left kerb' });
   await from.getByLabel('Elevations from').selectOption({ label: 'top of left kerb' });
-  await to.getByLabel(/^Near/).fill('0+012');
+  await to.getByLabel('Approximate station').fill('0+012');
   await to.getByLabel('Curb line').selectOption({ label: 'left edge' });
   await to.getByLabel('Elevations from').selectOption({ label: 'left edge' });
   // The arc of the design, which the drawing shows as the western kerb: 82 degrees to the left on a radius of nine

@@ -14,6 +14,7 @@ export {
   type Term,
   type Wording,
 } from './wording.ts';
+export { airPressure, airTemperature, airWords, HPA_PER_INCH } from './air.ts';
 export { presetWords, termWords } from './presets.ts';
 export { stationErrorSentence } from './stationErrors.ts';
 export {
@@ -53,7 +54,17 @@ export { activityWords, closingWords } from './closing.ts';
 export { stakeNoticeWords } from './stakeNotices.ts';
 export { crewWords, filled, allLanguages, type CrewWords } from './languages/index.ts';
 export { allCautions, reportCautions } from './cautions.ts';
-export { millimetres, smallLength, signedSmall, smallFigure, smallUnit, toleranceWords } from './small.ts';
+export {
+  millimetres,
+  smallLength,
+  signedSmall,
+  smallFigure,
+  offAxes,
+  offAxesHead,
+  offAxesNamed,
+  smallUnit,
+  toleranceWords,
+} from './small.ts';
 export {
   count,
   obstacleWords,

@@ -10,6 +10,7 @@ import {
 import { filled, type CrewWords } from './languages/index.ts';
 import { isNothing, writtenLength } from './rounding.ts';
 import { unitAbbreviationWords } from './vocabulary.ts';
+import { smallFigure, smallUnit } from '@idle-marker/words';
 
 export interface ReadingSentence {
   /** A warning stands apart from the steps; below them what the words on the stake mean, and all else. */
@@ -95,8 +96,9 @@ export function readingSentences(
   if (reading.tolerance)
     sentences.push(
       said('note', form.tolerance, {
-        plan: String(Math.round(reading.tolerance.plan * 1000)),
-        height: String(Math.round(reading.tolerance.height * 1000)),
+        plan: smallFigure(Math.round(reading.tolerance.plan * 1e6) / 1e3, unit),
+        height: smallFigure(Math.round(reading.tolerance.height * 1e6) / 1e3, unit),
+        unit: smallUnit(unit).name,
       }),
     );
   if (reading.carrier === 'lath') sentences.push(said('note', form.facing[reading.facing]));

@@ -46,3 +46,26 @@ export function toleranceWords(
   const feet = (metres: number) => lengthFromMetres(metres, unit).toFixed(3);
   return msg('small.ft2', { feet: feet(plan), feet2: feet(height) });
 }
+
+interface OffAxes {
+  readonly dEMm: number;
+  readonly dNMm: number;
+}
+
+/** What a mark is off by along the axes, in the order of the site: "+3 / −2", "−0.007 / +0.010". */
+export function offAxes({ dEMm, dNMm }: OffAxes, axes: 'EN' | 'NE', unit: LengthUnit): string {
+  const { perMetre, decimals } = smallUnit(unit);
+  return (axes === 'EN' ? [dEMm, dNMm] : [dNMm, dEMm])
+    .map((mm) => formatSigned((mm / 1000) * perMetre, decimals))
+    .join(' / ');
+}
+
+/** The head of a column of those. */
+export const offAxesHead = (axes: 'EN' | 'NE', unit: LengthUnit): string =>
+  msg('small.offAxes', { axes: axes === 'EN' ? 'dE / dN' : 'dN / dE', unit: smallUnit(unit).name });
+
+/** The same in a sentence: "E +3 mm, N −2 mm", "N −0.007 ft, E +0.010 ft". */
+export function offAxesNamed({ dEMm, dNMm }: OffAxes, axes: 'EN' | 'NE', unit: LengthUnit): string {
+  const [e, n] = [`E ${signedSmall(dEMm, unit)}`, `N ${signedSmall(dNMm, unit)}`];
+  return (axes === 'EN' ? [e, n] : [n, e]).join(', ');
+}

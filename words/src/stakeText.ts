@@ -24,6 +24,7 @@ import { msg, worded } from './message.ts';
 import { crewWords, english, filled, type CrewWords } from './languages/index.ts';
 import { isNothing, writtenLength } from './rounding.ts';
 import { unitAbbreviationWords } from './vocabulary.ts';
+import { smallFigure, smallUnit } from '@idle-marker/words';
 
 export interface StakeStyle {
   readonly convention: StakeConvention;
@@ -107,8 +108,9 @@ export function stakeLineWords(line: StakeLine, { convention, unit, rounding }: 
       return filled(form.startsAt, { point: words.point[line.point] });
     case 'tolerance':
       return filled(form.tolerance, {
-        plan: String(Math.round(line.plan * 1000)),
-        height: String(Math.round(line.height * 1000)),
+        plan: smallFigure(Math.round(line.plan * 1e6) / 1e3, unit),
+        height: smallFigure(Math.round(line.height * 1e6) / 1e3, unit),
+        unit: smallUnit(unit).name,
       });
     case 'set':
       return filled(form.set, { day: line.day, who: line.by });

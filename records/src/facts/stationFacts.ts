@@ -1,6 +1,15 @@
 /** Placing the instrument, sighting, solving and deciding. */
 import { formatSigned } from '@idle-marker/core';
-import { msg, angleAsRead, eventWords, fixWords, goodToWords, unitAbbreviationWords } from '@idle-marker/words';
+import {
+  msg,
+  angleAsRead,
+  eventWords,
+  fixWords,
+  goodToWords,
+  unitAbbreviationWords,
+  smallLength,
+  airWords,
+} from '@idle-marker/words';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { goodToOf } from '../station/checked.ts';
 import type { Book } from './book.ts';
@@ -108,12 +117,11 @@ export const STATION_FACTS: Kinds<
   occupation: {
     topic: 'station',
     activity: 'setUp',
-    line: ({ body: { name, instrument, temperatureC, pressureHPa, ppm, ground, windy } }) =>
+    line: ({ body: { name, instrument, temperatureC, pressureHPa, ppm, ground, windy } }, book) =>
       msg('book.setUpCHpaPpmOn', {
         name,
         name2: instrument.name,
-        temperatureC,
-        pressureHPa,
+        air: airWords(temperatureC, pressureHPa, book.state.settings.lengthUnit),
         ppm: ppm.toFixed(1),
         ground,
         windy: windy ? ', windy' : '',
@@ -134,8 +142,8 @@ export const STATION_FACTS: Kinds<
         name,
         length: book.length(offset),
         length2: book.length(antennaHeight),
-        sdPlanMm: fit.sdPlanMm,
-        sdHeightMm: fit.sdHeightMm,
+        plan: smallLength(fit.sdPlanMm / 1000, book.state.settings.lengthUnit),
+        elevation: smallLength(fit.sdHeightMm / 1000, book.state.settings.lengthUnit),
         note: note ? `; ${note}` : '',
       }),
   },

@@ -1,10 +1,10 @@
 /** What is drawn to set out from, what is set, what stands, and what is handed over. */
-import { formatSigned } from '@idle-marker/core';
 import {
   msg,
   alignmentKindWords,
   areaKindWords,
   cutFillWords,
+  offAxesNamed,
   faceEdgeWords,
   roadPlaceWords,
 } from '@idle-marker/words';
@@ -42,7 +42,9 @@ function gridSaid({ body: { name, letters, numbers, retired, supersedes } }: Fac
 
 function markSaid({ body }: Fact<'mark'>, { state, length }: Book): string {
   const { name, state: markState, dEMm, dNMm, hubZ, cutFill } = body;
-  const off = msg('book.offEMmNMm', { signed: formatSigned(dEMm, 0), signed2: formatSigned(dNMm, 0) });
+  const off = msg('book.off', {
+    axes: offAxesNamed({ dEMm, dNMm }, state.settings.axisOrder, state.settings.lengthUnit),
+  });
   return `${name} ${markState}, ${off}${hubZ === null ? '' : msg('book.hub', { length: length(hubZ), cutFill: cutFillWords(cutFill, state.settings.lengthUnit) })}`;
 }
 

@@ -64,6 +64,8 @@ export type WithheldReason = StandingReason | 'PLAN_CHANGED' | 'REPORTED_DESTROY
 export interface CutSheet {
   readonly site: string;
   readonly lengthUnit: LengthUnit;
+  /** Order of coordinates; east first on sheets of before it was kept. */
+  readonly axes?: 'EN' | 'NE';
   readonly siteZero: Metres | null;
   readonly package: string;
   readonly crew: string;
@@ -180,6 +182,7 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
   return {
     site: settings.name,
     lengthUnit: settings.lengthUnit,
+    axes: settings.axisOrder,
     siteZero: settings.siteZero,
     package: body.name,
     crew: body.crew,

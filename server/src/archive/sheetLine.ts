@@ -123,6 +123,7 @@ const Station = Type.Object({
 const CONTENT = {
   site: Line,
   lengthUnit,
+  axes: Type.Optional(Words('EN', 'NE')),
   siteZero: LengthOrNull,
   package: Line,
   crew: Line,

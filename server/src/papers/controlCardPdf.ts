@@ -19,6 +19,8 @@ import {
   unitAbbreviationWords,
   VISIT,
   type SheetClock,
+  smallFigure,
+  smallUnit,
 } from '@idle-marker/words';
 import { Flow } from '../pdf/flow.ts';
 import { drawScene, finish, footPages, INKS, MARGIN, newDocument, widthOfText, write } from '../pdf/pdfPage.ts';
@@ -100,7 +102,11 @@ function pairsOf(
     ],
     [
       msg('papers.howWell'),
-      msg('papers.planMmHeightMmStandardDeviations', { sdHMm: body.sdHMm ?? '–', sdZMm: body.sdZMm ?? '–' }),
+      msg('papers.planMmHeightMmStandardDeviations', {
+        plan: smallFigure(body.sdHMm, asked.unit),
+        elevation: smallFigure(body.sdZMm, asked.unit),
+        unit: smallUnit(asked.unit).name,
+      }),
     ],
     [
       msg('papers.type'),

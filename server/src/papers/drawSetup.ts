@@ -14,6 +14,8 @@ import {
   unitAbbreviationWords,
   withoutStop,
   worded,
+  smallFigure,
+  airWords,
 } from '@idle-marker/words';
 import type { Column } from '../pdf/flow.ts';
 import { INKS, MARGIN, write } from '../pdf/pdfPage.ts';
@@ -116,8 +118,7 @@ function setupPairs(pen: Pen, book: SetupBook): readonly (readonly [string, stri
     [
       msg('papers.weather'),
       msg('papers.cHpaPpmOn', {
-        temperatureC: weather.temperatureC,
-        pressureHPa: weather.pressureHPa,
+        air: airWords(weather.temperatureC, weather.pressureHPa, unit),
         signed: formatSigned(weather.ppm, 1),
         windy: weather.windy ? ', windy' : '',
         ground: weather.ground,
@@ -177,10 +178,10 @@ async function drawControl({ flow, clock, length, small, unit, axes }: Pen, book
       ...(axes === 'EN' ? axisColumns : axisColumns.reverse()),
       { title: msg('common.height'), width: 48, right: true, text: ({ z }) => length(z) },
       {
-        title: msg('papers.sdPlanHeightMm'),
+        title: msg('papers.sdPlanHeight', { unit: smallUnit(unit).name }),
         width: 54,
         right: true,
-        text: ({ sdHMm, sdZMm }) => `${sdHMm ?? '–'} / ${sdZMm ?? '–'}`,
+        text: ({ sdHMm, sdZMm }) => `${smallFigure(sdHMm, unit)} / ${smallFigure(sdZMm, unit)}`,
       },
       {
         title: msg('papers.measuredListedENHeight', { name: smallUnit(unit).name }),

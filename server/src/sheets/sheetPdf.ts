@@ -1,5 +1,5 @@
 /** A cut sheet as PDF: text selectable, fonts embedded, every figure as on the CSV. */
-import { formatLength, formatSigned, type LengthUnit } from '@idle-marker/core';
+import { formatLength, type LengthUnit } from '@idle-marker/core';
 import {
   boardFor,
   north,
@@ -34,6 +34,8 @@ import {
   writtenLength,
   type SheetClock,
   worded,
+  offAxesHead,
+  offAxes,
 } from '@idle-marker/words';
 import { Flow, type Column } from '../pdf/flow.ts';
 import { missingLetters } from '../pdf/letters.ts';
@@ -95,10 +97,10 @@ function columnsOf(sheet: NumberedSheet, clock: SheetClock): readonly Column<Cut
     { title: msg('papers.design'), width: 34, right: true, text: (row) => heights(row.designZ, sheet) },
     { title: 'Cut / fill', width: 55, right: true, bold: true, text: (row) => bothCuts(row, sheet) },
     {
-      title: msg('papers.eNOffMm'),
+      title: offAxesHead(sheet.axes ?? 'EN', unit),
       width: 50,
       right: true,
-      text: (row) => `${formatSigned(row.dEMm, 0)} / ${formatSigned(row.dNMm, 0)}`,
+      text: (row) => offAxes(row, sheet.axes ?? 'EN', unit),
     },
     {
       title: msg('common.station'),

@@ -18,6 +18,7 @@ import {
   unitAbbreviationWords,
   type Rounding,
   sheetCheckWords,
+  smallUnit,
 } from '@idle-marker/words';
 
 /** A length keeps its decimals as text of a number; anything else is text or a plain number. */
@@ -74,6 +75,10 @@ export function sheetTable(sheet: NumberedSheet): SheetTable {
     metres === null ? null : { length: Number(lengthFromMetres(metres, lengthUnit).toFixed(LENGTH_DECIMALS)) };
   const overZero = (metres: number | null): TableCell =>
     length(metres === null || siteZero === null ? null : metres - siteZero);
+  const small = smallUnit(lengthUnit);
+  const off = (mm: number, decimals = 0): number =>
+    Number(((mm / 1000) * small.perMetre).toFixed(small.decimals || decimals));
+  const inOrder = <T>(east: T, north: T): readonly T[] => (sheet.axes === 'NE' ? [north, east] : [east, north]);
   const both = sheet.bothHeights === true && siteZero !== null;
   const zeroColumns: readonly Column[] = [
     [msg('papers.hubOverSiteZero', { unit }), (row) => overZero(row.hubZ)],
@@ -92,10 +97,14 @@ export function sheetTable(sheet: NumberedSheet): SheetTable {
     [msg('papers.cutOrFill'), (row) => cutFillWords(row.cutFill, lengthUnit, roundingOf(row, sheet))],
     [msg('papers.secondFeature'), (row) => secondHeight(row, sheet)?.to ?? null],
     [msg('papers.cutOrFillToIt'), (row) => secondHeight(row, sheet)?.text ?? null],
-    [msg('papers.east', { unit }), (row) => length(row.place.e)],
-    [msg('papers.north', { unit }), (row) => length(row.place.n)],
-    [msg('papers.eastOffMm'), (row) => Math.round(row.dEMm)],
-    [msg('papers.northOffMm'), (row) => Math.round(row.dNMm)],
+    ...inOrder<Column>(
+      [msg('papers.east', { unit }), (row) => length(row.place.e)],
+      [msg('papers.north', { unit }), (row) => length(row.place.n)],
+    ),
+    ...inOrder<Column>(
+      [msg('papers.eastOff', { unit: small.name }), (row) => off(row.dEMm)],
+      [msg('papers.northOff', { unit: small.name }), (row) => off(row.dNMm)],
+    ),
     [
       msg('common.station'),
       (row) => (row.provisional ? msg('papers.provisional', { station: row.station }) : row.station),
@@ -108,8 +117,8 @@ export function sheetTable(sheet: NumberedSheet): SheetTable {
     [msg('papers.proofAfter'), (row) => clock.time(row.proofAfter)],
     [msg('papers.timeZone'), () => timeZone],
     [msg('papers.standing'), (row) => standingWords()[row.standing]],
-    [msg('papers.withinMmPlan'), () => sheet.planMm],
-    [msg('papers.withinMmHeight'), () => sheet.heightMm],
+    [msg('papers.withinPlan', { unit: small.name }), () => off(sheet.planMm, 1)],
+    [msg('papers.withinHeight', { unit: small.name }), () => off(sheet.heightMm, 1)],
     [msg('papers.siteZero', { unit }), () => length(siteZero)],
     [msg('papers.stakeText'), (row) => row.stakeText.join(' | ')],
     [msg('papers.sheet'), () => sheet.number],

@@ -1,9 +1,10 @@
 import { useId } from 'react';
-import { sectionAt } from '@idle-marker/core';
+import { METRES_PER_UNIT, sectionAt } from '@idle-marker/core';
 import { crossSection, type Road } from '@idle-marker/records';
 import { msg, stringWords } from '@idle-marker/words';
 import { useUnits } from '../field/useUnits.ts';
 import { useSize } from '../ui/useSize.ts';
+import { niceTicks } from '../ui/niceTicks.ts';
 
 interface SectionDrawingProps {
   readonly road: Road;
@@ -25,12 +26,6 @@ const MARGIN = { left: 52, right: 20, top: 40, bottom: 76 };
 const EXAGGERATIONS = [10, 5, 4, 3, 2, 1] as const;
 const LETTER = 6.4;
 const LABEL_ROWS = 4;
-
-const niceStep = (span: number): number => {
-  const rough = span / 5;
-  const power = 10 ** Math.floor(Math.log10(rough));
-  return [1, 2, 5, 10].map((each) => each * power).find((each) => each >= rough)!;
-};
 
 /** The road cut across at a station, looking ahead: strings with their heights, the ground, and what is there now. */
 export function SectionDrawing({ road, station, title, at, ground = [], measured = [], chosen }: SectionDrawingProps) {
@@ -65,8 +60,9 @@ export function SectionDrawing({ road, station, title, at, ground = [], measured
   const x = (offset: number) => MARGIN.left + (offset - left) * scale;
   const y = (z: number) => MARGIN.top + room / 2 - (z - middle) * tall;
   const [bottom, top] = [middle - room / 2 / tall, middle + room / 2 / tall];
-  const step = niceStep(top - bottom);
-  const marks = Array.from({ length: 16 }, (_, i) => (Math.ceil(bottom / step) + i) * step).filter((z) => z <= top);
+  // Round in the site's own unit.
+  const metres = METRES_PER_UNIT[units.lengthUnit];
+  const marks = niceTicks(bottom / metres, top / metres, 5).map((each) => each * metres);
   const grounds = ground.flatMap(({ offset, z }) =>
     z === null || offset < left || offset > right ? [] : [{ offset, z }],
   );

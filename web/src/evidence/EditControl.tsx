@@ -1,7 +1,6 @@
 import { useState } from 'react';
-import { formatSigned } from '@idle-marker/core';
 import { freeName, type ControlMark } from '@idle-marker/records';
-import { msg, worded } from '@idle-marker/words';
+import { msg, worded, signedSmall } from '@idle-marker/words';
 import { DraftField } from '../field/DraftField.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
@@ -10,6 +9,7 @@ import { dayAndTime } from '../ui/time.ts';
 import { NameTaken, type GivenPlace } from './NameTaken.tsx';
 import { useControlForm, type Body, type ControlFormProps } from './useControlForm.ts';
 import { ControlDetails } from './ControlDetails.tsx';
+import { SmallField } from '../field/SmallField.tsx';
 
 const kindChoices = worded((): readonly (readonly [Body['kind'], string])[] => [
   ['pin', msg('common.pinInConcrete')],
@@ -137,26 +137,19 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
           error={shown(errors.z, places.z.text !== '')}
           help={
             before && before.z !== null && place.z !== null && Math.abs(place.z - before.z) > 5e-5
-              ? msg('evidence.mmAgainstTheRevisionBefore', { signed: formatSigned((place.z - before.z) * 1000, 1) })
+              ? msg('evidence.mmAgainstTheRevisionBefore', {
+                  signed: signedSmall((place.z - before.z) * 1000, units.lengthUnit),
+                })
               : undefined
           }
         />
-        <Field
+        <SmallField
           label={msg('evidence.standardDeviationInPlanPerAxis')}
-          unit="mm"
-          value={sdH}
-          inputMode="decimal"
-          onChange={(event) => setSdH(event.target.value)}
+          draft={sdH}
+          onDraft={setSdH}
           error={errors.sdH}
         />
-        <Field
-          label={msg('evidence.standardDeviationInHeight')}
-          unit="mm"
-          value={sdZ}
-          inputMode="decimal"
-          onChange={(event) => setSdZ(event.target.value)}
-          error={errors.sdZ}
-        />
+        <SmallField label={msg('evidence.standardDeviationInHeight')} draft={sdZ} onDraft={setSdZ} error={errors.sdZ} />
         <Field
           label={mark ? msg('evidence.sourceOrWhatWasChangedNeeded') : msg('evidence.source')}
           value={source}

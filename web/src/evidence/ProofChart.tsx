@@ -1,7 +1,9 @@
 import { Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { Fact } from '@idle-marker/contract';
 import { classOf } from '@idle-marker/records';
-import { msg } from '@idle-marker/words';
+import { msg, smallUnit } from '@idle-marker/words';
+import { useUnits } from '../field/useUnits.ts';
+import { niceTicks } from '../ui/niceTicks.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { clockTime } from '../ui/time.ts';
 
@@ -11,14 +13,12 @@ interface Point {
   readonly height: number | null;
 }
 
-/** Proofs keep millimetres, and so does the axis. */
-const PER_METRE = 1000;
-
-const round = (value: unknown): number | null => (typeof value === 'number' ? Number(value.toFixed(1)) : null);
-
 /** Plan and height misfit of each proof over the day, against what the class allows. */
 export function ProofChart({ proofs, classId }: { proofs: readonly Fact<'proof'>[]; classId: string }) {
   const asked = classOf(useSite().state, classId);
+  const { name: unit, perMetre, decimals } = smallUnit(useUnits().lengthUnit);
+  const figure = (metres: number) => Number((metres * perMetre).toFixed(decimals + 1));
+  const round = (mm: unknown): number | null => (typeof mm === 'number' ? figure(mm / 1000) : null);
   const points = proofs
     .map((proof): Point => ({
       at: Date.parse(proof.at),
@@ -32,15 +32,17 @@ export function ProofChart({ proofs, classId }: { proofs: readonly Fact<'proof'>
       <Plot
         points={points}
         part="plan"
-        limit={asked.plan * PER_METRE}
-        words={msg('evidence.proofsOffInPlanMmTheDashed')}
+        limit={figure(asked.plan)}
+        unit={unit}
+        words={msg('evidence.proofsOffInPlanMmTheDashed', { unit })}
       />
       {points.some((point) => point.height !== null) && (
         <Plot
           points={points}
           part="height"
-          limit={asked.height * PER_METRE}
-          words={msg('evidence.proofsOffInHeightMmPlusIs')}
+          limit={figure(asked.height)}
+          unit={unit}
+          words={msg('evidence.proofsOffInHeightMmPlusIs', { unit })}
         />
       )}
     </>
@@ -51,15 +53,16 @@ interface PlotProps {
   readonly points: readonly Point[];
   readonly part: 'plan' | 'height';
   readonly limit: number;
+  readonly unit: string;
   readonly words: string;
 }
 
-function Plot({ points, part, limit, words }: PlotProps) {
+function Plot({ points, part, limit, unit, words }: PlotProps) {
   const label = (at: number) => clockTime(new Date(at));
   // Ticks at the proofs themselves, one a minute: an axis that says 13:10 five times tells nothing.
   const ticks = points.map(({ at }) => at).filter((at, i, all) => i === 0 || label(at) !== label(all[i - 1]!));
   const largest = Math.max(limit, ...points.map((point) => Math.abs(point[part] ?? 0)));
-  const edge = Math.ceil(largest * 1.3);
+  const edge = largest * 1.3;
   const limits = part === 'plan' ? [limit] : [limit, -limit];
   return (
     <figure className="mt-3">
@@ -77,13 +80,14 @@ function Plot({ points, part, limit, words }: PlotProps) {
             />
             <YAxis
               domain={[part === 'plan' ? 0 : -edge, edge]}
+              ticks={niceTicks(part === 'plan' ? 0 : -edge, edge)}
               tick={{ fontSize: 12, fill: 'var(--ink2)' }}
               stroke="var(--ink2)"
               width={58}
             />
             <Tooltip
               labelFormatter={(at) => label(Number(at))}
-              formatter={(value) => [msg('common.mm', { value: String(value) }), msg('evidence.offIn', { part })]}
+              formatter={(value) => [`${String(value)} ${unit}`, msg('evidence.offIn', { part })]}
             />
             {part === 'height' && <ReferenceLine y={0} stroke="var(--ink2)" />}
             {limits.map((y) => (

@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import { planDistance } from '@idle-marker/core';
+import { planDistance, type LengthUnit } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { TWIN_DISTANCE } from '@idle-marker/formats';
 import { alikeName, sameAsBefore, type ControlMark } from '@idle-marker/records';
-import { msg } from '@idle-marker/words';
+import { msg, smallUnit } from '@idle-marker/words';
 import { newId } from '../data/uuid.ts';
-import { lengthDraft, lengthOf, type Draft } from '../field/draft.ts';
+import { lengthDraft, lengthOf, type Draft, smallOf, smallDraft, usualSd } from '../field/draft.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { useUnits } from '../field/useUnits.ts';
 import { type GivenPlace } from './NameTaken.tsx';
@@ -22,6 +22,10 @@ export interface ControlFormProps {
   onClose(): void;
 }
 
+const sdDraft = (mm: number | null | undefined, unit: LengthUnit): Draft<number> =>
+  mm === null || mm === undefined ? usualSd(unit) : smallDraft(mm, unit);
+const isSd = (mm: number): boolean => mm >= 0 && mm <= 10_000;
+
 /** What ControlForm shows, and what its buttons do. */
 export function useControlForm({ mark, place: typed, onClose }: Pick<ControlFormProps, 'mark' | 'place' | 'onClose'>) {
   const { state, say } = useSite();
@@ -34,8 +38,8 @@ export function useControlForm({ mark, place: typed, onClose }: Pick<ControlForm
     n: lengthDraft(first?.n, units),
     z: lengthDraft(first?.z, units),
   }));
-  const [sdH, setSdH] = useState(String(before?.sdHMm ?? 2));
-  const [sdZ, setSdZ] = useState(String(before?.sdZMm ?? 2));
+  const [sdH, setSdH] = useState(() => sdDraft(before?.sdHMm, units.lengthUnit));
+  const [sdZ, setSdZ] = useState(() => sdDraft(before?.sdZMm, units.lengthUnit));
   const [kind, setKind] = useState<Body['kind']>(before?.kind ?? 'pin');
   const [condition, setCondition] = useState<Body['condition']>(before?.condition ?? 'usable');
   const [usePlan, setUsePlan] = useState(before === undefined || before.e === null ? true : before.usePlan);
@@ -95,12 +99,12 @@ export function useControlForm({ mark, place: typed, onClose }: Pick<ControlForm
     source: mark && source.trim() === '' ? msg('evidence.sayWhereTheNewFiguresComeFrom') : null,
     rating: rating !== 'kind' && ratingReason.trim() === '' ? msg('evidence.sayWhyItIsRatedOtherwiseThan') : null,
     sdH:
-      place.e !== null && !(Number(sdH) >= 0 && Number(sdH) <= 10_000 && sdH.trim() !== '')
-        ? msg('common.giveMillimetres0OrMore')
+      place.e !== null && !isSd(smallOf(sdH, units.lengthUnit))
+        ? msg('common.giveMillimetres0OrMore', { unit: smallUnit(units.lengthUnit).name })
         : null,
     sdZ:
-      place.z !== null && !(Number(sdZ) >= 0 && Number(sdZ) <= 10_000 && sdZ.trim() !== '')
-        ? msg('common.giveMillimetres0OrMore')
+      place.z !== null && !isSd(smallOf(sdZ, units.lengthUnit))
+        ? msg('common.giveMillimetres0OrMore', { unit: smallUnit(units.lengthUnit).name })
         : null,
   };
   const faulty = Object.values(errors).some((error) => error !== null);
@@ -111,8 +115,8 @@ export function useControlForm({ mark, place: typed, onClose }: Pick<ControlForm
       mark: mark?.id ?? newId(),
       name: name.trim(),
       ...place,
-      sdHMm: place.e === null ? null : Number(sdH),
-      sdZMm: place.z === null ? null : Number(sdZ),
+      sdHMm: place.e === null ? null : smallOf(sdH, units.lengthUnit),
+      sdZMm: place.z === null ? null : smallOf(sdZ, units.lengthUnit),
       kind,
       usePlan: usePlan && place.e !== null,
       useHeight: useHeight && place.z !== null,

@@ -3,6 +3,9 @@
  * that text. Texts are rounded for people; what was drawn, measured or computed must not come back rounded because a
  * dialog was opened.
  */
+import type { LengthUnit } from '@idle-marker/core';
+import { smallFigure, smallUnit } from '@idle-marker/words';
+
 export interface Draft<T> {
   readonly text: string;
   /** Not there once the text was edited: then the text is what counts. */
@@ -22,6 +25,20 @@ interface LengthTexts {
   edit(metres: number | null): string;
   readLength(text: string): number | null;
 }
+
+/** Of a figure that is kept in millimetres, shown in the small unit of the site. */
+export const smallDraft = (mm: number | null | undefined, unit: LengthUnit): Draft<number> =>
+  mm === null || mm === undefined ? typed('') : written(mm, smallFigure(mm, unit));
+
+/** What a surveyed mark is listed as good to where nobody says: two millimetres, seven thousandths of a foot. */
+export const usualSd = (unit: LengthUnit): Draft<number> => smallDraft(unit === 'metre' ? 2 : 2.134, unit);
+
+/** Millimetres, to a thousandth; not a number for what is none. */
+export const smallOf = (draft: Draft<number>, unit: LengthUnit): number =>
+  valueOf(draft, (text) => {
+    const figure = text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-'));
+    return Math.round((figure / smallUnit(unit).perMetre) * 1e6) / 1e3;
+  });
 
 /** Of a length in metres; empty for null. */
 export const lengthDraft = (metres: number | null | undefined, units: LengthTexts): Draft<number> =>

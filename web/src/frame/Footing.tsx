@@ -6,7 +6,7 @@ import { useSite } from '../site/SiteContext.tsx';
 import { useActiveRoad, useRoads } from '../site/useRoads.ts';
 import { useUnits } from '../field/useUnits.ts';
 import { goodToOf, pairedDue, type PairedSolution } from '@idle-marker/records';
-import { msg, goodToWords, pairedDueShort, unprovenShort, worded } from '@idle-marker/words';
+import { msg, goodToWords, pairedDueShort, unprovenShort, worded, airTemperature } from '@idle-marker/words';
 import { LinkMenu } from './LinkMenu.tsx';
 import { useProofAge } from '../site/railFacts.ts';
 import { LOW_BATTERY } from '../link/instrumentLink.ts';
@@ -130,7 +130,7 @@ export function Footing() {
       {occupation && (
         <Cell className="max-2xl:hidden">
           {msg('frame.cPpm', {
-            temperatureC: occupation.body.temperatureC,
+            temperature: airTemperature(occupation.body.temperatureC, units.lengthUnit),
             ppm: occupation.body.ppm >= 0 ? '+' : '−',
             ppm2: Math.abs(occupation.body.ppm).toFixed(1),
           })}

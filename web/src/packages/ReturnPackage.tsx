@@ -39,8 +39,8 @@ export function ReturnPackage({
       <ReturnFields model={model} />
       <div className="mt-3 grid gap-4 md:grid-cols-2">
         <div className="flex flex-col gap-3">
-          {fields(msg('common.from'), from, setFrom, errors.from)}
-          {fields(msg('common.to2'), to, setTo, errors.to)}
+          {fields(msg('packages.firstCurb'), from, setFrom, errors.from)}
+          {fields(msg('packages.secondCurb'), to, setTo, errors.to)}
           {errors.found && <p className="font-medium text-brick">{errors.found}</p>}
           {errors.plans && <p className="font-medium text-brick">{errors.plans}</p>}
           {made && (

@@ -1,4 +1,4 @@
-import { graduation, type Move, type Viewpoint } from '@idle-marker/core';
+import { graduation, METRES_PER_UNIT, type Move, type Viewpoint } from '@idle-marker/core';
 import { msg, directionWords } from '@idle-marker/words';
 import { useUnits } from '../field/useUnits.ts';
 import { useSize } from '../ui/useSize.ts';
@@ -25,7 +25,8 @@ const LARGEST_HALF = 300;
 const ROOMY_HALF = 110;
 /** And below this those of five centimetres and of none. */
 const SMALL_HALF = 75;
-const LABELS = [2, 0.5, 0.05, 0, -0.05, -0.5, -2];
+/** Round figures of the unit that the scales are written in; the last one carries its name. */
+const SCALE = { metre: [0.05, 0.5, 2], feet: [0.05, 0.5, 5] } as const;
 
 /**
  * Two graduated scales with the tolerance in the middle and the pole moving over them. The board's top is what the
@@ -47,11 +48,9 @@ export function GuidanceBoard({ move, trail, viewpoint, tolerance, toleranceWord
   const x = (each: Move) => cx - graduation(each.right) * half;
   const y = (each: Move) => cy + graduation(each.up) * half;
   const corner = bracket * 0.45;
-  const text = (metres: number) =>
-    units.length(
-      Math.abs(metres),
-      Math.abs(metres) >= 0.5 || metres === 0 ? (metres === 2 || metres === -2 || metres === 0 ? 0 : 1) : 2,
-    );
+  const scale = units.lengthUnit === 'metre' ? SCALE.metre : SCALE.feet;
+  const labels = [...scale.toReversed(), 0, ...scale.map((each) => -each)];
+  const metresOf = (label: number) => label * METRES_PER_UNIT[units.lengthUnit];
   return (
     <svg
       ref={frame}
@@ -83,19 +82,22 @@ export function GuidanceBoard({ move, trail, viewpoint, tolerance, toleranceWord
         <path d={`M${cx + half + 40} ${cy - half}V${cy + half}M${cx - half} ${cy + half + 12}H${cx + half}`} />
       </g>
       <g fontSize="13" fill="var(--ink2)" className="figures">
-        {LABELS.map((metres) => (
-          <text key={`y${metres}`} x={cx + half + 32} y={cy - graduation(metres) * half + 5} textAnchor="end">
-            {text(metres)}
+        {labels.map((label) => (
+          <text key={`y${label}`} x={cx + half + 32} y={cy - graduation(metresOf(label)) * half + 5} textAnchor="end">
+            {Math.abs(label)}
           </text>
         ))}
-        {LABELS.filter(
-          (metres) => isRoomy || (Math.abs(metres) !== 0.5 && (half >= SMALL_HALF || Math.abs(metres) !== 0.05)),
-        ).map((metres) => (
-          <text key={`x${metres}`} x={cx + graduation(metres) * half} y={cy + half + 31} textAnchor="middle">
-            {text(metres)}
-            {metres === 2 ? ` ${units.unit}` : ''}
-          </text>
-        ))}
+        {labels
+          .filter(
+            (label) =>
+              isRoomy || (Math.abs(label) !== scale[1] && (half >= SMALL_HALF || Math.abs(label) !== scale[0])),
+          )
+          .map((label) => (
+            <text key={`x${label}`} x={cx + graduation(metresOf(label)) * half} y={cy + half + 31} textAnchor="middle">
+              {Math.abs(label)}
+              {label === scale[2] ? ` ${units.unit}` : ''}
+            </text>
+          ))}
       </g>
       <g stroke="var(--pencil)" strokeWidth="3" fill="none">
         {[-1, 1].flatMap((sx) =>

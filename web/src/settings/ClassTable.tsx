@@ -1,11 +1,30 @@
+import { useState } from 'react';
 import { lengthFromMetres, lengthToMetres, type LengthUnit } from '@idle-marker/core';
-import { msg, unitAbbreviationWords } from '@idle-marker/words';
+import { msg, smallUnit, unitAbbreviationWords } from '@idle-marker/words';
 import type { FactBody } from '@idle-marker/contract';
 import { TABLE, TD_WORD, TH_WORD } from '../ui/table.ts';
 
 type Classes = FactBody<'site'>['classes'];
 
-/** Tolerances by purpose, in millimetres, editable in place. */
+/** Keeps the text as it is typed: a figure that is half written is not rounded under the hand. */
+function FigureInput({ label, text, onText }: { label: string; text: string; onText(text: string): void }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  return (
+    <input
+      inputMode="decimal"
+      aria-label={label}
+      value={typed ?? text}
+      onChange={(event) => {
+        setTyped(event.target.value);
+        onText(event.target.value);
+      }}
+      onBlur={() => setTyped(null)}
+      className="figures min-h-10 w-24 rounded-sm border border-ink2 bg-sheet px-2"
+    />
+  );
+}
+
+/** Tolerances by purpose, in the small unit of the site, editable in place. */
 export function ClassTable({
   unit,
   classes,
@@ -16,7 +35,7 @@ export function ClassTable({
   onChange(classes: Classes): void;
 }) {
   const offset = (id: string, text: string) => {
-    const value = Number(text);
+    const value = Number(text.replace(',', '.'));
     onChange(
       classes.map((each) =>
         each.id === id ? { ...each, offset: text === '' || !(value > 0) ? null : lengthToMetres(value, unit) } : each,
@@ -29,14 +48,20 @@ export function ClassTable({
         each.id === id ? { ...each, [field]: field === 'leastMarks' ? Math.max(2, Math.round(value)) : value } : each,
       ),
     );
+  const small = smallUnit(unit);
+  const words = {
+    planMm: msg('settings.planWithin'),
+    heightMm: msg('settings.heightWithin'),
+    leastMarks: msg('settings.leastControlMarks2'),
+  };
   return (
     <table className={TABLE}>
       <thead>
         <tr>
           {[
             msg('settings.class'),
-            msg('settings.planWithinMm'),
-            msg('settings.heightWithinMm'),
+            msg('settings.planWithinMm', { unit: small.name }),
+            msg('settings.heightWithinMm', { unit: small.name }),
             msg('settings.leastControlMarks'),
             msg('settings.hubsUsuallyOffBy', { unitAbbreviation: unitAbbreviationWords()[unit] }),
           ].map((title) => (
@@ -52,26 +77,31 @@ export function ClassTable({
             <td className={TD_WORD}>{each.name}</td>
             {(['planMm', 'heightMm', 'leastMarks'] as const).map((field) => (
               <td key={field} className={TD_WORD}>
-                <input
-                  type="number"
-                  min={field === 'leastMarks' ? 2 : 0.1}
-                  step={field === 'leastMarks' ? 1 : 'any'}
-                  aria-label={`${each.name}, ${field === 'planMm' ? msg('settings.planWithin') : field === 'heightMm' ? msg('settings.heightWithin') : msg('settings.leastControlMarks2')}`}
-                  value={each[field]}
-                  onChange={(event) => edit(each.id, field, Number(event.target.value))}
-                  className="figures min-h-10 w-24 rounded-sm border border-ink2 bg-sheet px-2"
+                <FigureInput
+                  label={`${each.name}, ${words[field]}`}
+                  text={
+                    field === 'leastMarks'
+                      ? String(each.leastMarks)
+                      : String(Number(((each[field] / 1000) * small.perMetre).toFixed(small.decimals + 1)))
+                  }
+                  onText={(text) => {
+                    const figure = Number(text.replace(',', '.'));
+                    edit(
+                      each.id,
+                      field,
+                      field === 'leastMarks' ? figure : Math.round((figure / small.perMetre) * 1e6) / 1e3,
+                    );
+                  }}
                 />
               </td>
             ))}
             <td className={TD_WORD}>
-              <input
-                type="number"
-                min={0}
-                step="any"
-                aria-label={msg('settings.hubsUsuallyOffBy2', { name: each.name })}
-                value={(each.offset ?? null) === null ? '' : Number(lengthFromMetres(each.offset!, unit).toFixed(4))}
-                onChange={(event) => offset(each.id, event.target.value)}
-                className="figures min-h-10 w-24 rounded-sm border border-ink2 bg-sheet px-2"
+              <FigureInput
+                label={msg('settings.hubsUsuallyOffBy2', { name: each.name })}
+                text={
+                  (each.offset ?? null) === null ? '' : String(Number(lengthFromMetres(each.offset!, unit).toFixed(4)))
+                }
+                onText={(text) => offset(each.id, text)}
               />
             </td>
           </tr>

@@ -57,7 +57,7 @@ export const emptySite = worded((): SiteDraft => ({
   heightDatum: '',
   scale: '1',
   interval: '60',
-  classes: defaultClasses(),
+  classes: defaultClasses('metre'),
   practiceGround: null,
   paint: '',
   surveyor: '',

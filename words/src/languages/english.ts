@@ -49,7 +49,7 @@ const northAmerican = (): CrewWords => ({
     squareAhead: 'AHEAD: square to the line ahead',
     insideAngle: 'OFF BOTH LINES, corner at {length}',
     startsAt: 'figures start at the {point}',
-    tolerance: 'within {plan} / {height} mm',
+    tolerance: 'within {plan} / {height} {unit}',
     set: 'set {day}, {who}',
   },
   reading: {
@@ -75,7 +75,7 @@ const northAmerican = (): CrewWords => ({
     unusual: 'Not the usual on this site: the figure is to the {what}, not the {usual}.',
     inDoubt: 'DO NOT BUILD FROM THIS MARK. It is in doubt. Ask {who} first.',
     notProven: 'Not verified yet: ask before placing concrete or steel.',
-    tolerance: 'Set within {plan} mm in plan and {height} mm in elevation.',
+    tolerance: 'Set within {plan} {unit} in plan and {height} {unit} in elevation.',
     facing: {
       toItem: 'The writing faces the work.',
       angled: 'The writing faces halfway toward the work, so you can read it from the road.',
@@ -175,7 +175,7 @@ const BRITISH: Otherwise<CrewWords> = {
       'From the {point}, measure {length} level, square to the road, to the {side} looking up-chainage. That is the {what}.',
     same: '{what}: at the same level as the {point}.',
     noHeight: 'No level was measured on this mark. Do not take one from it.',
-    tolerance: 'Set within {plan} mm in plan and {height} mm in level.',
+    tolerance: 'Set within {plan} {unit} in plan and {height} {unit} in level.',
     facing: { angled: 'The writing faces halfway towards the work, so you can read it from the road.' },
     hub: 'peg',
   },

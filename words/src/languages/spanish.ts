@@ -62,7 +62,7 @@ export const SPANISH: CrewWords = {
     squareAhead: 'ADELANTE: a escuadra de la línea siguiente',
     insideAngle: 'DE AMBAS LÍNEAS, esquina a {length}',
     startsAt: 'medidas desde: {point}',
-    tolerance: 'dentro de {plan} / {height} mm',
+    tolerance: 'dentro de {plan} / {height} {unit}',
     set: 'colocada {day}, {who}',
   },
   reading: {
@@ -88,7 +88,7 @@ export const SPANISH: CrewWords = {
     unusual: 'No es lo usual aquí: la medida va a: {what}; no a: {usual}.',
     inDoubt: 'NO CONSTRUYA CON ESTA MARCA. Está en duda. Pregunte primero a {who}.',
     notProven: 'Todavía sin verificar: pregunte antes de colar concreto o montar acero.',
-    tolerance: 'Se colocó dentro de {plan} mm en planta y {height} mm en altura.',
+    tolerance: 'Se colocó dentro de {plan} {unit} en planta y {height} {unit} en altura.',
     facing: {
       toItem: 'La escritura mira hacia lo que se va a construir.',
       angled: 'La escritura está girada a medias hacia lo que se va a construir, para leerla desde el camino.',

@@ -61,7 +61,7 @@ export const fieldbook = {
   to: '{dayAndTime} to {clockTime}{closed}',
   mmPpmAboveGround: '{name}, {angleSdSec}″, {distSdMm} mm + {distSdPpm} ppm, {length} {unit} above ground',
   weather: 'Weather',
-  cHpaPpmOn: '{temperatureC} °C, {pressureHPa} hPa: {signed} ppm{windy}; on {ground}',
+  cHpaPpmOn: '{air}: {signed} ppm{windy}; on {ground}',
   height95: '{axes}, elevation {length}; 95 %: {goodTo}',
   notDecided: 'not decided',
   decision: 'Decision',

@@ -37,7 +37,7 @@ export const frame = {
   old: 'out of date',
   notLevel: 'Not level',
   battery: 'Battery {battery} %',
-  cPpm: '{temperatureC} °C · {ppm}{ppm2} ppm',
+  cPpm: '{temperature} · {ppm}{ppm2} ppm',
   planFrom: '· plan from {receiver}',
   proofFailed: 'Check failed',
   proofMin: 'Checked {minutes} min ago',

@@ -157,7 +157,6 @@ export const handover = {
   offsetTo: 'Offset to',
   offset: 'Offset',
   cutFill: 'Cut / fill',
-  eNOffMm: 'dE / dN (mm)',
   proofBeforeAfter: 'Check shot before / after',
   standing: 'Status',
   whatIsHandedOver: 'What is handed over',

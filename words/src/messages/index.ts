@@ -1,3 +1,4 @@
+import { air } from './air.ts';
 import { angles } from './angles.ts';
 import { answers } from './answers.ts';
 import { areas } from './areas.ts';
@@ -90,6 +91,7 @@ import { why } from './why.ts';
 
 /** All tables of messages, by the part of the application they belong to. */
 export const MESSAGES = {
+  air,
   angles,
   answers,
   areas,

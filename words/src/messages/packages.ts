@@ -22,6 +22,8 @@ export const packages = {
   theWayRoundGoes: 'Direction along road',
   upItsStations: 'Up-station',
   downItsStations: 'Down-station',
+  firstCurb: 'First curb',
+  secondCurb: 'Second curb',
   aKerbReturn: 'New curb return',
   marks: '{value} marks',
   markedAre: 'Points to mark',

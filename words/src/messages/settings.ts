@@ -1,8 +1,8 @@
 /** Messages of settings. */
 export const settings = {
   class: 'Class',
-  planWithinMm: 'Tolerance, plan (mm)',
-  heightWithinMm: 'Tolerance, elevation (mm)',
+  planWithinMm: 'Tolerance, plan ({unit})',
+  heightWithinMm: 'Tolerance, elevation ({unit})',
   leastControlMarks: 'Min. control marks',
   hubsUsuallyOffBy: 'Usual offset ({unitAbbreviation})',
   planWithin: 'plan within',

@@ -2,6 +2,7 @@
 export const small = {
   mm: '{metres} mm',
   ft: '{lengthFromMetres} ft',
+  offAxes: '{axes} ({unit})',
   figure: '{figure} {unit}',
   mm2: '{millimetres} / {millimetres2} mm',
   ft2: '{feet} / {feet2} ft',

@@ -1,8 +1,9 @@
 import { msg, unitNameWords } from '@idle-marker/words';
-import { Choice, Field } from '../../ui/Field.tsx';
+import { Choice } from '../../ui/Field.tsx';
 import { lengthChoices } from '../../field/lengthChoices.ts';
 
 import type { ImportControlModel } from './useImportControl.ts';
+import { SmallField } from '../../field/SmallField.tsx';
 
 export function ControlColumns({ model }: { readonly model: ImportControlModel }) {
   const { unit, setUnit, xIsNorth, setXIsNorth, sdH, setSdH, sdZ, setSdZ, list } = model;
@@ -14,20 +15,8 @@ export function ControlColumns({ model }: { readonly model: ImportControlModel }
       ) : (
         <Choice label={msg('control.unitOfTheCoordinates')} value={unit} options={lengthChoices()} onChange={setUnit} />
       )}
-      <Field
-        label={msg('control.standardDeviationInPlanWhereNoneIs')}
-        unit="mm"
-        value={sdH}
-        onChange={(event) => setSdH(event.target.value)}
-        inputMode="decimal"
-      />
-      <Field
-        label={msg('control.standardDeviationInHeightWhereNoneIs')}
-        unit="mm"
-        value={sdZ}
-        onChange={(event) => setSdZ(event.target.value)}
-        inputMode="decimal"
-      />
+      <SmallField label={msg('control.standardDeviationInPlanWhereNoneIs')} draft={sdH} onDraft={setSdH} />
+      <SmallField label={msg('control.standardDeviationInHeightWhereNoneIs')} draft={sdZ} onDraft={setSdZ} />
       {list.usesXY && (
         <Choice
           label={msg('control.theHeaderSaysXAndY')}

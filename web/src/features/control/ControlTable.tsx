@@ -1,4 +1,4 @@
-import { msg, controlKindWords } from '@idle-marker/words';
+import { msg, controlKindWords, smallFigure, smallUnit } from '@idle-marker/words';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { PAGE } from './useControlPlace.ts';
@@ -55,7 +55,7 @@ export function ControlTable({ model }: { readonly model: ControlPlaceModel }) {
               {leadWords(second)}, {units.unit}
             </th>
             <th className={TH}>{againstZero ? msg('common.againstZero') : msg('common.height')}</th>
-            <th className={TH}>{msg('control.sdMm')}</th>
+            <th className={TH}>{msg('control.sdMm', { unit: smallUnit(units.lengthUnit).name })}</th>
             <th className={TH_WORD}>{msg('common.kind')}</th>
             <th className={TH_WORD}>{msg('common.use')}</th>
             <th className={TH_WORD}>{msg('common.condition')}</th>
@@ -102,7 +102,7 @@ export function ControlTable({ model }: { readonly model: ControlPlaceModel }) {
                 <td className={TD}>{coordinate(body[second], second)}</td>
                 <td className={TD}>{units.length(againstZero && body.z !== null ? body.z - siteZero! : body.z)}</td>
                 <td className={TD}>
-                  {body.sdHMm ?? '–'} / {body.sdZMm ?? '–'}
+                  {smallFigure(body.sdHMm, units.lengthUnit)} / {smallFigure(body.sdZMm, units.lengthUnit)}
                 </td>
                 <td className={TD_WORD}>{controlKindWords()[body.kind]}</td>
                 <td className={TD_WORD}>

@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import { severalRevised, type ControlMark, type SeveralChange } from '@idle-marker/records';
-import { msg, controlChangeWords, worded } from '@idle-marker/words';
+import { msg, controlChangeWords, worded, smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
+import { SmallField } from '../../field/SmallField.tsx';
+import { typed, smallOf, type Draft } from '../../field/draft.ts';
 
 /** So many are looked at; the others change alike. */
 const SHOWN = 8;
@@ -38,12 +40,16 @@ export function EditSeveral({ marks, onClose, onRevised }: EditSeveralProps) {
     forProof: 'keep',
   });
   const [move, setMove] = useState({ e: '', n: '', z: '' });
-  const [sd, setSd] = useState({ plan: '', height: '' });
+  const [sd, setSd] = useState<Readonly<Record<'plan' | 'height', Draft<number>>>>({
+    plan: typed(''),
+    height: typed(''),
+  });
   const [source, setSource] = useState('');
   const [tried, setTried] = useState(false);
   const length = (text: string) => (text.trim() === '' ? 0 : units.readLength(text));
   const moves = { e: length(move.e), n: length(move.n), z: length(move.z) };
-  const millimetres = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')));
+  const millimetres = (draft: Draft<number>) =>
+    draft.text.trim() === '' ? undefined : smallOf(draft, units.lengthUnit);
   const sds = { plan: millimetres(sd.plan), height: millimetres(sd.height) };
   const isSd = (value: number | undefined) => value === undefined || (value >= 0 && value <= 10_000);
   const flag = (value: YesNo) => (value === 'keep' ? undefined : value === 'yes');
@@ -63,7 +69,10 @@ export function EditSeveral({ marks, onClose, onRevised }: EditSeveralProps) {
     move: Object.values(moves).includes(null)
       ? msg('control.giveLengthsInOrLeaveThemEmpty', { unit: units.unit })
       : null,
-    sd: isSd(sds.plan) && isSd(sds.height) ? null : msg('common.giveMillimetres0OrMore'),
+    sd:
+      isSd(sds.plan) && isSd(sds.height)
+        ? null
+        : msg('common.giveMillimetres0OrMore', { unit: smallUnit(units.lengthUnit).name }),
   };
   const faulty = Object.values(errors).some((error) => error !== null) || bodies.length === 0;
   const keep = async () => {
@@ -133,17 +142,11 @@ export function EditSeveral({ marks, onClose, onRevised }: EditSeveralProps) {
         ))}
       </div>
       <div className="mt-3 grid grid-cols-2 gap-3">
-        <Field
-          label={msg('control.sdInPlanMm')}
-          value={sd.plan}
-          inputMode="decimal"
-          onChange={(event) => setSd({ ...sd, plan: event.target.value })}
-        />
-        <Field
+        <SmallField label={msg('control.sdInPlanMm')} draft={sd.plan} onDraft={(plan) => setSd({ ...sd, plan })} />
+        <SmallField
           label={msg('control.sdInHeightMm')}
-          value={sd.height}
-          inputMode="decimal"
-          onChange={(event) => setSd({ ...sd, height: event.target.value })}
+          draft={sd.height}
+          onDraft={(height) => setSd({ ...sd, height })}
         />
       </div>
       {tried && (errors.move ?? errors.sd) && <p className="mt-2 font-medium text-brick">{errors.move ?? errors.sd}</p>}

@@ -8,7 +8,7 @@ import {
   pickedCandidate,
   type ControlCandidate,
 } from '@idle-marker/records';
-import { msg, CANDIDATE_OF } from '@idle-marker/words';
+import { msg, CANDIDATE_OF, smallFigure, smallUnit } from '@idle-marker/words';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
@@ -48,7 +48,11 @@ export function FromDesign({ onClose }: { onClose(): void }) {
         </Button>
       }
     >
-      <p className="text-ink2">{msg('control.whatIsOnlyDrawnStandsWhereIt', { builtSdMm: BUILT_SD_MM })}</p>
+      <p className="text-ink2">
+        {msg('control.whatIsOnlyDrawnStandsWhereIt', {
+          built: `${smallFigure(BUILT_SD_MM, units.lengthUnit)} ${smallUnit(units.lengthUnit).name}`,
+        })}
+      </p>
       {made.length > 0 && (
         <p className="mt-2 font-medium text-good" role="status">
           {msg('control.listed', { made: made.join(', ') })}

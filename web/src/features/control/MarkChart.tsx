@@ -1,17 +1,21 @@
 import { Legend, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { MarkLook } from '@idle-marker/records';
-import { msg } from '@idle-marker/words';
+import { msg, smallUnit } from '@idle-marker/words';
+import { useUnits } from '../../field/useUnits.ts';
 import { dayAndTime } from '../../ui/time.ts';
 
 const TICK = { fontSize: 12, fill: 'var(--ink2)' };
 
 /** How one mark has fitted over stations and days. */
 export function MarkChart({ looks }: { readonly looks: readonly MarkLook[] }) {
+  const { lengthUnit } = useUnits();
+  const { name: unit, perMetre, decimals } = smallUnit(lengthUnit);
+  const small = (mm: number) => Number(((mm / 1000) * perMetre).toFixed(decimals + 1));
   const points = looks.map((look, i) => ({
     i: i + 1,
     at: look.at,
-    plan: look.dEMm === null || look.dNMm === null ? null : Number(Math.hypot(look.dEMm, look.dNMm).toFixed(1)),
-    height: look.dZMm === null ? null : Number(look.dZMm.toFixed(1)),
+    plan: look.dEMm === null || look.dNMm === null ? null : small(Math.hypot(look.dEMm, look.dNMm)),
+    height: look.dZMm === null ? null : small(look.dZMm),
   }));
   return (
     <figure className="mt-1">
@@ -22,7 +26,7 @@ export function MarkChart({ looks }: { readonly looks: readonly MarkLook[] }) {
             <YAxis tick={TICK} stroke="var(--ink2)" width={58} />
             <Tooltip
               labelFormatter={(i) => dayAndTime(points[Number(i) - 1]?.at ?? '')}
-              formatter={(value, name) => [msg('common.mm', { value: String(value) }), name]}
+              formatter={(value, name) => [`${String(value)} ${unit}`, name]}
             />
             <Legend verticalAlign="top" height={22} wrapperStyle={{ fontSize: 13 }} />
             <ReferenceLine y={0} stroke="var(--ink2)" />
@@ -48,7 +52,7 @@ export function MarkChart({ looks }: { readonly looks: readonly MarkLook[] }) {
           </LineChart>
         </ResponsiveContainer>
       </div>
-      <figcaption className="text-[13px] text-ink2">{msg('control.onePointAStationOrProofIn')}</figcaption>
+      <figcaption className="text-[13px] text-ink2">{msg('control.onePointAStationOrProofIn', { unit })}</figcaption>
     </figure>
   );
 }

@@ -49,7 +49,7 @@ export function PairTable({
             <th className={TH_WORD}>{msg('common.pair')}</th>
             <th className={TH}>{msg('control.distance', { unit: units.unit })}</th>
             <th className={TH}>{msg('common.off', { name: small.name })}</th>
-            <th className={TH}>{msg('control.heightOff')}</th>
+            <th className={TH}>{msg('control.heightOff', { unit: small.name })}</th>
             <th className={TH}>{msg('common.ratio')}</th>
           </tr>
         </thead>

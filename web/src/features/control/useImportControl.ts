@@ -11,6 +11,7 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { useControlList, type PickedFile } from './useControlList.ts';
 import { type PreviewRow } from './PreviewTable.tsx';
+import { usualSd, smallOf } from '../../field/draft.ts';
 
 /** What ImportControl shows, and what its buttons do. */
 export function useImportControl({
@@ -33,8 +34,8 @@ export function useImportControl({
   const [xIsNorth, setXIsNorth] = useState(false);
   const [skipped, setSkipped] = useState<ReadonlySet<number>>(new Set());
   const [turned, setTurned] = useState<ReadonlySet<number>>(new Set());
-  const [sdH, setSdH] = useState('2');
-  const [sdZ, setSdZ] = useState('2');
+  const [sdH, setSdH] = useState(() => usualSd(units.lengthUnit));
+  const [sdZ, setSdZ] = useState(() => usualSd(units.lengthUnit));
   const [problem, setProblem] = useState<string | null>(null);
   const [saving, setSaving] = useState(false);
   const input = useRef<HTMLInputElement>(null);
@@ -120,8 +121,8 @@ export function useImportControl({
       fileName: picked.name.slice(0, 120),
       unit,
       xIsNorth,
-      sdHMm: Number(sdH) || 0,
-      sdZMm: Number(sdZ) || 0,
+      sdHMm: smallOf(sdH, units.lengthUnit) || 0,
+      sdZMm: smallOf(sdZ, units.lengthUnit) || 0,
       skipRows: [...skipped],
       swapRows: [...turned],
     };

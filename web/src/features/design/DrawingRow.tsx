@@ -1,8 +1,9 @@
 import { readAgain, type ShownDrawing } from '../../drawings/useDrawings.ts';
 import { cancelDrawings } from '../../drawings/drawings.ts';
+import { useUnits } from '../../field/useUnits.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { besideAddress } from '../../data/beside.ts';
-import { msg, offWords } from '@idle-marker/words';
+import { msg, offWords, smallLength } from '@idle-marker/words';
 import { Button } from '../../ui/Button.tsx';
 import { LINK } from '../../ui/link.ts';
 
@@ -17,6 +18,7 @@ interface DrawingRowProps {
 /** A drawing of the site: what it is, how it is placed, and what can be done with it. */
 export function DrawingRow({ drawing: { fact, state }, onChange, onReplace, onPlace }: DrawingRowProps) {
   const { id, state: site } = useSite();
+  const units = useUnits();
   const { name, fileName, unit, placing, hidden, supersedes, file } = fact.body;
   return (
     <div className="mb-3 flex flex-wrap items-baseline justify-between gap-x-3 border-b border-rule pb-2">
@@ -27,7 +29,12 @@ export function DrawingRow({ drawing: { fact, state }, onChange, onReplace, onPl
         </a>
         {msg('design.in', {
           name: unit.name,
-          pairs: placing && msg('design.placedByPairsWithinMm', { pairs: placing.pairs, misfitMm: placing.misfitMm }),
+          pairs:
+            placing &&
+            msg('design.placedByPairsWithinMm', {
+              pairs: placing.pairs,
+              misfit: smallLength(placing.misfitMm / 1000, units.lengthUnit),
+            }),
           value: supersedes && msg('design.aLaterRevision'),
           hidden: hidden.length > 0 && msg('design.off', { hidden: hidden.length }),
         })}{' '}

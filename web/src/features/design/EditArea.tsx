@@ -11,7 +11,7 @@ import { controlScene, outlineScene } from '../../board/siteScene.ts';
 import { DraftField } from '../../field/DraftField.tsx';
 import { lengthDraft, lengthOf, type Draft } from '../../field/draft.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import { useUnits } from '../../field/useUnits.ts';
+import { useUnits, type Units } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field, Tick } from '../../ui/Field.tsx';
@@ -22,6 +22,9 @@ const kindChoices = worded(() => Object.entries(areaKindWords()) as [AreaKind, s
 const named = (corners: readonly PlanPoint[]) => corners.map((corner, i) => ({ name: String(i + 1), ...corner }));
 
 /** Draws ground that marks keep out of: corners touched on the plan, or typed. */
+/** Whole feet on sites in feet. */
+const usualMargin = (metres: number, units: Pick<Units, 'round'>) => units.round(metres, Math.round(metres / 0.3048));
+
 export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose(): void }) {
   const { state, say } = useSite();
   const units = useUnits();
@@ -29,7 +32,7 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
   const [kind, setKind] = useState<AreaKind>(before?.kind ?? 'spoilHeap');
   const [name, setName] = useState(before?.name ?? '');
   const [margin, setMargin] = useState<Draft<number>>(() =>
-    lengthDraft(before?.margin ?? USUAL_AREA.spoilHeap.margin, units),
+    lengthDraft(before?.margin ?? usualMargin(USUAL_AREA.spoilHeap.margin, units), units),
   );
   const [blocksSight, setBlocksSight] = useState(before?.blocksSight ?? USUAL_AREA.spoilHeap.blocksSight);
   const [corners, setCorners] = useState(() => cornersDraft(named(before?.corners ?? []), units));
@@ -41,7 +44,7 @@ export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose
   const marginRead = lengthOf(margin, units);
   const choose = (next: AreaKind) => {
     setKind(next);
-    setMargin(lengthDraft(USUAL_AREA[next].margin, units));
+    setMargin(lengthDraft(usualMargin(USUAL_AREA[next].margin, units), units));
     setBlocksSight(USUAL_AREA[next].blocksSight);
   };
   const alike = alikeName(

@@ -6,7 +6,7 @@ import { msg, roadFaultWords, roadRemarkWords, shortStation, worded } from '@idl
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle } from '../../site/useRoads.ts';
-import { useUnits } from '../../field/useUnits.ts';
+import { useUnits, type Units } from '../../field/useUnits.ts';
 import { Choice, Tick } from '../../ui/Field.tsx';
 
 /** A line with stations of a file, as it would be taken. */
@@ -22,15 +22,16 @@ export interface TakenRoad {
   change(next: { readonly taken?: boolean; readonly profile?: number }): void;
 }
 
-const CORRIDOR = 25;
+/** How far beside a line things are looked for along it, metres and feet. */
+const CORRIDOR = [25, 80] as const;
 
-const bodyOf = (read: ReadAlignment, profile: number) => ({
+const bodyOf = (read: ReadAlignment, profile: number, corridor: number) => ({
   name: read.name,
   ...alignmentPart(read, profile),
   strings: [],
   kerbs: [],
   shift: 0,
-  corridor: CORRIDOR,
+  corridor,
 });
 
 /**
@@ -42,6 +43,7 @@ export function useTakenRoads(
   drawing: Fact<'drawing'> | null,
 ): readonly TakenRoad[] {
   const { state } = useSite();
+  const units = useUnits();
   const [chosen, setChosen] = useState<ReadonlyMap<string, { readonly taken: boolean; readonly profile: number }>>(
     new Map(),
   );
@@ -63,7 +65,7 @@ export function useTakenRoads(
       );
       const fault =
         taken && !replaces && alike !== null ? msg('design.thereIsALineAlreadyReplaceThe', { alike }) : null;
-      const road = roadOf(bodyOf(read, profile));
+      const road = roadOf(bodyOf(read, profile, units.round(...CORRIDOR)));
       return {
         read,
         taken,
@@ -74,12 +76,13 @@ export function useTakenRoads(
         change: (next) => setChosen(new Map(chosen).set(read.name, { taken, profile, ...next })),
       };
     });
-  }, [alignments, drawing, state, chosen]);
+  }, [alignments, drawing, state, chosen, units]);
 }
 
 /** What is kept of them beside the drawing. */
 export function roadBodies(
   roads: readonly TakenRoad[],
+  units: Pick<Units, 'round'>,
   drawing: Pick<Fact<'drawing'>, 'id' | 'body'>,
 ): FactBody<'alignment'>[] {
   return roads
@@ -91,7 +94,7 @@ export function roadBodies(
       ...alignmentPart(read, profile),
       strings: replaces?.body.strings ?? [],
       kerbs: replaces?.body.kerbs ?? [],
-      corridor: replaces?.body.corridor ?? CORRIDOR,
+      corridor: replaces?.body.corridor ?? units.round(...CORRIDOR),
       shift: replaces?.body.shift ?? 0,
       ...(replaces?.body.shiftReason ? { shiftReason: replaces.body.shiftReason } : {}),
       source: drawing.body.fileName,
@@ -121,7 +124,7 @@ export function TakenRoads({ roads }: { readonly roads: readonly TakenRoad[] }) 
       <legend className="pr-2 text-[15px] font-semibold">{msg('design.withStations', { roads: roads.length })}</legend>
       {roads.map((each) => {
         const { read } = each;
-        const body = bodyOf(read, each.profile);
+        const body = bodyOf(read, each.profile, units.round(...CORRIDOR));
         const road = roadOf(body);
         const spirals = body.elements.filter(({ kind }) => kind === 'spiral').length;
         return (

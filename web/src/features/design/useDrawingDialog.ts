@@ -266,7 +266,7 @@ export function useDrawingDialog({
     });
     // Whole or not at all: a drawing without the roads and packages that hang on it is neither the old design nor the
     // new one.
-    await say(kept, ...roadBodies(roads, kept).map((body): Said => ({ type: 'alignment', body })), ...packages);
+    await say(kept, ...roadBodies(roads, units, kept).map((body): Said => ({ type: 'alignment', body })), ...packages);
     if (drawing === null && onTaken) onTaken(name.trim());
     else onClose();
   };

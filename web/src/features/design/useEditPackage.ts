@@ -27,7 +27,7 @@ export function useEditPackage({
   const head = usePackageHead(work);
   const { name, crew, prefix } = head;
   const [classId, setClassId] = useState(before?.class ?? 'grid');
-  const usualOffset = usualClass(state, 'grid').offset ?? 2;
+  const usualOffset = usualClass(state, 'grid').offset ?? units.round(2, 6);
   const [offset, setOffset] = useState<Draft<number>>(() => lengthDraft(before?.offset ?? usualOffset, units));
   /** A figure that somebody gave stays, whatever the class. */
   const [offsetTyped, setOffsetTyped] = useState(before !== undefined);

@@ -22,8 +22,6 @@ import {
   writeStrings,
 } from './roadText.ts';
 
-const CORRIDOR = 25;
-
 const MOST_TYPED = 40_000;
 
 type Equations = ReturnType<typeof readEquations>;
@@ -47,7 +45,9 @@ export function useEditRoad({
   const [start, setStart] = useState<Draft<number>>(() =>
     written(before?.startStation ?? 0, stationText(before?.startStation ?? 0, style, 0).replace('−', '-')),
   );
-  const [corridor, setCorridor] = useState<Draft<number>>(() => lengthDraft(before?.corridor ?? CORRIDOR, units));
+  const [corridor, setCorridor] = useState<Draft<number>>(() =>
+    lengthDraft(before?.corridor ?? units.round(25, 80), units),
+  );
   const [shift, setShift] = useState<Draft<number>>(() =>
     lengthDraft(before && before.shift !== 0 ? Math.abs(before.shift) : null, units),
   );

@@ -20,6 +20,7 @@ import {
   smallUnit,
   worded,
   partWord,
+  airWords,
 } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
@@ -97,8 +98,7 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
     [
       msg('fieldbook.weather'),
       msg('fieldbook.cHpaPpmOn', {
-        temperatureC,
-        pressureHPa,
+        air: airWords(temperatureC, pressureHPa, units.lengthUnit),
         signed: formatSigned(ppm, 1),
         windy: windy ? ', windy' : '',
         ground,

@@ -13,8 +13,9 @@ import {
   stationNotices,
   withheldReasonWords,
   writtenLength,
+  offAxesHead,
+  offAxes,
 } from '@idle-marker/words';
-import { formatSigned } from '@idle-marker/core';
 import { call } from '../../data/server.ts';
 import { useLedger } from '../../data/useLedger.ts';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
@@ -185,7 +186,7 @@ function SheetTable({ sheet }: { sheet: CutSheet }) {
               <th className={TH}>{msg('common.hub')}</th>
               <th className={`${TH} first-letter:uppercase`}>{heightReferenceWords()[sheet.heightReference]}</th>
               <th className={TH_WORD}>{msg('handover.cutFill')}</th>
-              <th className={TH}>{msg('handover.eNOffMm')}</th>
+              <th className={TH}>{offAxesHead(sheet.axes ?? 'EN', sheet.lengthUnit)}</th>
               <th className={TH_WORD}>{msg('common.station')}</th>
               <th className={TH_WORD}>{msg('handover.proofBeforeAfter')}</th>
               <th className={TH_WORD}>{msg('handover.standing')}</th>
@@ -225,9 +226,7 @@ const SheetRow = memo(function SheetRow({
       <td className={TD_WORD}>
         <CutFill cutFill={row.cutFill} small rounding={row.reading?.rounding.height ?? sheet.rounding} />
       </td>
-      <td className={TD}>
-        {formatSigned(row.dEMm, 0)} / {formatSigned(row.dNMm, 0)}
-      </td>
+      <td className={TD}>{offAxes(row, sheet.axes ?? 'EN', sheet.lengthUnit)}</td>
       <td className={TD_WORD}>{row.station}</td>
       <td className={`${TD_WORD} whitespace-nowrap`}>
         {row.proofBefore ? clockTime(row.proofBefore) : 'none'} / {row.proofAfter ? clockTime(row.proofAfter) : 'none'}

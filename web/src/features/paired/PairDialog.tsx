@@ -1,21 +1,24 @@
 import { useState } from 'react';
 import { antennaHeightMisfit, antennaHeightOf, SAME_HEIGHT } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
-import { msg, antennaMisfitWords } from '@idle-marker/words';
+import { msg, antennaMisfitWords, smallFigure, smallUnit } from '@idle-marker/words';
 import { useLinked } from '../../link/linkStore.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { DraftField } from '../../field/DraftField.tsx';
-import { lengthDraft, lengthOf } from '../../field/draft.ts';
+import { lengthDraft, lengthOf, smallOf, smallDraft } from '../../field/draft.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { usePoleSet } from '../../pole/usePoleSet.ts';
 import type { PairedSet } from '../../pole/usePaired.ts';
+import { SmallField } from '../../field/SmallField.tsx';
 
 const OTHER = 'other';
 /** What a calibration to a handful of marks usually leaves. */
-const USUAL_FIT = { plan: '10', height: '20' };
+/** Millimetres; on sites in feet round ones of those. */
+const USUAL_FIT = { plan: 10, height: 20 };
+const USUAL_FIT_FEET = { plan: 9.144, height: 18.288 };
 
 /** Which receiver stands above the prism, by how much, and how well it is fitted to this site. */
 export function PairDialog({ set, onClose }: { readonly set: PairedSet; onClose(): void }) {
@@ -33,13 +36,14 @@ export function PairDialog({ set, onClose }: { readonly set: PairedSet; onClose(
   const listed = pairs.find((each) => each.item === item) ?? null;
   const offset = listed ? listed.offset : lengthOf(typedOffset, units);
   const [antennaText, setAntenna] = useState('');
-  const [plan, setPlan] = useState(before ? String(before.fit.sdPlanMm) : USUAL_FIT.plan);
-  const [height, setHeight] = useState(before ? String(before.fit.sdHeightMm) : USUAL_FIT.height);
+  const usual = units.lengthUnit === 'metre' ? USUAL_FIT : USUAL_FIT_FEET;
+  const [plan, setPlan] = useState(() => smallDraft(before?.fit.sdPlanMm ?? usual.plan, units.lengthUnit));
+  const [height, setHeight] = useState(() => smallDraft(before?.fit.sdHeightMm ?? usual.height, units.lengthUnit));
   const [on, setOn] = useState(before?.fit.on ?? '');
   const [note, setNote] = useState('');
   const antenna = units.readLength(antennaText);
   const misfit = antenna === null || offset === null ? null : antennaHeightMisfit(antenna, targetHeight, offset);
-  const fit = { sdPlanMm: Number(plan.replace(',', '.')), sdHeightMm: Number(height.replace(',', '.')) };
+  const fit = { sdPlanMm: smallOf(plan, units.lengthUnit), sdHeightMm: smallOf(height, units.lengthUnit) };
   const errors = {
     receiver: !listed && receiver.trim() === '' ? msg('common.itsNameOrNumber') : null,
     offset: offset === null || offset < 0 || offset > 2 ? msg('paired.fromThePrismsCentreUpToThe') : null,
@@ -50,7 +54,10 @@ export function PairDialog({ set, onClose }: { readonly set: PairedSet; onClose(
           ? antennaMisfitWords(misfit, units.lengthUnit)
           : null,
     fit: !(fit.sdPlanMm >= 0 && fit.sdPlanMm <= 500 && fit.sdHeightMm >= 0 && fit.sdHeightMm <= 500)
-      ? msg('paired.millimetresFrom0To500')
+      ? msg('paired.millimetresFrom0To500', {
+          most: smallFigure(500, units.lengthUnit),
+          unit: smallUnit(units.lengthUnit).name,
+        })
       : null,
   };
   const otherTarget = listed !== null && listed.target !== null && carried !== null && listed.target !== carried;
@@ -143,19 +150,8 @@ export function PairDialog({ set, onClose }: { readonly set: PairedSet; onClose(
           }
         />
         <div className="grid grid-cols-3 gap-3">
-          <Field
-            label={msg('paired.fittedToTheSitePlanMm')}
-            inputMode="decimal"
-            value={plan}
-            onChange={(event) => setPlan(event.target.value)}
-            error={errors.fit}
-          />
-          <Field
-            label={msg('paired.heightMm')}
-            inputMode="decimal"
-            value={height}
-            onChange={(event) => setHeight(event.target.value)}
-          />
+          <SmallField label={msg('paired.fittedToTheSitePlanMm')} draft={plan} onDraft={setPlan} error={errors.fit} />
+          <SmallField label={msg('paired.heightMm')} draft={height} onDraft={setHeight} />
           <Field
             label={msg('paired.calibratedOn')}
             type="date"

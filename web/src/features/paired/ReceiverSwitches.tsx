@@ -4,6 +4,8 @@ import { currentLink, useLinked, useLinkKind } from '../../link/linkStore.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field, Tick } from '../../ui/Field.tsx';
+import { smallOf, smallDraft, type Draft } from '../../field/draft.ts';
+import { SmallField } from '../../field/SmallField.tsx';
 
 /** What is switched at the receiver: of the simulated one here, of a real one by hand. */
 export function ReceiverSwitches({ offset }: { readonly offset: number }) {
@@ -40,22 +42,37 @@ export function ReceiverSwitches({ offset }: { readonly offset: number }) {
   );
 }
 
-const EMPTY = { first: '', second: '', z: '', plan: '10', height: '15' };
+const EMPTY = { first: '', second: '', z: '' };
+/** What most receivers state, millimetres; on sites in feet round ones of those. */
+const STATED = { plan: 10, height: 15 };
+const STATED_FEET = { plan: 9.144, height: 15.24 };
 
 /** What a receiver without a link shows, keyed in for the next shot. */
 function TypedReceiver() {
   const units = useUnits();
   const [text, setText] = useState(EMPTY);
+  const stated = units.lengthUnit === 'metre' ? STATED : STATED_FEET;
+  const [sds, setSds] = useState(() => ({
+    plan: smallDraft(stated.plan, units.lengthUnit),
+    height: smallDraft(stated.height, units.lengthUnit),
+  }));
   const [fixed, setFixed] = useState(true);
   const [plumb, setPlumb] = useState(false);
   const given = useLinked((link) => link?.receiver ?? null);
   const [first, second, z] = [units.readLength(text.first), units.readLength(text.second), units.readLength(text.z)];
-  const [plan, height] = [Number(text.plan), Number(text.height)];
+  const [plan, height] = [smallOf(sds.plan, units.lengthUnit), smallOf(sds.height, units.lengthUnit)];
   const complete = first !== null && second !== null && z !== null && plan > 0 && height > 0;
-  const set = (field: keyof typeof EMPTY) => (event: { target: { value: string } }) => {
-    setText({ ...text, [field]: event.target.value });
+  const forget = () => {
     const link = currentLink();
     if (link?.kind === 'typed') link.giveReceiver(null);
+  };
+  const set = (field: keyof typeof EMPTY) => (event: { target: { value: string } }) => {
+    setText({ ...text, [field]: event.target.value });
+    forget();
+  };
+  const setSd = (field: keyof typeof STATED) => (draft: Draft<number>) => {
+    setSds({ ...sds, [field]: draft });
+    forget();
   };
   const use = () => {
     const link = currentLink();
@@ -93,8 +110,8 @@ function TypedReceiver() {
         <Field label={msg('paired.heightOfTheReceiver')} inputMode="decimal" value={text.z} onChange={set('z')} />
       </div>
       <div className="grid grid-cols-2 gap-2">
-        <Field label={msg('paired.itStatesForPlanMm')} inputMode="decimal" value={text.plan} onChange={set('plan')} />
-        <Field label={msg('paired.andForHeightMm')} inputMode="decimal" value={text.height} onChange={set('height')} />
+        <SmallField label={msg('paired.itStatesForPlanMm')} draft={sds.plan} onDraft={setSd('plan')} />
+        <SmallField label={msg('paired.andForHeightMm')} draft={sds.height} onDraft={setSd('height')} />
       </div>
       <Tick label={msg('paired.itSaysFixedWithCorrectionsUnder10')} checked={fixed} onChange={setFixed} />
       <Tick label={msg('paired.tiltCompensationIsOffThePoleIs')} checked={plumb} onChange={setPlumb} />

@@ -11,6 +11,7 @@ import { Field } from '../../ui/Field.tsx';
 import { RadioCards } from '../../ui/RadioCards.tsx';
 import { emptySite, siteBody, siteErrors, type SiteDraft } from '../../settings/siteDraft.ts';
 import { angleChoices, groundChoices, orderChoices, SITE_FIELDS, type SiteField } from '../../settings/SiteFields.tsx';
+import { defaultClasses } from '../../settings/defaultClasses.ts';
 import { PresetChoice } from '../../settings/WordingFields.tsx';
 
 interface NewSiteProps {
@@ -98,7 +99,7 @@ export function NewSite({ open, onClose, taken, onMade }: NewSiteProps) {
                 { value: 'metric', title: msg('sites.metric'), about: msg('sites.metricAbout') },
                 { value: 'feet', title: msg('sites.usFeet'), about: msg('sites.usFeetAbout') },
               ]}
-              onChange={(units) => change(units === 'metric' ? METRIC : US_FEET)}
+              onChange={(units) => change(inUnits(units === 'metric' ? METRIC : US_FEET))}
             />
             <PresetChoice preset={wordingOf(draft).preset} onChange={(preset) => change({ wording: { preset } })} />
             <p className="text-[13px] text-ink2">{msg('sites.bothCanBeChangedLater')}</p>
@@ -113,6 +114,12 @@ export function NewSite({ open, onClose, taken, onMade }: NewSiteProps) {
 
 const METRIC = { lengthUnit: 'metre', axisOrder: 'EN' } as const satisfies Partial<SiteDraft>;
 const US_FEET = { lengthUnit: 'usSurveyFoot', axisOrder: 'NE' } as const satisfies Partial<SiteDraft>;
+
+/** With the usual classes of that unit. */
+const inUnits = (units: typeof METRIC | typeof US_FEET) => ({
+  ...units,
+  classes: defaultClasses(units.lengthUnit),
+});
 
 interface AssumedProps {
   readonly draft: SiteDraft;

@@ -6,7 +6,7 @@ import {
   cureWords,
   goodToWords,
   unnoticedWords,
-  millimetres,
+  smallLength,
 } from '@idle-marker/words';
 import { usePoleSet } from '../../pole/usePoleSet.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -58,7 +58,7 @@ export function Promise95({ solution }: { solution: AcceptedSolution }) {
                     <span className="block text-[13px] text-ochre">{cureWords(cure, worstMark, units.lengthUnit)}</span>
                   )}
                 </td>
-                <td className={TD}>{msg('station.mm3', { millimetres: millimetres(asked.plan) })}</td>
+                <td className={TD}>{smallLength(asked.plan, units.lengthUnit)}</td>
                 <td className={`${TD} ${tone}`}>{goodToWords(worst, units.lengthUnit)}</td>
                 <td className={`${TD} ${reliability?.state === 'unchecked' ? 'font-semibold text-brick' : ''}`}>
                   {!hidden || hidden.effect === null ? 'any' : aboutLength(hidden.effect, units.lengthUnit)}

@@ -16,8 +16,10 @@ import {
   type ReadSetup,
   type SetupDraft,
   type SetupMethod,
+  pressureUnit,
 } from './stationSetup.ts';
 import type { LinkState } from '../../link/instrumentLink.ts';
+import { SmallField } from '../../field/SmallField.tsx';
 
 export interface SetupPart {
   readonly draft: SetupDraft;
@@ -70,11 +72,10 @@ export function MethodFields({ draft, read, set }: SetupPart) {
               options={marksToStandOn(state).map((mark) => [mark.id, mark.revision.body.name] as const)}
               onChange={(over) => set({ over })}
             />
-            <Field
+            <SmallField
               label={msg('station.centredToWithinMm')}
-              value={draft.centring}
-              inputMode="decimal"
-              onChange={(event) => set({ centring: event.target.value })}
+              draft={draft.centring}
+              onDraft={(centring) => set({ centring })}
               error={errors.centring}
             />
           </div>
@@ -153,7 +154,7 @@ export function WeatherFields({ draft, read, set }: SetupPart) {
           error={draft.temperature === '' ? null : errors.temperature}
         />
         <Field
-          label={msg('station.pressureHpaOrInhg')}
+          label={msg('station.pressureHpaOrInhg', { unit: pressureUnit(draft) })}
           value={draft.pressure}
           inputMode="decimal"
           onChange={change('pressure')}

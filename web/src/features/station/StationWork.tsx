@@ -1,5 +1,5 @@
 import { formatSigned } from '@idle-marker/core';
-import { msg, stationErrorSentence, millimetres } from '@idle-marker/words';
+import { msg, stationErrorSentence } from '@idle-marker/words';
 import { MisnamedCard } from '../../pole/MisnamedCard.tsx';
 import { Board } from '../../board/LazyBoard.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -215,8 +215,8 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
                     each.id,
                     msg('station.planMmHeightMm', {
                       name: each.name,
-                      millimetres: millimetres(each.plan),
-                      millimetres2: millimetres(each.height),
+                      plan: smallLength(each.plan, units.lengthUnit),
+                      elevation: smallLength(each.height, units.lengthUnit),
                     }),
                   ] as const,
               )}

@@ -9,13 +9,12 @@ import {
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { alikeName, nextStationName, siteLines, type ControlMark, type SiteState } from '@idle-marker/records';
-import { msg } from '@idle-marker/words';
+import { HPA_PER_INCH, msg, smallFigure, smallUnit } from '@idle-marker/words';
 import type { LinkState } from '../../link/instrumentLink.ts';
 import type { Units } from '../../field/useUnits.ts';
 import { instrumentOf, precisionDraft, precisionError, type PrecisionDraft } from './PrecisionFields.tsx';
 import type { TickedStep } from './SetupChecklist.tsx';
-
-const HPA_PER_INCH = 33.8639;
+import { smallOf, type Draft, smallDraft } from '../../field/draft.ts';
 
 export type SetupMethod = 'free' | 'overMark' | 'onLines' | 'heightOnly';
 export type Carried = 'weather' | 'instrument' | 'pole';
@@ -24,7 +23,8 @@ export interface SetupDraft {
   readonly name: string;
   readonly method: SetupMethod;
   readonly over: string;
-  readonly centring: string;
+  /** Millimetres. */
+  readonly centring: Draft<number>;
   /** Over a mark: the direction is typed instead of measured. */
   readonly assumed: boolean;
   readonly azimuth: string;
@@ -66,7 +66,7 @@ export function newSetup(state: SiteState, units: Units, over: string | null = n
     name: nextStationName(state),
     method: over === null ? 'free' : 'overMark',
     over: over ?? marksToStandOn(state)[0]?.id ?? '',
-    centring: '1',
+    centring: smallDraft(units.lengthUnit === 'metre' ? 1 : CENTRING_FEET_MM, units.lengthUnit),
     assumed: false,
     azimuth: '0',
     circle: '0',
@@ -74,7 +74,7 @@ export function newSetup(state: SiteState, units: Units, over: string | null = n
     height: units.edit(units.round(1.6, 5.25)),
     celsius,
     temperature: before ? String(celsius ? before.temperatureC : Math.round(before.temperatureC * 1.8 + 32)) : '',
-    pressure: before ? String(before.pressureHPa) : '1013',
+    pressure: pressureText(before?.pressureHPa ?? null, celsius),
     ground: 'gravel',
     windy: false,
     ticked: [],
@@ -83,6 +83,19 @@ export function newSetup(state: SiteState, units: Units, over: string | null = n
     confirmed: [],
   };
 }
+
+/** Five thousandths of a foot. */
+const CENTRING_FEET_MM = 1.524;
+
+/** Hectopascals, or inches of mercury where the thermometer is in Fahrenheit. */
+const pressureText = (hPa: number | null, metric: boolean): string =>
+  metric ? String(hPa ?? 1013) : hPa === null ? '29.92' : (hPa / HPA_PER_INCH).toFixed(2);
+
+/** What the figure is read in: nowhere is the air under 50 hPa. */
+export const pressureUnit = ({ pressure, celsius }: Pick<SetupDraft, 'pressure' | 'celsius'>): string => {
+  const figure = Number(pressure.replace(',', '.'));
+  return (figure > 0 ? figure > 50 : celsius) ? 'hPa' : 'inHg';
+};
 
 const number = (text: string): number => (text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-')));
 
@@ -121,11 +134,18 @@ export function readSetup(draft: SetupDraft, state: SiteState, units: Units, sim
       celsius: draft.celsius ? '°C' : '°F',
       celsius2: draft.celsius ? '−60 to 70 °C' : '−76 to 158 °F',
     });
-  if (!(pressureHPa > 300 && pressureHPa < 1100)) errors.pressure = msg('station.giveThePressureInHpaOrIn');
+  if (!(pressureHPa > 300 && pressureHPa < 1100))
+    errors.pressure = msg('station.giveThePressureInHpaOrIn', {
+      example: draft.celsius ? '1013' : '29.92',
+    });
   if (draft.method === 'overMark') {
     if (!over) errors.over = msg('station.noListedMarkCanBeStoodOver');
-    if (!(number(draft.centring) >= 0 && number(draft.centring) <= 50))
-      errors.centring = msg('station.giveMillimetresFrom0To50');
+    const centring = smallOf(draft.centring, units.lengthUnit);
+    if (!(centring >= 0 && centring <= 50))
+      errors.centring = msg('station.giveMillimetresFrom0To50', {
+        most: smallFigure(50, units.lengthUnit),
+        unit: smallUnit(units.lengthUnit).name,
+      });
     if (over?.revision.body.useHeight && heightRead === 0) errors.zero = msg('station.overAMarkWithAHeightZero');
     if (!simulated && listed && !listed.plummet)
       errors.over = msg('station.hasNoPlummetItCantStandOver', { name: listed.name });
@@ -196,7 +216,9 @@ export function occupationOf(
     checklist: [...draft.ticked],
     confirmed: [...draft.confirmed],
     tiltSec: link?.stand ? { along: link.stand.alongSec, across: link.stand.acrossSec } : null,
-    over: over ? { mark: over.id, revision: over.revision.id, centringSdMm: number(draft.centring) } : null,
+    over: over
+      ? { mark: over.id, revision: over.revision.id, centringSdMm: smallOf(draft.centring, units.lengthUnit) }
+      : null,
     assumed: typed ? { azimuthDeg: turn(draft.azimuth), circleDeg: turn(draft.circle), to: draft.toward.trim() } : null,
   };
 }
@@ -218,6 +240,7 @@ export function carriedOver(state: SiteState, draft: SetupDraft, units: Units, l
         temperature: draft.temperature,
         celsius: draft.celsius ? '°C' : '°F',
         pressure: draft.pressure,
+        unit: pressureUnit(draft),
       }),
     },
     {

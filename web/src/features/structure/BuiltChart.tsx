@@ -11,6 +11,7 @@ import {
 import type { DesignDifference } from '@idle-marker/records';
 import { msg, smallUnit } from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
+import { niceTicks } from '../../ui/niceTicks.ts';
 
 /** Every thing that was measured, off its design: how far east and how far north. */
 export function BuiltChart({ differences }: { differences: readonly DesignDifference[] }) {
@@ -28,6 +29,7 @@ export function BuiltChart({ differences }: { differences: readonly DesignDiffer
       small.name === 'mm' ? 2 : 0.007,
     ) * 1.25;
   const domain: [number, number] = [-reach, reach];
+  const ticks = niceTicks(-reach, reach);
   const tick = { fontSize: 12, fill: 'var(--ink2)' };
   const format = (value: number) => value.toFixed(small.decimals);
   return (
@@ -40,6 +42,7 @@ export function BuiltChart({ differences }: { differences: readonly DesignDiffer
               type="number"
               dataKey="east"
               domain={domain}
+              ticks={ticks}
               tickFormatter={format}
               tick={tick}
               stroke="var(--ink2)"
@@ -49,6 +52,7 @@ export function BuiltChart({ differences }: { differences: readonly DesignDiffer
               type="number"
               dataKey="north"
               domain={domain}
+              ticks={ticks}
               tickFormatter={format}
               tick={tick}
               stroke="var(--ink2)"

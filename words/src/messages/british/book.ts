@@ -11,7 +11,7 @@ export const book: BritishOf<typeof whole> = {
   heightsFromPlanFromTheReceiverHeight: '{name}: levels from {used}, plan from the receiver; level {length}',
   solvedFromENHeight95: '{name} solved from {used}: E {length}, N {length2}, level {length3}, 95 % {goodTo}',
   planFromReceiverOffsetAntennaFittedTo:
-    '{occupation}: plan from receiver {receiver} ({name}), offset {length}, antenna {length2}; fitted to the site within {sdPlanMm} mm plan, {sdHeightMm} mm level{note}',
+    '{occupation}: plan from receiver {receiver} ({name}), offset {length}, antenna {length2}; fitted to the site within {plan} plan, {elevation} level{note}',
   hub: ', peg {length}, {cutFill}',
   whereItsIsCaught: ', catch point of the {kind} batter',
   measuredENHeight: '{name}{code} measured {againstSaid}: E {length}, N {length2}, level {length3}',

@@ -3,7 +3,6 @@ import type { common as whole } from '../common.ts';
 
 export const common: BritishOf<typeof whole> = {
   benchmark: 'TBM',
-  giveMillimetres0OrMore: 'Enter millimetres, 0 or more.',
   height: 'Level',
   keptForProofs: 'Reserve for check sights',
   againstZero: 'Above site datum',

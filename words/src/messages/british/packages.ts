@@ -6,6 +6,8 @@ export const packages: BritishOf<typeof whole> = {
   heightsOf: 'Levels from',
   upItsStations: 'Increasing chainage',
   downItsStations: 'Decreasing chainage',
+  firstCurb: 'First kerb',
+  secondCurb: 'Second kerb',
   aKerbReturn: 'New radius kerb',
   theArcAndItsRadiusPoint: 'Arc and centre of radius',
   theRadiusPointAlone: 'Centre of radius only',

@@ -7,7 +7,6 @@ export const paired: BritishOf<typeof whole> = {
   heightTheOneItCameFrom: 'level (used for this setup)',
   heightInstrument: 'Level (instrument)',
   fromThePrismsCentreUpToThe: 'From the prism’s centre up to the receiver’s reference point, 0 to 2 m.',
-  millimetresFrom0To500: 'Millimetres, from 0 to 500.',
   receiverAboveThePrismsCentre: 'Receiver {receiver}, {length} {unit} above the prism’s centre.',
   heightMm: 'Calibration residual, level (mm)',
   whatTheCalibrationLeftAtTheMarks:

@@ -2,7 +2,7 @@ import type { BritishOf } from './britishOf.ts';
 import type { settings as whole } from '../settings.ts';
 
 export const settings: BritishOf<typeof whole> = {
-  heightWithinMm: 'Tolerance, level (mm)',
+  heightWithinMm: 'Tolerance, level ({unit})',
   heightWithin: 'level within',
   hubsUsuallyOffBy2: '{name}, pegs usually off by',
   nowPlanFromHeightFromAndIts: 'Now: plan from {receiver}, level from {name} and its TBMs.',

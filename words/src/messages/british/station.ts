@@ -91,13 +91,12 @@ export const station: BritishOf<typeof whole> = {
   oneCarefulReading: 'Single reading',
   carefulForControlOfSeveralAllAre:
     'Every reading is kept; their mean is used and their spread shown. A tracking reading gets half the weight.',
-  planMmHeightMm: '{name}: plan {millimetres} mm, level {millimetres2} mm',
+  planMmHeightMm: '{name}: plan {plan}, level {elevation}',
   planOnlyHeightsAreNotUsed: 'Plan only (no levels)',
   takeTheHeightFromBenchmarksAlone: 'Use TBM levels',
   theHeightsOfTheSightsSoFar:
     'The levels of the sights so far are left out, the plan stays as it is; then sight a TBM, better two. One that isn’t listed can be added on the spot.',
   heightOf: 'level of {names}',
-  giveMillimetresFrom0To50: 'Enter millimetres, from 0 to 50.',
   overAMarkWithAHeightZero:
     'Over a mark with a level, zero puts every level out by the instrument’s height: measure it.',
   assumedAzimuth: 'Assumed bearing',
