@@ -35,7 +35,7 @@ test('anything lies at a station and an offset: marks, the instrument, typed pla
   await typePlace(page, '4150', '8042', '5.7');
   await expect(where).toHaveText('0+133.208 · 1.520 m left');
   await expect(page.getByTestId('road-height')).toHaveText(
-    'on the curve to the left, radius 80.0 m; centreline 5.895 m · FILL 0.195 m to centreline',
+    'on the curve to the left, radius 80.0 m; centerline 5.895 m · FILL 0.195 m to centerline',
   );
   await typePlace(page, '4000', '8052');
   await expect(where).toContainText('before its start');
@@ -310,7 +310,7 @@ test('heights of a road’s marks from a surface instead of its strings: cut and
     .map((last) => (Math.abs(hub - bySurface) + last).toFixed(3).replace('.', '\\.'))
     .join('|');
   await expect(
-    page.getByText(new RegExp(`${hub > bySurface ? 'CUT' : 'FILL'} (${written}) m to centreline`)).first(),
+    page.getByText(new RegExp(`${hub > bySurface ? 'CUT' : 'FILL'} (${written}) m to centerline`)).first(),
   ).toBeVisible();
 });
 
@@ -401,7 +401,7 @@ const WITH_SECTIONS = `<?xml version="1.0"?><LandXML version="1.2"><Units><Metri
 test('a newer file of a road takes the place of the one before, line by line', async ({ page }) => {
   await enter(page);
   await place(page, 'Work').click();
-  await page.getByRole('button', { name: 'Replace Landing Road curbs', exact: true }).click();
+  await page.getByRole('button', { name: 'Replace Landing Road kerbs', exact: true }).click();
   const dialog = page.getByRole('dialog');
   // The same road, a hand's breadth higher.
   const file = new URL('../../demo/ternhaven/landing-road.xml', import.meta.url);
@@ -528,7 +528,7 @@ test('lines come in from a file: which to take, which station is meant where it 
     .getByLabel('Profile (vertical alignment)', { exact: true })
     .fill('0+000, 5\n0+060, 6, curve 20\n0+120, 5.2');
   await typed.getByLabel('Cross-section lines and curbs').fill('edge; right 3; falls 2.5');
-  await expect(typed.getByRole('img', { name: 'Cross section: centreline, edge' })).toBeVisible();
+  await expect(typed.getByRole('img', { name: 'Cross section: centerline, edge' })).toBeVisible();
   await noSeriousFault(page);
   await typed.getByRole('button', { name: 'Save alignment' }).click();
   await expect(typed).toBeHidden();

@@ -3,7 +3,7 @@ import type { LengthUnit } from '@idle-marker/core';
 import { formatLength, formatSigned } from '@idle-marker/core';
 import { msg } from './message.ts';
 import { landXmlFaultWords } from './landXml.ts';
-import { smallUnit } from './small.ts';
+import { smallUnit, smallFigure } from './small.ts';
 import { unitAbbreviationWords, unitNameWords } from './vocabulary.ts';
 
 /** Structural copies of the reader's issues: this room knows no file formats. */
@@ -142,6 +142,12 @@ interface Listed {
   readonly forProof: boolean;
 }
 
+const sdChange = (before: number | null, after: number | null, unit: LengthUnit) => ({
+  before: smallFigure(before, unit),
+  after: smallFigure(after, unit),
+  unit: smallUnit(unit).name,
+});
+
 /** What a revision changes of a mark: "secure → lost; E +10 mm". */
 export function controlChangeWords(before: Listed, after: Listed, unit: LengthUnit): string {
   const small = smallUnit(unit);
@@ -156,12 +162,8 @@ export function controlChangeWords(before: Listed, after: Listed, unit: LengthUn
     moved('E', before.e, after.e),
     moved('N', before.n, after.n),
     moved(msg('claim.elevation'), before.z, after.z),
-    before.sdHMm === after.sdHMm
-      ? null
-      : msg('controlList.sdInPlanMm', { sdHMm: before.sdHMm ?? '–', sdHMm2: after.sdHMm ?? '–' }),
-    before.sdZMm === after.sdZMm
-      ? null
-      : msg('controlList.sdInHeightMm', { sdZMm: before.sdZMm ?? '–', sdZMm2: after.sdZMm ?? '–' }),
+    before.sdHMm === after.sdHMm ? null : msg('controlList.sdInPlanMm', sdChange(before.sdHMm, after.sdHMm, unit)),
+    before.sdZMm === after.sdZMm ? null : msg('controlList.sdInHeightMm', sdChange(before.sdZMm, after.sdZMm, unit)),
     turned(msg('controlList.usedInPlan'), before.usePlan, after.usePlan),
     turned(msg('controlList.usedInHeight'), before.useHeight, after.useHeight),
     turned(msg('controlList.keptForProofs'), before.forProof, after.forProof),

@@ -15,6 +15,7 @@ export {
   type Wording,
 } from './wording.ts';
 export { airPressure, airTemperature, airWords, HPA_PER_INCH } from './air.ts';
+export { glossaryEntries, glossaryPage, type GlossaryEntry, type GlossaryTerm } from './glossary.ts';
 export { presetWords, termWords } from './presets.ts';
 export { stationErrorSentence } from './stationErrors.ts';
 export {

@@ -1,5 +1,6 @@
 /** Words along a road: stations as this site writes them, what happens at them, where something lies. */
 import {
+  CENTRELINE,
   formatLength,
   formatStation,
   lengthFromMetres,
@@ -277,6 +278,9 @@ export function shapeWords(kind: 'line' | 'curve' | 'spiral', curvature: number,
     : msg('roadWords.onTheSpiralRadiusHere', { way, radius });
 }
 
+/** The line itself is kept under one name, whatever the wording; strings have the names they were given. */
+const plainString = (name: string): string => (name === CENTRELINE ? msg('roadWords.centerline') : name);
+
 /** A string as it is said: the face, the back and the flow line of a kerb. */
 export function stringWords(name: string): string {
   const part = /^(.*)\.(face|back|flowLine)$/.exec(name);
@@ -287,7 +291,7 @@ export function stringWords(name: string): string {
         ],
         part: part[1],
       })
-    : name;
+    : plainString(name);
 }
 
 /** A string as heights are given to it: of a kerb's face and back it is the top. */
@@ -295,7 +299,7 @@ export function gradeWords(name: string): string {
   const part = /^(.*)\.(face|back|flowLine)$/.exec(name);
   return part
     ? `${{ face: msg('roadWords.topOf'), back: msg('roadWords.topAtTheBackOf'), flowLine: msg('roadWords.flowLineOf') }[part[2] as 'face' | 'back' | 'flowLine']} ${part[1]}`
-    : name;
+    : plainString(name);
 }
 
 interface CatchAt {

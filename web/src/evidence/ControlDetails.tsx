@@ -73,6 +73,7 @@ export function ControlDetails({ model, mark }: { readonly model: ControlFormMod
         />
         <Choice
           label={msg('common.firmness')}
+          term="stability"
           value={rating}
           options={[
             ['kind', msg('evidence.asItsKind')],

@@ -145,6 +145,7 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
         />
         <SmallField
           label={msg('evidence.standardDeviationInPlanPerAxis')}
+          term="standardDeviation"
           draft={sdH}
           onDraft={setSdH}
           error={errors.sdH}

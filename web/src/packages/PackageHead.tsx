@@ -87,6 +87,7 @@ export function ClassChoice({ value, onChange }: { readonly value: string; onCha
   return (
     <Choice
       label={msg('common.toleranceClass')}
+      term="toleranceClass"
       value={value}
       options={classes.map((each) => [each.id, `${each.name}: ${toleranceWords(each, lengthUnit)}`] as const)}
       onChange={onChange}

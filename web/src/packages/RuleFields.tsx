@@ -159,6 +159,7 @@ export function RuleFields({
       <DraftField label={msg('packages.every')} unit={units.unit} inputMode="decimal" {...text('closer')} />
       <Choice
         label={msg('packages.curvesAsWell')}
+        term="midOrdinate"
         value={draft.curves}
         options={curveChoices()}
         onChange={(curves) => change({ curves })}

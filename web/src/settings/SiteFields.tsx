@@ -17,6 +17,7 @@ import { ClassTable } from './ClassTable.tsx';
 import { DraftField } from '../field/DraftField.tsx';
 import { WordingFields } from './WordingFields.tsx';
 import { inLengthUnit, type siteErrors, type SiteDraft } from './siteDraft.ts';
+import { Explained } from '../ui/Explained.tsx';
 
 export const angleChoices = worded((): readonly (readonly [AngleUnit, string])[] => [
   ['dms', msg('settings.degreesMinutesSeconds')],
@@ -95,6 +96,7 @@ export const SITE_FIELDS = {
   scale: ({ draft, errors, onChange }) => (
     <Field
       label={msg('settings.gridDistanceOverGroundDistance')}
+      term="scaleFactor"
       value={draft.scale}
       inputMode="decimal"
       onChange={(event) => onChange({ scale: event.target.value })}
@@ -105,6 +107,7 @@ export const SITE_FIELDS = {
   heightDatum: ({ draft, onChange }) => (
     <Field
       label={msg('settings.heightsAreCountedFrom')}
+      term="heightDatum"
       value={draft.heightDatum}
       maxLength={120}
       placeholder={msg('settings.suchAsBenchmarkAtTheGate')}
@@ -114,6 +117,7 @@ export const SITE_FIELDS = {
   zero: ({ draft, errors, onChange }) => (
     <DraftField
       label={msg('settings.trueHeightOfSiteZeroEmptyHeights')}
+      term="siteZero"
       unit={unitAbbreviationWords()[draft.lengthUnit]}
       draft={draft.zero}
       onDraft={(zero) => onChange({ zero })}
@@ -141,6 +145,7 @@ export const SITE_FIELDS = {
   interval: ({ draft, errors, onChange }) => (
     <Field
       label={msg('settings.aProofLasts')}
+      term="checkInterval"
       value={draft.interval}
       inputMode="numeric"
       onChange={(event) => onChange({ interval: event.target.value })}
@@ -242,7 +247,9 @@ export function SiteFields(props: DraftProps) {
       {errors.numbers && <p className="mt-1 text-[13px] font-medium text-brick">{errors.numbers}</p>}
       <h3 className="mt-5 mb-1 text-[17px]">{msg('settings.wording')}</h3>
       <WordingFields wording={wordingOf(draft)} error={errors.wording} onChange={(wording) => onChange({ wording })} />
-      <h3 className="mt-5 mb-1 text-[17px]">{msg('settings.toleranceClasses')}</h3>
+      <h3 className="mt-5 mb-1 text-[17px]">
+        <Explained term="toleranceClass">{msg('settings.toleranceClasses')}</Explained>
+      </h3>
       {field('classes')}
     </>
   );

@@ -1,6 +1,7 @@
 import { useId, type InputHTMLAttributes, type ReactNode } from 'react';
 import type { LengthUnit } from '@idle-marker/core';
-import { twoReadingsWords, unitAbbreviationWords, worded } from '@idle-marker/words';
+import { twoReadingsWords, unitAbbreviationWords, worded, type GlossaryTerm } from '@idle-marker/words';
+import { Explained } from './Explained.tsx';
 
 const BOX = 'min-h-11 w-full rounded-sm border border-ink2 bg-sheet px-3 figures';
 
@@ -10,6 +11,8 @@ interface FieldProps extends InputHTMLAttributes<HTMLInputElement> {
   /** What is wrong with the value and what to do; null when nothing is. */
   readonly error?: string | null | undefined;
   readonly help?: ReactNode;
+  /** Explained beside the label. */
+  readonly term?: GlossaryTerm;
 }
 
 const unitWords = worded(() => Object.keys(unitAbbreviationWords()) as LengthUnit[]);
@@ -21,16 +24,40 @@ function refusal(error: string | null | undefined, value: unknown, unit: string 
   return (typeof value === 'string' && twoReadingsWords(value, lengthUnit)) || error;
 }
 
-export function Field({ label, unit, error: given, help, className = '', ...rest }: FieldProps) {
+/** The label of a field, with its term explained beside it where there is one. */
+export function FieldLabel({
+  id,
+  term,
+  children,
+}: {
+  id: string;
+  term?: GlossaryTerm | undefined;
+  children: ReactNode;
+}) {
+  const label = (
+    <label htmlFor={id} className="text-[13px] text-ink2">
+      {children}
+    </label>
+  );
+  if (!term) return label;
+  return (
+    <span className="flex items-center gap-1">
+      {label}
+      <Explained term={term} />
+    </span>
+  );
+}
+
+export function Field({ label, unit, error: given, help, term, className = '', ...rest }: FieldProps) {
   const id = useId();
   const error = refusal(given, rest.value, unit);
   return (
     <div className={`flex min-w-0 flex-col gap-1 ${className}`}>
-      <label htmlFor={id} className="text-[13px] text-ink2">
+      <FieldLabel id={id} term={term}>
         {label}
         {/* A label that names its unit already says it once. */}
         {unit && !label.endsWith(`(${unit})`) && <span> ({unit})</span>}
-      </label>
+      </FieldLabel>
       <input
         id={id}
         {...rest}
@@ -54,15 +81,24 @@ interface ChoiceProps<T extends string> {
   onChange(value: NoInfer<T>): void;
   readonly className?: string;
   readonly help?: ReactNode;
+  readonly term?: GlossaryTerm;
 }
 
-export function Choice<T extends string>({ label, value, options, onChange, className = '', help }: ChoiceProps<T>) {
+export function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  className = '',
+  help,
+  term,
+}: ChoiceProps<T>) {
   const id = useId();
   return (
     <div className={`flex min-w-0 flex-col gap-1 ${className}`}>
-      <label htmlFor={id} className="text-[13px] text-ink2">
+      <FieldLabel id={id} term={term}>
         {label}
-      </label>
+      </FieldLabel>
       <select id={id} value={value} onChange={(event) => onChange(event.target.value as T)} className={BOX}>
         {options.map(([option, words]) => (
           <option key={option} value={option}>

@@ -33,8 +33,8 @@ export const controlList = {
   knownMarksDifferByAndFitAfter:
     '{names} known marks differ by {length} and fit after a factor of {factor}: international and US survey feet are mixed. Choose the other foot.',
   not: 'not {name}',
-  sdInPlanMm: 'sd in plan {sdHMm} → {sdHMm2} mm',
-  sdInHeightMm: 'sd in elevation {sdZMm} → {sdZMm2} mm',
+  sdInPlanMm: 'SD in plan {before} → {after} {unit}',
+  sdInHeightMm: 'SD in elevation {before} → {after} {unit}',
   usedInPlan: 'used in plan',
   usedInHeight: 'used in elevation',
   keptForProofs: 'kept for check shots',

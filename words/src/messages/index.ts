@@ -30,6 +30,7 @@ import { field } from './field.ts';
 import { fieldbook } from './fieldbook.ts';
 import { frame } from './frame.ts';
 import { geometry } from './geometry.ts';
+import { glossary } from './glossary.ts';
 import { guidance } from './guidance.ts';
 import { handover } from './handover.ts';
 import { heldBy } from './heldBy.ts';
@@ -123,6 +124,7 @@ export const MESSAGES = {
   fieldbook,
   frame,
   geometry,
+  glossary,
   guidance,
   handover,
   heldBy,

@@ -1,5 +1,6 @@
 /** Messages of roadWords. */
 export const roadWords = {
+  centerline: 'centerline',
   railLine: 'Rail line',
   pipeRun: 'Pipe run',
   wallLine: 'Wall line',

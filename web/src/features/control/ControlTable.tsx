@@ -3,6 +3,7 @@ import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { PAGE } from './useControlPlace.ts';
 import type { ControlPlaceModel } from './useControlPlace.ts';
+import { Explained } from '../../ui/Explained.tsx';
 
 const TONE = {
   secure: 'text-good',
@@ -55,7 +56,11 @@ export function ControlTable({ model }: { readonly model: ControlPlaceModel }) {
               {leadWords(second)}, {units.unit}
             </th>
             <th className={TH}>{againstZero ? msg('common.againstZero') : msg('common.height')}</th>
-            <th className={TH}>{msg('control.sdMm', { unit: smallUnit(units.lengthUnit).name })}</th>
+            <th className={TH}>
+              <Explained term="standardDeviation">
+                {msg('control.sdMm', { unit: smallUnit(units.lengthUnit).name })}
+              </Explained>
+            </th>
             <th className={TH_WORD}>{msg('common.kind')}</th>
             <th className={TH_WORD}>{msg('common.use')}</th>
             <th className={TH_WORD}>{msg('common.condition')}</th>

@@ -6,6 +6,7 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Choice } from '../../ui/Field.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { Explained } from '../../ui/Explained.tsx';
 
 const SHOWN = 60;
 
@@ -50,7 +51,9 @@ export function PairTable({
             <th className={TH}>{msg('control.distance', { unit: units.unit })}</th>
             <th className={TH}>{msg('common.off', { name: small.name })}</th>
             <th className={TH}>{msg('control.heightOff', { unit: small.name })}</th>
-            <th className={TH}>{msg('common.ratio')}</th>
+            <th className={TH}>
+              <Explained term="residualRatio">{msg('common.ratio')}</Explained>
+            </th>
           </tr>
         </thead>
         <tbody>

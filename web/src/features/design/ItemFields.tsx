@@ -158,6 +158,7 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
           />
           <Field
             label={msg('design.downFor1ToTheSide')}
+            term="rake"
             value={item.ratio}
             inputMode="decimal"
             placeholder="4"

@@ -1,4 +1,6 @@
 import { useId } from 'react';
+import type { GlossaryTerm } from '@idle-marker/words';
+import { FieldLabel } from '../../ui/Field.tsx';
 
 interface LinesProps {
   readonly label: string;
@@ -6,17 +8,19 @@ interface LinesProps {
   onChange(value: string): void;
   readonly error: string | null;
   readonly help: string;
+  /** Explained beside the label. */
+  readonly term?: GlossaryTerm;
   readonly rows: number;
 }
 
 /** Several lines of text, with what is wrong with them or how they are written. */
-export function Lines({ label, value, onChange, error, help, rows }: LinesProps) {
+export function Lines({ label, value, onChange, error, help, rows, term }: LinesProps) {
   const id = useId();
   return (
     <div className="flex flex-col gap-1">
-      <label htmlFor={id} className="text-[13px] text-ink2">
+      <FieldLabel id={id} term={term}>
         {label}
-      </label>
+      </FieldLabel>
       <textarea
         id={id}
         rows={rows}

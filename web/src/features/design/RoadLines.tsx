@@ -41,6 +41,7 @@ export function RoadLines({ model }: { readonly model: EditRoadModel }) {
       />
       <Lines
         label={msg('design.whereItsStationsJump')}
+        term="stationEquation"
         value={equations.text}
         onChange={(text) => setEquations(typed(text))}
         error={errors.equations}

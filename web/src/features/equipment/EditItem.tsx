@@ -103,7 +103,7 @@ export function EditItem({
             checked={draft.plummet}
             onChange={(plummet) => setDraft({ ...draft, plummet })}
           />
-          {text('adjusted', msg('equipment.collimationAndIndexLastTestedOn'), { type: 'date' })}
+          {text('adjusted', msg('equipment.collimationAndIndexLastTestedOn'), { type: 'date', term: 'collimation' })}
         </>
       )}
       {kind === 'target' && (
@@ -116,7 +116,7 @@ export function EditItem({
             help={targetForm()[draft.form].hint}
           />
           <div className="grid grid-cols-2 gap-3">
-            {text('constant', msg('equipment.constantAddedToEachDistanceMm'))}
+            {text('constant', msg('equipment.constantAddedToEachDistanceMm'), { term: 'prismConstant' })}
             {length('own', msg('equipment.centreAboveThePolesMark'))}
           </div>
           <p className="text-[13px] text-ink2">{msg('equipment.aWrongConstantMakesEveryDistanceWrong')}</p>

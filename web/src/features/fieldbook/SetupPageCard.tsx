@@ -28,6 +28,7 @@ import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime, dayAndTime } from '../../ui/time.ts';
 import { MarkPhotos } from '../../pole/MarkPhotos.tsx';
+import { Explained } from '../../ui/Explained.tsx';
 
 const verdictWords = worded(
   () =>
@@ -187,7 +188,7 @@ export function SetupPageCard({ occupation }: { occupation: Fact<'occupation'> }
         {page.used.length > 0 && (
           <table className={`${TABLE} w-auto self-start`}>
             <caption className="text-left text-[13px] text-ink2">
-              {msg('fieldbook.measuredMinusListed', { name: small.name })}
+              <Explained term="residual">{msg('fieldbook.measuredMinusListed', { name: small.name })}</Explained>
             </caption>
             <thead>
               <tr>

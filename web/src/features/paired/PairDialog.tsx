@@ -150,7 +150,13 @@ export function PairDialog({ set, onClose }: { readonly set: PairedSet; onClose(
           }
         />
         <div className="grid grid-cols-3 gap-3">
-          <SmallField label={msg('paired.fittedToTheSitePlanMm')} draft={plan} onDraft={setPlan} error={errors.fit} />
+          <SmallField
+            label={msg('paired.fittedToTheSitePlanMm')}
+            term="calibrationResidual"
+            draft={plan}
+            onDraft={setPlan}
+            error={errors.fit}
+          />
           <SmallField label={msg('paired.heightMm')} draft={height} onDraft={setHeight} />
           <Field
             label={msg('paired.calibratedOn')}

@@ -4,6 +4,7 @@ import { useNaming } from '../../site/useNaming.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime } from '../../ui/time.ts';
+import { Explained } from '../../ui/Explained.tsx';
 
 interface CandidateTableProps {
   readonly candidates: readonly ProofCandidate[];
@@ -31,7 +32,9 @@ export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: 
         <tr>
           <th className={TH_WORD}>{msg('common.mark')}</th>
           <th className={TH_WORD}>{msg('prove.forTheStationItIs')}</th>
-          <th className={TH}>{msg('common.unseenEffect')}</th>
+          <th className={TH}>
+            <Explained term="unseenEffect">{msg('common.unseenEffect')}</Explained>
+          </th>
           <th className={TH_WORD}>{msg('prove.lastSighted')}</th>
           <th className={TH}>
             <span className="sr-only">{msg('common.sightIt')}</span>

@@ -113,7 +113,13 @@ export function SlopeCard({
     >
       <summary className="min-h-11 cursor-pointer text-[17px]">{msg('road.slopeToTheGround')}</summary>
       <div className="grid grid-cols-2 gap-3">
-        <Choice label={msg('road.itStartsAt')} value={onHinge} options={strings} onChange={setHinge} />
+        <Choice
+          label={msg('road.itStartsAt')}
+          term="hingePoint"
+          value={onHinge}
+          options={strings}
+          onChange={setHinge}
+        />
         <Choice
           label={msg('road.andRunsToThe')}
           value={side}

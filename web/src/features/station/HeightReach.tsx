@@ -14,6 +14,7 @@ import { msg, smallLength } from '@idle-marker/words';
 import { useLinked } from '../../link/linkStore.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { Explained } from '../../ui/Explained.tsx';
 
 /** Round ones, in metres or in feet. */
 const DISTANCES = { metre: [20, 50, 100, 200], feet: [60, 150, 300, 600] } as const;
@@ -38,7 +39,7 @@ export function HeightReach({ occupation, axisSd }: { occupation: FactBody<'occu
   return (
     <details className="mt-4">
       <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
-        {msg('station.insteadOfALevelHowFar')}
+        <Explained term="trigLeveling">{msg('station.insteadOfALevelHowFar')}</Explained>
       </summary>
       <table className={TABLE}>
         <thead>

@@ -7,6 +7,7 @@ import { currentLink } from '../../link/linkStore.ts';
 import type { Shooting } from '../../pole/takeSight.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { Explained } from '../../ui/Explained.tsx';
 
 /** Where along a line the simulated pole goes: elsewhere at each sight. */
 const ALONG = [0.25, 0.75, 0.5, 0.1, 0.9] as const;
@@ -38,7 +39,9 @@ export function LineSights({ lines, shooting }: LineSightsProps) {
             <tr>
               <th className={TH_WORD}>{msg('common.onTheLine')}</th>
               <th className={TH}>{msg('station.offIt', { name: small.name })}</th>
-              <th className={TH}>{msg('common.ratio')}</th>
+              <th className={TH}>
+                <Explained term="residualRatio">{msg('common.ratio')}</Explained>
+              </th>
               <th className={TH}>
                 <span className="sr-only">{msg('station.withdrawSight')}</span>
               </th>

@@ -16,6 +16,7 @@ import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { EditControl } from '../../evidence/EditControl.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { Explained } from '../../ui/Explained.tsx';
 
 interface NextMarkProps {
   readonly sighted: ReadonlySet<string>;
@@ -103,7 +104,11 @@ export function NextMark({
             {at && <th className={TH}>{msg('station.distance')}</th>}
             {at && <th className={`${TH} ${isJudged ? 'max-sm:hidden' : ''}`}>{msg('station.azimuth')}</th>}
             {isJudged && <th className={TH}>{msg('station.goodTo')}</th>}
-            {isJudged && <th className={TH}>{msg('common.unseenEffect')}</th>}
+            {isJudged && (
+              <th className={TH}>
+                <Explained term="unseenEffect">{msg('common.unseenEffect')}</Explained>
+              </th>
+            )}
             <th className={TH}>
               <span className="sr-only">{msg('common.sightIt')}</span>
             </th>

@@ -13,6 +13,7 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { useNaming } from '../../site/useNaming.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { Explained } from '../../ui/Explained.tsx';
 
 /** What the station can promise at the marks of each work package, pole included. */
 export function Promise95({ solution }: { solution: AcceptedSolution }) {
@@ -23,14 +24,20 @@ export function Promise95({ solution }: { solution: AcceptedSolution }) {
   if (state.packages.length === 0) return null;
   return (
     <section className="mt-4">
-      <h2 className="mb-1 text-[15px]">{msg('station.whatThisStationCanPromise')}</h2>
+      <h2 className="mb-1 text-[15px]">
+        <Explained term="expectedAccuracy">{msg('station.whatThisStationCanPromise')}</Explained>
+      </h2>
       <table className={TABLE}>
         <thead>
           <tr>
             <th className={TH_WORD}>{msg('station.workPackage')}</th>
             <th className={TH}>{msg('station.within')}</th>
-            <th className={TH}>{msg('station.n95AtTheWorst')}</th>
-            <th className={TH}>{msg('common.unseenEffect')}</th>
+            <th className={TH}>
+              <Explained term="confidence95">{msg('station.n95AtTheWorst')}</Explained>
+            </th>
+            <th className={TH}>
+              <Explained term="unseenEffect">{msg('common.unseenEffect')}</Explained>
+            </th>
             <th className={TH}>{msg('station.marksWithinTolerance')}</th>
           </tr>
         </thead>

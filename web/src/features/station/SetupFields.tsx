@@ -57,6 +57,7 @@ export function MethodFields({ draft, read, set }: SetupPart) {
     <>
       <Choice
         label={msg('station.howItWillBeKnownWhereIt')}
+        term="resection"
         value={draft.method}
         options={methodChoices()}
         onChange={(method) => set({ method })}

@@ -5,6 +5,7 @@ import { msg, firmnessOf, smallLength, smallUnit } from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { Explained } from '../../ui/Explained.tsx';
 
 interface SightTableProps {
   readonly groups: readonly SightGroup[];
@@ -56,7 +57,9 @@ export function SightTable({
             <th className={TH}>{units.axes[0] === 'e' ? msg('common.east') : msg('common.north')}</th>
             <th className={TH}>{units.axes[0] === 'e' ? msg('common.north') : msg('common.east')}</th>
             {!planOnly && <th className={TH}>{msg('common.height')}</th>}
-            <th className={TH}>{msg('common.ratio')}</th>
+            <th className={TH}>
+              <Explained term="residualRatio">{msg('common.ratio')}</Explained>
+            </th>
             <th className={TH}>{msg('common.use')}</th>
           </tr>
         </thead>

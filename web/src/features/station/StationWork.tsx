@@ -208,6 +208,7 @@ export function StationWork({ occupation, onDone, onNew, reopened }: StationWork
             <Choice
               className="mt-3"
               label={msg('station.judgeItFor')}
+              term="toleranceClass"
               value={classId}
               options={state.classes.map(
                 (each) =>

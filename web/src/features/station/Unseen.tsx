@@ -3,6 +3,7 @@ import { msg, aboutLength, eitherWay, unnoticedSubject, unnoticedWords } from '@
 import { useNaming } from '../../site/useNaming.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { Explained } from '../../ui/Explained.tsx';
 
 /** How tight is one thing, how checkable another: what could be wrong without being noticed, and what it would do. */
 export function Unseen({ reliability, chosen }: { readonly reliability: Reliability; readonly chosen: string | null }) {
@@ -33,7 +34,9 @@ export function Unseen({ reliability, chosen }: { readonly reliability: Reliabil
           <tr>
             <th className={TH_WORD}>{msg('station.mistakeAt')}</th>
             <th className={TH}>{msg('station.noticedFrom')}</th>
-            <th className={TH}>{msg('common.unseenEffect')}</th>
+            <th className={TH}>
+              <Explained term="unseenEffect">{msg('common.unseenEffect')}</Explained>
+            </th>
             <th className={TH_WORD}>{msg('station.blindDirection')}</th>
           </tr>
         </thead>

@@ -10,6 +10,7 @@ import { msg, aboutLength, smallLength, smallUnit, worded } from '@idle-marker/w
 import { useNaming } from '../../site/useNaming.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { Explained } from '../../ui/Explained.tsx';
 
 const leftWords = worded(
   () => ({ unchecked: 'nothing', checked: 'a mistake', traceable: msg('station.whichOne') }) as const,
@@ -37,7 +38,7 @@ export function WithoutTable({
   return (
     <details className="mt-3">
       <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">
-        {msg('station.whatIfOneMarkWereLeftOut')}
+        <Explained term="leaveOneOut">{msg('station.whatIfOneMarkWereLeftOut')}</Explained>
       </summary>
       <table className={TABLE}>
         <thead>
@@ -48,7 +49,9 @@ export function WithoutTable({
             <th className={TH}>{msg('common.height')}</th>
             <th className={TH}>{msg('station.goodTo')}</th>
             <th className={`${TH} max-sm:hidden`}>{msg('station.othersWithin')}</th>
-            <th className={TH}>{msg('common.unseenEffect')}</th>
+            <th className={TH}>
+              <Explained term="unseenEffect">{msg('common.unseenEffect')}</Explained>
+            </th>
             <th className={TH_WORD}>{msg('station.stillShows')}</th>
           </tr>
         </thead>

@@ -5,6 +5,7 @@ import { useProofAge } from '../../site/railFacts.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { clockTime } from '../../ui/time.ts';
 import { ProofChart } from '../../evidence/LazyProofChart.tsx';
+import { Explained } from '../../ui/Explained.tsx';
 
 /** Where the instrument stands, how good that is, and when it was last proved. */
 export function StationCard() {
@@ -28,7 +29,9 @@ export function StationCard() {
     <section className="border-[1.5px] border-ink bg-sheet p-[18px]">
       <h2 className="mb-2 text-xl">{msg('today.occupied', { name })}</h2>
       <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
-        <dt className="text-ink2">{msg('common.goodTo95')}</dt>
+        <dt className="text-ink2">
+          <Explained term="confidence95">{msg('common.goodTo95')}</Explained>
+        </dt>
         <dd className="font-semibold">
           {msg('today.plan', {
             goodTo: goodToWords(goodToOf(inForce), lengthUnit),
@@ -52,7 +55,9 @@ export function StationCard() {
         <dd className={out.length > 0 ? 'font-semibold text-brick' : ''}>
           {out.length === 0 ? 'nothing' : out.join(', ')}
         </dd>
-        <dt className="text-ink2">{msg('today.lastProof')}</dt>
+        <dt className="text-ink2">
+          <Explained term="checkShot">{msg('today.lastProof')}</Explained>
+        </dt>
         <dd className="font-semibold">
           {proof?.lastProof
             ? msg('today.minAgo', { clockTime: clockTime(proof.lastProof.at), minutes: proof.minutes })

@@ -8,7 +8,7 @@ export const controlList: BritishOf<typeof whole> = {
     'Columns for easting and northing are needed both (E, N), or one for the level.',
   theLinearUnitIsNotKnownHere: 'The linear unit “{text}” isn’t known here: metre, foot and US survey foot are.',
   hasNeitherAPlaceNorAHeight: 'has neither a place nor a level',
-  sdInHeightMm: 'sd in level {sdZMm} → {sdZMm2} mm',
+  sdInHeightMm: 'SD in level {before} → {after} {unit}',
   usedInHeight: 'used in level',
   keptForProofs: 'kept for check sights',
 };

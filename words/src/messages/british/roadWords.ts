@@ -2,6 +2,7 @@ import type { BritishOf } from './britishOf.ts';
 import type { roadWords as whole } from '../roadWords.ts';
 
 export const roadWords: BritishOf<typeof whole> = {
+  centerline: 'centreline',
   spiralBegins: 'Start of transition',
   spiralEndsCurveBegins: 'Transition to curve',
   curveEndsSpiralBegins: 'curve ends, transition begins',
