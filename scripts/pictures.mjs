@@ -36,7 +36,7 @@ await page.getByRole('link', { name: /Ternhaven/ }).click();
 await page.getByRole('button', { name: 'Mara Lindqvist' }).click();
 await page.getByRole('heading', { level: 1 }).waitFor();
 await shoot('today');
-await page.getByRole('button', { name: /Linked|No link/ }).click();
+await page.getByRole('button', { name: /^(Connected|Not connected)/ }).click();
 await page.getByLabel('Demo speed').selectOption('20');
 await page.getByLabel('Walking near stops').selectOption('on');
 await page.getByRole('button', { name: 'Done' }).click();

@@ -4,7 +4,7 @@ import { enter, expect, noSeriousFault, test } from './site.ts';
 
 const DIALOGS: readonly (readonly [place: string, button: RegExp])[] = [
   ['today', /^Settings…/],
-  ['today', /^(Linked|Typed)/],
+  ['today', /^(Connected|Typed)/],
   ['today', /^Saved/],
   ['control', /^Add mark…/],
   ['control', /^About K1$/],
@@ -97,7 +97,7 @@ for (const [part, places] of [
           await noSeriousFault(page);
         }
         if (place !== 'today') return;
-        await page.getByRole('button', { name: /^(Linked|Typed)/ }).click();
+        await page.getByRole('button', { name: /^(Connected|Typed)/ }).click();
         await page.getByRole('button', { name: 'Equipment library…' }).click();
         await noSeriousFault(page);
         await page.getByRole('button', { name: 'Add an instrument' }).click();

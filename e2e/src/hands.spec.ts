@@ -69,7 +69,7 @@ async function playMorning(page: Page, hand: Hand, who: string, corner: string):
   await page.goto('/');
   await hand.press(page.getByRole('link', { name: 'Ternhaven Ferry Landing' }));
   await hand.press(page.getByRole('button', { name: who }));
-  await hand.press(page.getByRole('button', { name: /Linked|No link/ }));
+  await hand.press(page.getByRole('button', { name: /^(Connected|Not connected)/ }));
   await hand.choose(page.getByLabel('Walking near stops'), 'right', 'right on the place');
   await hand.choose(page.getByLabel('Demo speed'), '60', '60 times as fast');
   await hand.press(page.getByRole('button', { name: 'Done' }));

@@ -129,7 +129,7 @@ test('plan from a receiver, heights from the instrument: begun in order, proved 
   await expect(plan).toContainText('fixed, corrections 0', { timeout: 30_000 });
 
   // A section is put into the pole, and only the target height follows.
-  await page.getByRole('button', { name: /Linked|No link/ }).click();
+  await page.getByRole('button', { name: /^(Connected|Not connected)/ }).click();
   await page.getByLabel(/^(Target height|Pole reading)/).fill('1.700');
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(card(page, 'Antenna height and target height don’t belong together')).toBeVisible();

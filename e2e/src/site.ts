@@ -90,7 +90,7 @@ export async function enter(page: Page, site = DEMO, who = 'Mara Lindqvist'): Pr
 
 /** Lets the simulated site run sixty times as fast. */
 export async function hurry(page: Page): Promise<void> {
-  await page.getByRole('button', { name: /Linked|No link/ }).click();
+  await page.getByRole('button', { name: /^(Connected|Not connected)/ }).click();
   await page.getByLabel('Demo speed').selectOption('60');
   await page.getByLabel('Walking near stops').selectOption('on');
   await page.getByRole('button', { name: 'Done' }).click();

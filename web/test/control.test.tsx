@@ -102,7 +102,7 @@ describe('the control list', () => {
     story.control(['K2'], { e: 451_380.5, n: 5_433_900.125 });
     const { user } = show(story, <ControlList />);
     await user.click(screen.getByRole('button', { name: 'Short coordinates' }));
-    expect(screen.getByRole('columnheader', { name: 'Easting − 450000, m' })).toBeTruthy();
+    expect(screen.getByRole('columnheader', { name: 'Easting − 450000 (m)' })).toBeTruthy();
     expect(
       within(screen.getByRole('button', { name: 'About K1' }).closest('tr')!).getByText(/^1.203\.118$/),
     ).toBeTruthy();
@@ -129,7 +129,7 @@ describe('marks of the list', () => {
       within(within(dialog).getByRole('list', { name: 'What becomes of them' }))
         .getAllByRole('listitem')
         .map((item) => item.textContent),
-    ).toEqual(['K1 secure → lost', 'K3 secure → lost']);
+    ).toEqual(['K1 sound → lost', 'K3 sound → lost']);
     await user.type(within(dialog).getByLabelText('What was found, or where it comes from'), 'the dig took them');
     await user.click(within(dialog).getByRole('button', { name: 'Revise 2 marks' }));
     await waitFor(() => expect(said()).toHaveLength(2));

@@ -169,16 +169,16 @@ describe('a grid', () => {
     await user.click(screen.getByRole('button', { name: 'Add point by measurements…' }));
     const words = within(screen.getByRole('region', { name: 'Point by measurements' }));
     const list = () => screen.getByLabelText<HTMLTextAreaElement>(/one a line/).value;
-    // 4 from line 2 toward 3, 2 from line B toward C.
+    // 2.5 from line 3 toward 2, 1.25 from line A toward B.
     const [fromNumber, fromLetter] = words.getAllByLabelText('Offset (m)');
-    await user.type(fromNumber!, '4');
-    await user.selectOptions(words.getAllByLabelText('Grid line')[0]!, '2');
-    await user.selectOptions(words.getAllByLabelText('Toward grid line')[0]!, '3');
-    await user.type(fromLetter!, '2');
-    await user.selectOptions(words.getAllByLabelText('Grid line')[1]!, 'B');
-    await user.selectOptions(words.getAllByLabelText('Toward grid line')[1]!, 'C');
+    await user.type(fromNumber!, '2.5');
+    await user.selectOptions(words.getAllByLabelText('Grid line')[0]!, '3');
+    await user.selectOptions(words.getAllByLabelText('Toward grid line')[0]!, '2');
+    await user.type(fromLetter!, '1.25');
+    await user.selectOptions(words.getAllByLabelText('Grid line')[1]!, 'A');
+    await user.selectOptions(words.getAllByLabelText('Toward grid line')[1]!, 'B');
     await user.click(words.getByRole('button', { name: 'Add point' }));
-    expect(list()).toBe('B-2 P1, 4012, 8007');
+    expect(list()).toBe('A-3 P1, 4013.5, 8001.25');
     // Along a line and to a side of it: no sign is taken.
     await user.selectOptions(words.getByLabelText('Method'), 'line');
     await user.selectOptions(
@@ -196,7 +196,7 @@ describe('a grid', () => {
     await user.type(words.getByLabelText('Offset (m)'), '1.5');
     await user.selectOptions(words.getByLabelText('Side'), 'left');
     await user.type(words.getByLabelText('Point name'), 'Post{Enter}');
-    expect(list()).toBe('B-2 P1, 4012, 8007\nPost, 4003, 8001.5');
+    expect(list()).toBe('A-3 P1, 4013.5, 8001.25\nPost, 4003, 8001.5');
     await user.click(screen.getByRole('button', { name: 'Hall: 9 crossings' }));
     expect(list().split('\n')).toHaveLength(9);
   });

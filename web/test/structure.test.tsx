@@ -69,7 +69,7 @@ describe('columns along a line', () => {
     expect(screen.getByRole('button', { name: /^Shoot the north edge/ })).toBeTruthy();
     const table = within(screen.getByRole('table'));
     expect(table.getByRole('row', { name: /^A-1 0\.150 0\.150 0\.151 done/ })).toBeTruthy();
-    expect(table.getByRole('row', { name: /^A-3 – – – open/ })).toBeTruthy();
+    expect(table.getByRole('row', { name: /^A-3 – – – to do/ })).toBeTruthy();
   });
 
   it('are gone to by the table, and told with what to write there', async () => {

@@ -5,6 +5,7 @@ import { msg } from './message.ts';
 import { landXmlFaultWords } from './landXml.ts';
 import { smallUnit, smallFigure } from './small.ts';
 import { unitAbbreviationWords, unitNameWords } from './vocabulary.ts';
+import { conditionWords } from '@idle-marker/words';
 
 /** Structural copies of the reader's issues: this room knows no file formats. */
 type FileIssue =
@@ -136,7 +137,7 @@ interface Listed {
   readonly z: number | null;
   readonly sdHMm: number | null;
   readonly sdZMm: number | null;
-  readonly condition: string;
+  readonly condition: keyof ReturnType<typeof conditionWords>;
   readonly usePlan: boolean;
   readonly useHeight: boolean;
   readonly forProof: boolean;
@@ -158,7 +159,9 @@ export function controlChangeWords(before: Listed, after: Listed, unit: LengthUn
   const turned = (name: string, from: boolean, to: boolean): string | null =>
     from === to ? null : to ? name : msg('controlList.not', { name });
   return [
-    before.condition === after.condition ? null : `${before.condition} → ${after.condition}`,
+    before.condition === after.condition
+      ? null
+      : `${conditionWords()[before.condition]} → ${conditionWords()[after.condition]}`,
     moved('E', before.e, after.e),
     moved('N', before.n, after.n),
     moved(msg('claim.elevation'), before.z, after.z),

@@ -1,5 +1,5 @@
 /** How conventions are told about: their parts, choices and faults. */
-import type { ConventionFault, StakeConvention, StakeMarkKind, StakePart } from '@idle-marker/core';
+import type { ConventionFault, ShippedConvention, StakeConvention, StakeMarkKind, StakePart } from '@idle-marker/core';
 import { msg, worded } from './message.ts';
 import { english } from './languages/index.ts';
 
@@ -64,3 +64,14 @@ export function conventionFaultWords(fault: ConventionFault): string {
       return msg('convention.theLettersAreTooLargeForThe');
   }
 }
+
+/** What the conventions are called that ship. */
+export const shippedNames = worded((): Readonly<Record<ShippedConvention, string>> => ({
+  plainWords: msg('convention.plainWords'),
+  shortForms: msg('convention.shortForms'),
+  kerbFace: msg('convention.curbFace'),
+  kerbBack: msg('convention.curbBack'),
+  pegLevels: msg('convention.pegLevels'),
+  buildingGrid: msg('convention.buildingGrid'),
+  steelMarks: msg('convention.steel'),
+}));

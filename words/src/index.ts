@@ -16,6 +16,7 @@ export {
 } from './wording.ts';
 export { airPressure, airTemperature, airWords, HPA_PER_INCH } from './air.ts';
 export { glossaryEntries, glossaryPage, type GlossaryEntry, type GlossaryTerm } from './glossary.ts';
+export { shippedNames } from './convention.ts';
 export { presetWords, termWords } from './presets.ts';
 export { stationErrorSentence } from './stationErrors.ts';
 export {
@@ -26,6 +27,7 @@ export {
   VISIT,
   heightReferenceWords,
   CANDIDATE_OF,
+  conditionWords,
   HEIGHT_FROM,
   LENGTH_DECIMALS,
   meaningWords,

@@ -160,3 +160,11 @@ export const CANDIDATE_OF = {
   package: (of: string) => of,
   asBuilt: (of: string) => msg('vocabulary.asItStandsFrom', { ofValue: of }),
 } as const;
+
+/** How a control mark was found. */
+export const conditionWords = worded(() => ({
+  secure: msg('vocabulary.sound'),
+  usable: msg('vocabulary.usable'),
+  doubtful: msg('vocabulary.doubtful'),
+  lost: msg('vocabulary.lost'),
+}));

@@ -162,7 +162,7 @@ describe('a leaning pile', () => {
 describe('a driven hub', () => {
   it('is pushed through the ground, in words', () => {
     expect(pushWords({ up: 0.012, right: -0.003 }, 'facingInstrument', 'metre')).toBe(
-      'Move the hub 12 mm toward instrument and 3 mm left. For a few millimeters, strike the ground on the opposite side, never the hub, then shoot again. For more, pull it.',
+      'Move the hub 12 mm toward instrument and 3 mm left. A few millimeters: pry it over with a bar in the ground behind it, tamp the gap, then shoot again. More than that: pull it and drive a new one.',
     );
     expect(pushWords({ up: 0, right: 0 }, 'north', 'metre')).toBe('In position.');
   });

@@ -29,4 +29,4 @@ export {
 } from './convention.ts';
 export type { Reach, ReadHeight, StakeReading, WordOnStake } from './reading.ts';
 export { fitStake, type StakeFaces, type StakeNotice, type WrittenLine } from './fit.ts';
-export { SHIPPED_CONVENTIONS } from './shipped.ts';
+export { SHIPPED_CONVENTIONS, type ShippedConvention } from './shipped.ts';

@@ -4,7 +4,7 @@
  */
 import { reduceReading, type Metres, type TrustResult } from '@idle-marker/core';
 import type { AnyFact, Fact, FactBody } from '@idle-marker/contract';
-import { msg, stationNotices, standingWords, type ProofFigures } from '@idle-marker/words';
+import { msg, stationNotices, standingWords, type ProofFigures, conditionWords } from '@idle-marker/words';
 import { factOf } from '../facts/book.ts';
 import { bookLine } from './bookLine.ts';
 import { checkSentences, goodToOf } from '../station/checked.ts';
@@ -408,7 +408,12 @@ function rejectedControl(facts: readonly AnyFact[], setups: readonly SetupBook[]
   );
   const rated = facts.flatMap((fact) =>
     fact.type === 'control' && (fact.body.condition === 'doubtful' || fact.body.condition === 'lost')
-      ? [{ name: fact.body.name, why: `${fact.body.condition}${fact.body.note ? `: ${fact.body.note}` : ''}` }]
+      ? [
+          {
+            name: fact.body.name,
+            why: `${conditionWords()[fact.body.condition]}${fact.body.note ? `: ${fact.body.note}` : ''}`,
+          },
+        ]
       : [],
   );
   return [...left, ...rated];

@@ -4,12 +4,13 @@ import {
   SHIPPED_CONVENTIONS,
   STAKE_SIDES,
   type PointOnMark,
+  type ShippedConvention,
   type PlanPoint,
   type StakeContent,
   type StakeConvention,
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { writtenStake, type StakeStyle, type WrittenStake } from '@idle-marker/words';
+import { shippedNames, writtenStake, type StakeStyle, type WrittenStake } from '@idle-marker/words';
 import type { SiteState } from '../site/state.ts';
 import { classOf } from '../site/toleranceClass.ts';
 
@@ -20,11 +21,18 @@ export interface NamedConvention {
   readonly fact: Fact<'convention'> | null;
 }
 
+/** One that ships, under its name in the wording that stands. */
+const shipped = (id: ShippedConvention): NamedConvention => ({
+  id,
+  convention: { ...SHIPPED_CONVENTIONS[id], name: shippedNames()[id] },
+  fact: null,
+});
+
 /** All that can be chosen on a site: its own first, then those that ship. */
 export function conventionsOf({ conventions }: SiteState): NamedConvention[] {
   return [
     ...conventions.map((fact) => ({ id: fact.body.convention, convention: fact.body.rules, fact })),
-    ...Object.entries(SHIPPED_CONVENTIONS).map(([id, convention]) => ({ id, convention, fact: null })),
+    ...(Object.keys(SHIPPED_CONVENTIONS) as ShippedConvention[]).map(shipped),
   ];
 }
 
@@ -35,7 +43,7 @@ export function conventionFor(state: SiteState, work: FactBody<'package'> | null
     const found = all.find((each) => each.id === id);
     if (found) return found;
   }
-  return { id: 'plainWords', convention: SHIPPED_CONVENTIONS.plainWords, fact: null };
+  return shipped('plainWords');
 }
 
 /**

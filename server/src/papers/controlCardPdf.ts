@@ -21,6 +21,7 @@ import {
   type SheetClock,
   smallFigure,
   smallUnit,
+  conditionWords,
 } from '@idle-marker/words';
 import { Flow } from '../pdf/flow.ts';
 import { drawScene, finish, footPages, INKS, MARGIN, newDocument, widthOfText, write } from '../pdf/pdfPage.ts';
@@ -112,7 +113,7 @@ function pairsOf(
       msg('papers.type'),
       `${controlKindWords()[body.kind]}${body.spot ? msg('papers.thePointIs', { spot: body.spot }) : ''}; ${firmnessWords()[firmnessOf(body)]}`,
     ],
-    [msg('common.condition'), `${body.condition}${body.note ? `: ${body.note}` : ''}`],
+    [msg('common.condition'), `${conditionWords()[body.condition]}${body.note ? `: ${body.note}` : ''}`],
     [
       msg('papers.usedFor'),
       [body.usePlan && 'plan', body.useHeight && 'height', body.forProof && 'proofs'].filter(Boolean).join(', ') ||

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { freeName, type ControlMark } from '@idle-marker/records';
-import { msg, worded, signedSmall } from '@idle-marker/words';
+import { msg, worded, signedSmall, conditionWords } from '@idle-marker/words';
 import { DraftField } from '../field/DraftField.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
@@ -188,7 +188,7 @@ function ControlForm({ mark, place: typed, onMeant, onClose }: ControlFormProps)
               <li key={revision.id}>
                 r{mark.revisions.length - i}, {dayAndTime(revision.at)}:{' '}
                 {units.axes.map((which) => units.length(revision.body[which])).join(', ')},{' '}
-                {units.length(revision.body.z)} · {revision.body.condition} · {revision.body.source}
+                {units.length(revision.body.z)} · {conditionWords()[revision.body.condition]} · {revision.body.source}
               </li>
             ))}
           </ul>

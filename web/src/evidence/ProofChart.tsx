@@ -80,7 +80,7 @@ function Plot({ points, part, limit, unit, words }: PlotProps) {
             />
             <YAxis
               domain={[part === 'plan' ? 0 : -edge, edge]}
-              ticks={niceTicks(part === 'plan' ? 0 : -edge, edge)}
+              ticks={niceTicks(part === 'plan' ? 0 : -edge, edge, part === 'plan' ? 2 : 3)}
               tick={{ fontSize: 12, fill: 'var(--ink2)' }}
               stroke="var(--ink2)"
               width={58}

@@ -67,7 +67,7 @@ function PairedDueLink({ paired }: { readonly paired: PairedSolution }) {
   return (
     <Link
       to={`/sites/${id}/mark/receiver`}
-      className={`flex items-center px-4 font-semibold whitespace-nowrap ${tone}`}
+      className={`flex items-center px-3 font-semibold whitespace-nowrap ${tone}`}
     >
       {due === undefined ? msg('frame.bothProved') : pairedDueShort()[due]}
     </Link>
@@ -121,7 +121,7 @@ export function Footing() {
       )}
       {link && (
         <Cell name={msg('common.pole')}>
-          {units.length(link.pole.targetHeight)} · {link.pole.legs ? 'legs' : msg('common.byHand')}
+          {units.length(link.pole.targetHeight)} · {link.pole.legs ? msg('common.bipod') : msg('common.byHand')}
           {link.pole.target && <span className="font-normal max-xl:hidden"> · {link.pole.target.name}</span>}
         </Cell>
       )}
@@ -157,7 +157,7 @@ export function Footing() {
       {proof && (
         <Link
           to={`/sites/${id}/prove`}
-          className={`flex items-center px-4 font-semibold whitespace-nowrap ${proof.failed ? 'bg-[#8f1d15]' : proof.due || !proof.proven ? 'bg-[#704200]' : ''}`}
+          className={`flex items-center px-3 font-semibold whitespace-nowrap ${proof.failed ? 'bg-[#8f1d15]' : proof.due || !proof.proven ? 'bg-[#704200]' : ''}`}
         >
           {proof.failed
             ? msg('frame.proofFailed')

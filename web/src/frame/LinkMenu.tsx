@@ -35,8 +35,8 @@ export const LinkMenu = memo(function LinkMenu() {
   const { height, error } = heightOf(draft, units);
   const choose = (kind: 'simulator' | 'typed') => {
     void writeSetting(`link ${id}`, kind);
-    if (kind === 'simulator' && ground !== null) void openSimulator(id, ground);
-    else openTyped(id);
+    if (kind === 'simulator' && ground !== null) void openSimulator(id, ground, units.round(1.5, 5));
+    else openTyped(id, units.round(1.5, 5));
   };
   const openMenu = () => {
     setDraft(poleDraft(currentLink()?.state().pole, units));

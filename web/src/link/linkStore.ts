@@ -1,6 +1,6 @@
 /** The one link of this page, and what its state is. It outlives the screens that use it. */
 import { useSyncExternalStore } from 'react';
-import { RADIANS_PER_DEGREE, type PlanPoint, type Radians, type SimulatorState } from '@idle-marker/core';
+import { RADIANS_PER_DEGREE, type PlanPoint, type Radians, type SimulatorState, type Metres } from '@idle-marker/core';
 import { readSetting, writeSetting } from '../data/storage.ts';
 import type { InstrumentLink, LinkState, PoleChange } from './instrumentLink.ts';
 import { SimulatorLink } from './simulatorLink.ts';
@@ -30,7 +30,7 @@ function hold(next: Held | null): void {
 const SEED = 20310506;
 export const PACES = [1, 5, 20, 60] as const;
 
-export async function openSimulator(site: string, ground: string): Promise<void> {
+export async function openSimulator(site: string, ground: string, usualHeight?: Metres): Promise<void> {
   if (held?.site === site && held.link.kind === 'simulator') return;
   const saved = (await readSetting<SimulatorState>(`simulator ${site}`)) ?? null;
   // Left before the instrument's stand was saved: it has to be put there again.
@@ -40,19 +40,20 @@ export async function openSimulator(site: string, ground: string): Promise<void>
   link.setPace(pace);
   link.setStopsNear((await readSetting<boolean>('stops near')) ?? true);
   hold({ site, link });
-  await takeUpPole(site);
+  await takeUpPole(site, usualHeight);
 }
 
-export function openTyped(site: string): void {
+export function openTyped(site: string, usualHeight?: Metres): void {
   if (held?.site === site && held.link.kind === 'typed') return;
   hold({ site, link: new TypedLink() });
-  void takeUpPole(site);
+  void takeUpPole(site, usualHeight);
 }
 
-/** Pole and target are what they were when the page was left. */
-async function takeUpPole(site: string): Promise<void> {
+/** Pole and target are what they were when the page was left; a round height of the site's unit at first. */
+async function takeUpPole(site: string, usualHeight: Metres | undefined): Promise<void> {
   const kept = await readSetting<PoleChange>(`pole ${site}`);
-  if (kept && held?.site === site) held.link.setPole(kept);
+  const change = kept ?? (usualHeight === undefined ? null : { targetHeight: usualHeight });
+  if (change && held?.site === site) held.link.setPole(change);
 }
 
 /** Changes what the prism is carried on, and remembers it. */

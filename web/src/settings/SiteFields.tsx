@@ -1,5 +1,5 @@
 import { Fragment, type ReactNode } from 'react';
-import { SHIPPED_CONVENTIONS, type AngleUnit } from '@idle-marker/core';
+import { type AngleUnit } from '@idle-marker/core';
 import { NUMBERED } from '@idle-marker/records';
 import {
   msg,
@@ -7,6 +7,7 @@ import {
   numberedFrom,
   unitAbbreviationWords,
   type AlongWord,
+  shippedNames,
   stationFormatChoices,
   worded,
   wordingOf,
@@ -32,7 +33,7 @@ export const orderChoices = worded(
     ] as const,
 );
 /** Those that come with it; a site that has its own chooses it under Hand over. */
-const CONVENTION_CHOICES = Object.entries(SHIPPED_CONVENTIONS).map(([id, { name }]) => [id, name] as const);
+const shippedChoices = (): readonly (readonly [string, string])[] => Object.entries(shippedNames());
 
 /** Grounds that the simulated instrument knows; their truth is in its worker alone. */
 export const groundChoices = worded(
@@ -257,6 +258,6 @@ export function SiteFields(props: DraftProps) {
 
 /** A convention of this site stays chosen while other settings are changed. */
 const conventionChoices = (chosen: string): readonly (readonly [string, string])[] =>
-  CONVENTION_CHOICES.some(([id]) => id === chosen)
-    ? CONVENTION_CHOICES
-    : [[chosen, msg('settings.thisSitesOwn')], ...CONVENTION_CHOICES];
+  shippedChoices().some(([id]) => id === chosen)
+    ? shippedChoices()
+    : [[chosen, msg('settings.thisSitesOwn')], ...shippedChoices()];

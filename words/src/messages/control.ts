@@ -1,5 +1,7 @@
 /** Messages of control. */
 export const control = {
+  elev: 'elev.',
+  noUse: 'none',
   coordinateSystem: 'coordinate system',
   heightDatum: 'height datum',
   scaleFactor: 'scale factor',

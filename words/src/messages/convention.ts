@@ -1,5 +1,12 @@
 /** Messages of convention. */
 export const convention = {
+  plainWords: 'Plain words',
+  shortForms: 'Short forms',
+  curbFace: 'Curb: to the face, grade to the top',
+  curbBack: 'Curb: to the back, grade to the top at the back',
+  pegLevels: 'Hubs with elevations',
+  buildingGrid: 'Building grid',
+  steel: 'Steel and walls: written on the surface',
   whatTheOffsetLeadsTo: 'Offset to',
   stationOfTheRoad: 'Station',
   howItStandsAtAnAngle: 'Note at angle point',

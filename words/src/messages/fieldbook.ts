@@ -3,7 +3,7 @@ export const fieldbook = {
   partsOfTheBook: 'Field book sections',
   proveItNow: 'Prove it now',
   toAsBuilt: 'To as built',
-  toToday: 'To Today',
+  toToday: 'Go to Today',
   toTheList: 'Go to Control list',
   notYetSomethingIsMissing: 'Not yet: something is missing',
   youMayPackUp: 'You may pack up',

@@ -52,7 +52,7 @@ export const frame = {
   work: ' · work: {packages}',
   places: 'Places',
   noLink: 'Not connected',
-  linkedDemoInstrument: 'Linked · demo instrument',
+  linkedDemoInstrument: 'Connected · demo instrument',
   typedReadings: 'Typed readings',
   instrumentAndPole: 'Instrument and pole',
   library: 'Equipment library…',

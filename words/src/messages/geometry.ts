@@ -16,7 +16,7 @@ export const geometry = {
   worstAtThePoleOnLegsWould: 'Worst at {worst}. Use a bipod to meet the tolerance.',
   worstAtLegsAndAPrismAt: 'Worst at {worst}. Legs and a prism at {length} would meet it.',
   worstAtEvenWithLegsAndA:
-    'Worst at {worst}. Even with legs and a low prism only marks within {length} meet it: stand nearer.',
+    'Worst at {worst}. Even with a bipod and a low prism only marks within {length} meet it: stand nearer.',
   nothingMeetsItFromHereAnotherStand:
     'Nothing meets it from here: another stand, more control, a better instrument, or a template from two grid marks.',
 } as const;

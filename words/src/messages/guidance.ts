@@ -19,7 +19,7 @@ export const guidance = {
     'The driven hub is off by {smallLength}; tolerance {smallLength2}. Pull it and set it again.',
   itStandsWhereItShould: 'In position.',
   itWantsToGoALittleOf:
-    'Move the hub {parts}. For a few millimeters, strike the ground on the opposite side, never the hub, then shoot again. For more, pull it.',
+    'Move the hub {parts}. A few millimeters: pry it over with a bar in the ground behind it, tamp the gap, then shoot again. More than that: pull it and drive a new one.',
   shotsAMarkOverTheDrivenHub:
     '{shotsPerMark} shots a mark over {marks, plural, one {# mark} other {# marks}}, the driven hub included.',
   walkByTheLiveFigureTapeThe: '{so} Walk by the live figure, tape the last meter, and shoot only when it says hold.',

@@ -31,7 +31,7 @@ export const judgement = {
     'A mark at a very different distance would tell: a constant is the same at all, a scale grows.',
   anotherMarkBestInADirectionThat: 'Another mark, best in a direction that is still open, would tell.',
   theyAreWorstAtTheNearMarks:
-    'They are worst at the near marks. Look at the pole first: is it held by hand? Put it on legs, and test its bubble.',
+    'They are worst at the near marks. Look at the pole first: is it hand-held? Use a bipod, and test its bubble.',
   theyAreWorstAtTheFarMarks:
     'They are worst at the far marks. Look at the air first: heat over the ground, wind on the tripod. Sight nearer marks, or wait.',
   theyAreWorstInTheDistancesLook:

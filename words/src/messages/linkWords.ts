@@ -13,8 +13,8 @@ export const linkWords = {
   theLevelIsOutOfTheCompensators:
     'The level is out of the compensator’s reach. Bring it in, note that it was leveled again, and prove the station.',
   theInstrumentsBatteryIsEmptyChangeIt:
-    'The instrument’s battery is empty. Change it under Linked, and prove the station: changing it may turn the instrument.',
+    'The instrument’s battery is empty. Change it under Connected, and prove the station: changing it may turn the instrument.',
   anotherCrewWorksOnChannelReadingsCome:
-    'Another crew works on channel {channel}: readings come broken, or theirs. Choose a free channel under Linked.',
+    'Another crew works on channel {channel}: readings come broken, or theirs. Choose a free channel under Connected.',
   theShotWasCancelledNothingWasStored: 'The shot was canceled. Nothing was stored.',
 } as const;

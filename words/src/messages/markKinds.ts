@@ -5,7 +5,7 @@ export const markKinds = {
   lineOnAPlate: 'line on a plate',
   scribedLine: 'scribed line',
   driveBetweenTwoCrossingLinesTheHammer:
-    'Drive between two crossing lines: the hammer takes the divot away. To correct it, strike the ground beside the hub, not the hub. Soft ground: hand hammer; hard: sledge, or a drilled hole.',
+    'Scratch two crossing lines well past the point before you drive: they still show where it was. Correct a lean with a bar in the ground, and tamp it; a hub knocked sideways comes loose. Soft ground: hand hammer; hard: sledge, or a drilled hole.',
   inAsphaltANailWithAWasher:
     'In asphalt a nail with a washer and a hand hammer; in concrete drill first. Shoot it on the head with the low prism.',
   sweepFirstCrossTheTwoLinesOver:

@@ -18,7 +18,7 @@ export const paired = {
   receiverAboveThePrismsCentre: 'Receiver {receiver}, {length} {unit} above the prism’s center.',
   pairsThatAreUsedAgainAreListed: 'To reuse a combination, add it to the equipment library.',
   thisPairIsListedWithAnotherTarget:
-    'This pair is listed with another target than the one on the pole. Change the target under Linked, or choose the right pair: the offset belongs to both.',
+    'This pair is listed with another target than the one on the pole. Change the target under Connected, or choose the right pair: the offset belongs to both.',
   antennaHeightAsEnteredAtTheReceiver: 'Antenna height in receiver',
   theTargetHeightIs: 'The target height is {length} {unit}.',
   targetHeightAndOffsetMake: 'Target height {length} and offset {length2} make {length3} {unit}.',
@@ -57,7 +57,7 @@ export const paired = {
   noCorrectionsYet: 'no corrections yet',
   correctionsSOld: 'corrections {correctionAge} s old',
   tiltCompensationOn: 'tilt compensation ON',
-  switchedOffOrNotLinked: 'switched off, or not linked',
+  switchedOffOrNotLinked: 'switched off or not connected',
   asKeyedInAtTheShot: 'as keyed in at the shot',
   noHeight: '{lock}: no elevation',
   beginWithTheReceiverOnCorrections: 'Begin with the receiver: on, corrections coming in, fixed',

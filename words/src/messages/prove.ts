@@ -10,7 +10,7 @@ export const prove = {
   lastSighted: 'Last sighted',
   proves: '; proves {part}',
   proves2: 'proves {part}',
-  unused: 'unused: {part}',
+  unused: 'Not used: {part}',
   onThePostOfHardlyAProof: 'on the post of {name}: hardly a check shot',
   takeTheDirectionToSomethingFarAnd:
     'Take the direction to something far and fixed right after the station is accepted. Aimed at again, it shows whether the instrument has turned. It is a repeat: it doesn’t prove the station.',

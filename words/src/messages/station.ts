@@ -390,7 +390,7 @@ export const station = {
     'Hidden, covered or gone: look for them on the ground, and note under Control what you find.',
   thePoleAtMovedWhileItWas: 'Pole moved during the shot to {name}',
   theReadingsLieApartMoreThanPole:
-    'The readings lie {smallLength} apart, more than pole and instrument explain. Put it on legs, let it settle, and sight it again.',
+    'The readings lie {smallLength} apart, more than pole and instrument explain. Use a bipod, let it settle, and sight it again.',
   noStationYet: 'No station yet',
   levelInBeginWithTheFarthestMark:
     'Level in? Begin with the farthest mark that you see: its direction finds the others. At each one: the right mark, pole plumb, the right target, and don’t step between prism and instrument.',

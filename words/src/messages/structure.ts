@@ -1,5 +1,7 @@
 /** Messages of structure. */
 export const structure = {
+  begun: 'begun',
+  toDo: 'to do',
   built: 'built {corner}',
   whatStandsThereCanBeMeasuredOnce: 'Station the instrument first to measure existing work.',
   planWithWhatWasMeasuredArrowsFrom:

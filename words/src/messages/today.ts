@@ -34,7 +34,7 @@ export const today = {
   ofMinMinAMarkInBoth:
     '{stands, plural, one {# stand} other {# stands}} of {setUp} min, {sight} min a mark in both faces',
   aboutForMarksOnALargeSite:
-    'About {strong} for {marks} marks: {value}. On a large site half a working day isn’t too much.',
+    'About {strong} for {marks} marks: {value}. A bad mark found today costs minutes; found next week it costs everything set from it.',
   toDo: 'to do: ',
   thenTellTheOtherTradesControlExport:
     'Then tell the other trades: Control, Export, Control report. And put extra control outside the works before anything is dug.',
@@ -112,7 +112,7 @@ export const today = {
   goOn: 'Continue station',
   stationTheInstrument: 'Station the instrument',
   firstItMustBeKnownWhereThe: '{toSet, plural, one {# mark waits} other {# marks wait}} for a station.',
-  toStation: 'To Station',
+  toStation: 'Go to Station',
   stopAProofOfFailed: 'Stop: check shot failed at station {name}',
   noMark: 'No mark',
   marks2: '{count} marks',

@@ -1,5 +1,9 @@
 /** Messages of vocabulary. */
 export const vocabulary = {
+  sound: 'sound',
+  usable: 'usable',
+  doubtful: 'doubtful',
+  lost: 'lost',
   usFt: 'US ft',
   usSurveyFeet: 'US survey feet',
   theMarkUnderTheInstrument: '{mark}, the mark under the instrument',

@@ -9,7 +9,7 @@ import {
   siteState,
   type ControlMark,
 } from '@idle-marker/records';
-import { msg, controlKindWords, worded } from '@idle-marker/words';
+import { msg, controlKindWords, worded, conditionWords } from '@idle-marker/words';
 import { fetchFacts, fetchSites } from '../../data/sites.ts';
 import { newId } from '../../data/uuid.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -126,7 +126,7 @@ export function BringControl({ onClose }: { onClose(): void }) {
                     <Tick
                       label={
                         <>
-                          <strong>{name}</strong>, {controlKindWords()[kind]}, {condition}
+                          <strong>{name}</strong>, {controlKindWords()[kind]}, {conditionWords()[condition]}
                         </>
                       }
                       checked={wanted.has(mark.id)}

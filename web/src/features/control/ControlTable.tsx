@@ -1,4 +1,4 @@
-import { msg, controlKindWords, smallFigure, smallUnit } from '@idle-marker/words';
+import { msg, controlKindWords, smallFigure, smallUnit, conditionWords, partWord } from '@idle-marker/words';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { PAGE } from './useControlPlace.ts';
@@ -49,11 +49,11 @@ export function ControlTable({ model }: { readonly model: ControlPlaceModel }) {
             <th className={TH_WORD}>{msg('common.mark')}</th>
             <th className={TH}>
               {name[first]}
-              {leadWords(first)}, {units.unit}
+              {leadWords(first)} ({units.unit})
             </th>
             <th className={TH}>
               {name[second]}
-              {leadWords(second)}, {units.unit}
+              {leadWords(second)} ({units.unit})
             </th>
             <th className={TH}>{againstZero ? msg('common.againstZero') : msg('common.height')}</th>
             <th className={TH}>
@@ -112,10 +112,12 @@ export function ControlTable({ model }: { readonly model: ControlPlaceModel }) {
                 <td className={TD_WORD}>{controlKindWords()[body.kind]}</td>
                 <td className={TD_WORD}>
                   {body.forProof
-                    ? 'proofs'
-                    : [body.usePlan && 'plan', body.useHeight && 'ht'].filter(Boolean).join('+') || 'none'}
+                    ? msg('common.proofs').toLowerCase()
+                    : [body.usePlan && partWord('plan'), body.useHeight && msg('control.elev')]
+                        .filter(Boolean)
+                        .join(' + ') || msg('control.noUse')}
                 </td>
-                <td className={`${TD_WORD} ${TONE[body.condition]}`}>{body.condition}</td>
+                <td className={`${TD_WORD} ${TONE[body.condition]}`}>{conditionWords()[body.condition]}</td>
               </tr>
             );
           })}

@@ -1,4 +1,4 @@
-import { msg, partWord, trendProposalWords, VISIT, worded } from '@idle-marker/words';
+import { msg, partWord, trendProposalWords, VISIT, worded, conditionWords } from '@idle-marker/words';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
@@ -146,7 +146,7 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
           <li key={revision.id}>
             r{mark.revisions.length - i}, {dayAndTime(revision.at)}:{' '}
             {units.axes.map((which) => units.length(revision.body[which])).join(', ')}, {units.length(revision.body.z)}{' '}
-            · {revision.body.condition} · {revision.body.source}
+            · {conditionWords()[revision.body.condition]} · {revision.body.source}
             {revision.body.note && ` · ${revision.body.note}`}
           </li>
         ))}

@@ -23,7 +23,7 @@ export function ConventionPreview({ convention }: { readonly convention: StakeCo
   return (
     <>
       <div className="mt-3 grid grid-cols-[repeat(auto-fit,minmax(280px,1fr))] gap-5">
-        {sampleStakes().map((sample, i) => {
+        {sampleStakes(settings.lengthUnit).map((sample, i) => {
           const { faces, notices } = writtenStake(sample, { convention, unit: settings.lengthUnit });
           return (
             <div key={sample.name}>

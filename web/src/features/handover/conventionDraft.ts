@@ -12,6 +12,8 @@ import {
   type StakePart,
   type StakeSide,
   type StakeTerm,
+  lengthToMetres,
+  type LengthUnit,
 } from '@idle-marker/core';
 import { msg, worded } from '@idle-marker/words';
 
@@ -132,8 +134,7 @@ export function movePart(parts: readonly PartPlace[], part: StakePart, by: -1 | 
   return next;
 }
 
-/** Made-up marks to try a convention on: a hub of a building and one of a kerb. */
-export const sampleStakes = worded((): readonly StakeContent[] => [
+const metricSamples = worded((): readonly StakeContent[] => [
   {
     name: 'H-B3 E',
     offset: 2,
@@ -171,3 +172,43 @@ export const sampleStakes = worded((): readonly StakeContent[] => [
     set: { day: '2031-05-06', by: msg('handover.kim') },
   },
 ]);
+
+/** Metres of a figure in the unit of the site. */
+const FEET: readonly Readonly<
+  Pick<StakeContent, 'offset' | 'offsetAsSet' | 'cutFill' | 'hubZ' | 'designZ' | 'tolerance'>
+>[] = [
+  {
+    offset: 6,
+    offsetAsSet: 6.01,
+    cutFill: -1.09,
+    hubZ: 410.91,
+    designZ: 412,
+    tolerance: { plan: 0.02, height: 0.015 },
+  },
+  {
+    offset: 3,
+    offsetAsSet: 3.01,
+    cutFill: 0.42,
+    hubZ: 408.87,
+    designZ: 408.45,
+    tolerance: { plan: 0.03, height: 0.02 },
+  },
+];
+
+/** Made-up marks to try a convention on: a hub of a building and one of a curb, round in the unit of the site. */
+export function sampleStakes(unit: LengthUnit): readonly StakeContent[] {
+  if (unit === 'metre') return metricSamples();
+  const metres = (feet: number) => lengthToMetres(feet, unit);
+  return metricSamples().map((sample, i) => {
+    const feet = FEET[i]!;
+    return {
+      ...sample,
+      offset: metres(feet.offset),
+      offsetAsSet: metres(feet.offsetAsSet),
+      cutFill: metres(feet.cutFill!),
+      hubZ: metres(feet.hubZ!),
+      designZ: metres(feet.designZ!),
+      tolerance: { plan: metres(feet.tolerance!.plan), height: metres(feet.tolerance!.height) },
+    };
+  });
+}

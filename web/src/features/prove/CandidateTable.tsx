@@ -1,5 +1,5 @@
 import type { ControlMark, ProofCandidate } from '@idle-marker/records';
-import { msg, aboutLength, worded } from '@idle-marker/words';
+import { msg, aboutLength, worded, partWord } from '@idle-marker/words';
 import { useNaming } from '../../site/useNaming.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
@@ -65,7 +65,7 @@ export function CandidateTable({ candidates, chosen, busy, onChoose, onProve }: 
                 ) : onPostOf === null ? (
                   <strong>
                     {part
-                      ? msg('prove.unused', { part: msg('prove.proves2', { part }) })
+                      ? msg('prove.unused', { part: msg('prove.proves2', { part: partWord(part) }) })
                       : msg('prove.notUsedProvesTheStation')}
                   </strong>
                 ) : (

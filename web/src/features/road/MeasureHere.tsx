@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { displayedStation } from '@idle-marker/core';
 import { heightOverRoad, measuredAlong, nextName, roadShot, usedCodes } from '@idle-marker/records';
-import { msg, offsetWords, overSurfaceWords, stationText, stringWords } from '@idle-marker/words';
+import { msg, offsetWords, overSurfaceWords, stationText, stringWords, worded } from '@idle-marker/words';
 import { CodeField } from '../../pole/CodeField.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useStationStyle, useStationWord, type SiteRoad } from '../../site/useRoads.ts';
@@ -21,7 +21,7 @@ interface MeasureHereProps {
   onGo(station: number): void;
 }
 
-const USUAL_CODES = ['ground', 'edge', 'kerb', 'invert', 'fence'];
+const usualCodes = worded(() => ['ground', 'edge', msg('common.curb'), 'invert', 'fence']);
 const CODES_SHOWN = 6;
 const FIRST = 'G1';
 
@@ -40,7 +40,7 @@ export function MeasureHere({ active, measuring, gradeString, onGo }: MeasureHer
   const [code, setCode] = useState('ground');
   const [shots, setShots] = useState<Shots>('1');
   const measured = measuredAlong(state, id);
-  const codes = [...new Set([...usedCodes(state), ...USUAL_CODES])].slice(0, CODES_SHOWN);
+  const codes = [...new Set([...usedCodes(state), ...usualCodes()])].slice(0, CODES_SHOWN);
   const wanted = name.trim();
   const taken = state.asBuilt.some(({ body }) => body.name === wanted);
   const busy = measuring.shooting.doing !== null;

@@ -1,7 +1,6 @@
 import { useState, type FormEvent } from 'react';
-import { SHIPPED_CONVENTIONS } from '@idle-marker/core';
 import { startingLibrary } from '@idle-marker/records';
-import { msg, sayIn, unitNameWords, wordingOf } from '@idle-marker/words';
+import { msg, sayIn, shippedNames, unitNameWords, wordingOf } from '@idle-marker/words';
 import { say } from '../../data/ledger.ts';
 import { writeSetting } from '../../data/storage.ts';
 import { newId } from '../../data/uuid.ts';
@@ -151,7 +150,7 @@ const VALUES: Readonly<Partial<Record<SiteField, (draft: SiteDraft) => string>>>
   scale: ({ scale }) => (scale.trim() === '1' ? msg('sites.oneGroundDistances') : scale),
   heightDatum: ({ heightDatum }) => heightDatum || msg('sites.notNamedYet'),
   zero: ({ zero }) => zero.text || msg('sites.none'),
-  convention: ({ convention }) => SHIPPED_CONVENTIONS[convention as keyof typeof SHIPPED_CONVENTIONS]?.name ?? '',
+  convention: ({ convention }) => Object.entries(shippedNames()).find(([id]) => id === convention)?.[1] ?? '',
   interval: ({ interval }) => msg('sites.minutes', { interval }),
   classes: ({ classes }) => classes.map(({ name }) => name).join(', '),
   stationFormat: ({ lengthUnit, stationFormat }) =>

@@ -332,9 +332,9 @@ function ColumnTable({
               {isDone(row) ? (
                 <span className="text-good">{msg('structure.done')}</span>
               ) : row.shots.length > 0 ? (
-                'begun'
+                msg('structure.begun')
               ) : (
-                'open'
+                msg('structure.toDo')
               )}
             </td>
           </tr>

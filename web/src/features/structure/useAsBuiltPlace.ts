@@ -9,7 +9,7 @@ import {
   reservedFor,
   usedCodes,
 } from '@idle-marker/records';
-import { msg } from '@idle-marker/words';
+import { msg, worded } from '@idle-marker/words';
 import { heightsOf, useHeightUnder, useSurfaces } from '../../drawings/useSurfaces.ts';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { useLinkKind } from '../../link/linkStore.ts';
@@ -27,7 +27,7 @@ export const NO_CODE = ' ';
 export const FREE = 'free';
 
 /** Offered before the site has codes of its own. */
-const USUAL_CODES = ['bolt', 'corner', 'edge', 'kerb', 'invert', 'cover'];
+const usualCodes = worded(() => ['bolt', 'corner', 'edge', msg('common.curb'), 'invert', 'cover']);
 
 const CODES_SHOWN = 8;
 
@@ -63,7 +63,7 @@ export function useAsBuiltPlace() {
   const measuring = useMeasuring();
   const { shooting } = measuring;
   const busy = shooting.doing !== null;
-  const codes = [...new Set([...usedCodes(state), ...USUAL_CODES])].slice(0, CODES_SHOWN);
+  const codes = [...new Set([...usedCodes(state), ...usualCodes()])].slice(0, CODES_SHOWN);
   const free = work === null || plan === null;
   const freeName = name.trim();
   const reserved = reservedFor(state, freeName);

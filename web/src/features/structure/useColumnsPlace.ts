@@ -26,7 +26,8 @@ const SEQUENCE: readonly (readonly [Edge, Level])[] = [
 ];
 
 /** A small prism's centre stands about this far before the face that it is held against. */
-const USUAL_TARGET: Metres = 0.015;
+/** From the face to the prism, metres and feet. */
+const USUAL_TARGET = [0.015, 0.05] as const;
 
 /** Of a column nobody has taped yet, to stand the simulated pole near it. */
 const USUAL_WIDTH: Metres = 0.3;
@@ -76,7 +77,10 @@ export function useColumnsPlace() {
   const row =
     rows.find((each) => each.crossing.label === crossing) ?? rows.find((each) => !isDone(each)) ?? rows[0] ?? null;
   const [side, setSide] = useRemembered<'right' | 'left'>('columns side', 'right');
-  const [target, setTarget] = useRemembered<Draft<Metres>>('columns target offset', lengthDraft(USUAL_TARGET, units));
+  const [target, setTarget] = useRemembered<Draft<Metres>>(
+    'columns target offset',
+    lengthDraft(units.round(...USUAL_TARGET), units),
+  );
   const [classId, setClass] = useState(usualClass(state, 'steel').id);
   const [use, setUse] = useState('');
   const [shots, setShots] = useRemembered<Shots>('columns shots', '3');

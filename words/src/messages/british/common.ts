@@ -19,4 +19,5 @@ export const common: BritishOf<typeof whole> = {
   takeBack: 'Withdraw reading',
   searchForThePoleOrShoot: 'Search for the pole, or observe',
   height3: '{axes}, level {length}',
+  curb: 'kerb',
 };

@@ -2,6 +2,7 @@ import type { BritishOf } from './britishOf.ts';
 import type { control as whole } from '../control.ts';
 
 export const control: BritishOf<typeof whole> = {
+  elev: 'level',
   theSitesNameAnotherTheSameFigures:
     'The sites name another {differs}: the same coordinates may be a different point. Take a check sight on a copied mark before a station uses it.',
   heightTheLast:

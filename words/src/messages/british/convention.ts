@@ -2,6 +2,10 @@ import type { BritishOf } from './britishOf.ts';
 import type { convention as whole } from '../convention.ts';
 
 export const convention: BritishOf<typeof whole> = {
+  shortForms: 'Short shutters',
+  curbFace: 'Kerb: to the face, level to the top',
+  curbBack: 'Kerb: to the back, level to the top at the back',
+  pegLevels: 'Pegs with levels',
   stationOfTheRoad: 'Chainage',
   heightOfTheHub: 'Peg level',
   designHeight: 'design level',

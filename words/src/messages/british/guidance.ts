@@ -6,7 +6,7 @@ export const guidance: BritishOf<typeof whole> = {
   theDrivenHubIsOffTheClass:
     'The driven peg is off by {smallLength}; tolerance {smallLength2}. Pull it and set it again.',
   itWantsToGoALittleOf:
-    'Move the peg {parts}. For a few millimetres, strike the ground on the opposite side, never the peg, then observe again. For more, pull it.',
+    'Move the peg {parts}. A few millimetres: pry it over with a bar in the ground behind it, tamp the gap, then observe again. More than that: pull it and drive a new one.',
   shotsAMarkOverTheDrivenHub:
     '{shotsPerMark} readings a mark over {marks, plural, one {# mark} other {# marks}}, the driven peg included.',
   walkByTheLiveFigureTapeThe: '{so} Walk by the live figure, tape the last metre, and observe only when it says hold.',

@@ -4,7 +4,7 @@ import type { markKinds as whole } from '../markKinds.ts';
 export const markKinds: BritishOf<typeof whole> = {
   hubAndLath: 'peg and stake',
   driveBetweenTwoCrossingLinesTheHammer:
-    'Drive between two crossing lines: the hammer takes the divot away. To correct it, strike the ground beside the peg, not the peg. Soft ground: hand hammer; hard: sledge, or a drilled hole.',
+    'Scratch two crossing lines well past the point before you drive: they still show where it was. Correct a lean with a bar in the ground, and tamp it; a peg knocked sideways comes loose. Soft ground: hand hammer; hard: sledge, or a drilled hole.',
   inAsphaltANailWithAWasher:
     'In asphalt a nail with a washer and a hand hammer; in concrete drill first. Observe it on the head with the low prism.',
   degreaseThePlateMarkerForTheLine:
