@@ -70,6 +70,33 @@ const tooSmall = (page: Page): Promise<string[]> =>
       .map((element) => element.textContent || element.getAttribute('aria-label') || element.outerHTML),
   );
 
+/**
+ * Labels that are cut off by what they stand in, or stick out of it, once every letter is a third larger: as it is for
+ * who has set the letters of a phone larger. Tables that scroll by themselves may be wider than the screen.
+ */
+const cutOff = (page: Page): Promise<string[]> =>
+  page.evaluate((larger) => {
+    const all = [...document.querySelectorAll<HTMLElement>('body *')];
+    const sizes = all.map((each) => parseFloat(getComputedStyle(each).fontSize));
+    all.forEach((each, i) => each.style.setProperty('font-size', `${sizes[i]! * larger}px`));
+    const scrolls = (element: Element): boolean => {
+      for (let each: Element | null = element; each; each = each.parentElement)
+        if (/auto|scroll/.test(getComputedStyle(each).overflowX) && each.scrollWidth > each.clientWidth) return true;
+      return false;
+    };
+    const found = [...document.querySelectorAll<HTMLElement>('button, label, legend, th, summary, nav a, h1, h2, h3')]
+      .filter((each) => {
+        const { width, right, left } = each.getBoundingClientRect();
+        const { textOverflow } = getComputedStyle(each);
+        if (width === 0 || textOverflow === 'ellipsis' || each.closest('.sr-only')) return false;
+        if (each.scrollWidth > each.clientWidth + 1 && each.clientWidth > 0) return true;
+        return (right > window.innerWidth + 1 || left < -1) && !scrolls(each);
+      })
+      .map((each) => each.textContent || each.getAttribute('aria-label') || each.outerHTML);
+    all.forEach((each) => each.style.removeProperty('font-size'));
+    return found;
+  }, 1.3);
+
 // axe looks at every screen and dialog in turn: on a busy machine that takes its time.
 test.setTimeout(240_000);
 
@@ -112,6 +139,12 @@ test.describe('at dusk, on a phone', () => {
   test('every screen', async ({ page }) => {
     await enter(page);
     await page.getByRole('button', { name: 'Dark' }).click();
+    // In the wording whose words are longer.
+    await page.getByRole('button', { name: /^Settings…/ }).click();
+    await page.getByRole('radio', { name: 'British and Commonwealth' }).click();
+    expect(await cutOff(page)).toEqual([]);
+    await page.getByRole('button', { name: 'Save settings' }).click();
+    await expect(page.getByRole('dialog')).toBeHidden();
     await page.goto(page.url());
     await eachPlace(page, async (place) => {
       expect(await page.evaluate(() => document.documentElement.dataset['theme'])).toBe('dusk');
@@ -121,6 +154,7 @@ test.describe('at dusk, on a phone', () => {
         'what sticks out at the side',
       ).toBe(0);
       expect(await tooSmall(page)).toEqual([]);
+      expect([place, await cutOff(page)]).toEqual([place, []]);
       for (const [, button] of VIEWS.filter(([where]) => where === place)) {
         await page.getByRole('button', { name: button }).click();
         expect(

@@ -41,7 +41,7 @@ test('a convention is adapted with a preview, made usual, and written on the sta
   page,
 }) => {
   await handOver(page, 'Stake convention');
-  await page.getByRole('button', { name: /^Pegs with levels/ }).click();
+  await page.getByRole('button', { name: /^Hubs with elevations/ }).click();
   await expect(page.getByRole('img', { name: /^Front: H-B3 E; PEG 5\.918; UP 0\.332 to FLOOR/ })).toBeVisible();
   await page.getByRole('button', { name: 'Copy and edit…' }).click();
   const dialog = page.getByRole('dialog');

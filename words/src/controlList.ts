@@ -5,7 +5,7 @@ import { msg } from './message.ts';
 import { landXmlFaultWords } from './landXml.ts';
 import { smallUnit, smallFigure } from './small.ts';
 import { unitAbbreviationWords, unitNameWords } from './vocabulary.ts';
-import { conditionWords } from '@idle-marker/words';
+import { conditionWords } from './vocabulary.ts';
 
 /** Structural copies of the reader's issues: this room knows no file formats. */
 type FileIssue =

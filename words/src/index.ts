@@ -211,7 +211,7 @@ export {
   patternWords,
   sideWords,
 } from './asBuilt.ts';
-export { ROUNDING, writtenLength, type Rounding } from './rounding.ts';
+export { cutFillAsWritten, ROUNDING, writtenLength, type Rounding } from './rounding.ts';
 export { markKindWords, markToolWords } from './markKinds.ts';
 export { rakeWords } from './rakes.ts';
 export { careWords, careList, CARE_OF_EQUIPMENT, cautionWords } from './care.ts';

@@ -1,5 +1,6 @@
 /** How one stake is read, in sentences of the crew's language. */
 import {
+  CENTRELINE,
   kerbPartOf,
   type LengthUnit,
   type Metres,
@@ -10,7 +11,7 @@ import {
 import { filled, type CrewWords } from './languages/index.ts';
 import { isNothing, writtenLength } from './rounding.ts';
 import { unitAbbreviationWords } from './vocabulary.ts';
-import { smallFigure, smallUnit } from '@idle-marker/words';
+import { smallFigure, smallUnit } from './small.ts';
 
 export interface ReadingSentence {
   /** A warning stands apart from the steps; below them what the words on the stake mean, and all else. */
@@ -29,6 +30,7 @@ export const readLength = (
 
 /** What a line of a road is called, as an offset leads to it or as a height does. */
 function stringName(string: string, words: CrewWords, as: 'partOf' | 'gradeOf'): string {
+  if (string === CENTRELINE) return words.term.centreline;
   const part = kerbPartOf(string);
   return part === null ? string : filled(words.line[as][part], { name: string.replace(/\.\w+$/, '') });
 }

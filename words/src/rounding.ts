@@ -3,6 +3,7 @@ import {
   formatFeetInches,
   formatLength,
   lengthFromMetres,
+  lengthToMetres,
   type FigureRounding,
   type LengthUnit,
   type Metres,
@@ -39,3 +40,18 @@ export const isNothing = (metres: Metres, unit: LengthUnit, rounding: Rounding):
   rounding === 'sixteenth'
     ? Math.round(lengthFromMetres(Math.abs(metres), unit) * 12 * 16) === 0
     : Number(lengthFromMetres(Math.abs(metres), unit).toFixed(DECIMALS[rounding])) === 0;
+
+/** A length as it stands written to the last decimal that is shown, in metres again. */
+const asShown = (metres: Metres, unit: LengthUnit): Metres =>
+  lengthToMetres(Number(formatLength(metres, unit, LENGTH_DECIMALS).replace(/\s/g, '').replace('−', '-')), unit);
+
+/**
+ * Hub above design as whoever subtracts the two written elevations finds it: a crew that checks the figures of a stake
+ * or a sheet must come to the same. Off by less than the last decimal; null where either is missing.
+ */
+export function cutFillAsWritten(hubZ: Metres | null, designZ: Metres | null, unit: LengthUnit): Metres | null {
+  if (hubZ === null || designZ === null) return null;
+  const shown = lengthFromMetres(asShown(hubZ, unit) - asShown(designZ, unit), unit);
+  // Without the dust of the subtraction, which could turn a last digit.
+  return lengthToMetres(Number(shown.toFixed(LENGTH_DECIMALS)), unit);
+}

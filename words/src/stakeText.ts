@@ -1,5 +1,6 @@
 /** The words on a stake: lines as data become text, in the language and the forms of a convention. */
 import {
+  CENTRELINE,
   fitStake,
   heightTerm,
   kerbPartOf,
@@ -24,7 +25,7 @@ import { msg, worded } from './message.ts';
 import { crewWords, english, filled, type CrewWords } from './languages/index.ts';
 import { isNothing, writtenLength } from './rounding.ts';
 import { unitAbbreviationWords } from './vocabulary.ts';
-import { smallFigure, smallUnit } from '@idle-marker/words';
+import { smallFigure, smallUnit } from './small.ts';
 
 export interface StakeStyle {
   readonly convention: StakeConvention;
@@ -42,6 +43,7 @@ function termWords(term: StakeTerm, { abbreviate, abbreviations }: StakeConventi
 
 /** A line of a road as an offset leads to it, or as a height does: along the face of a kerb that is its top. */
 function stringForm(string: string, convention: StakeConvention, words: CrewWords, as: 'partOf' | 'gradeOf'): string {
+  if (string === CENTRELINE) return termWords('centreline', convention, words);
   const part = kerbPartOf(string);
   if (part === null) return string;
   // The top at the back has no short form that couldn't be taken for the back itself.
@@ -142,9 +144,23 @@ export type StakeTextNotice =
     }
   | { readonly code: 'UNUSUAL'; readonly text: string };
 
+/**
+ * Read more coarsely than to the last decimal, the hub's elevation gives way: design and cut or fill are what a crew
+ * builds from, and the three have to add up.
+ */
+function withHubThatAddsUp(content: StakeContent, { convention, unit, rounding }: StakeStyle): StakeContent {
+  const { hubZ, designZ, cutFill } = content;
+  const as = rounding ?? convention.rounding.height;
+  if (as === 'finest' || hubZ === null || designZ === null || cutFill === null) return content;
+  return {
+    ...content,
+    hubZ: roundedLength(designZ, unit, as) + Math.sign(cutFill) * roundedLength(Math.abs(cutFill), unit, as),
+  };
+}
+
 /** What is written on the sides of a stake, fitted to its lath, and what ought to be noticed. */
 export function writtenStake(content: StakeContent, style: StakeStyle): WrittenStake {
-  const sides = stakeSides(content, style.convention);
+  const sides = stakeSides(withHubThatAddsUp(content, style), style.convention);
   const written = (side: StakeSide): WrittenLine[] =>
     sides[side].map(({ part, content: line, ruled }) => ({
       part,

@@ -1,6 +1,26 @@
 /** What is kept in millimetres and degrees Celsius, said in the units that a site measures in. */
 import { describe, expect, it } from '@jest/globals';
-import { airWords, crewWords, offAxes, offAxesHead, offAxesNamed, signedSmall, smallFigure } from '../src/index.ts';
+import fc from 'fast-check';
+import {
+  parseLength,
+  roundingStep,
+  SHIPPED_CONVENTIONS,
+  type FigureRounding,
+  type LengthUnit,
+  type StakeContent,
+} from '@idle-marker/core';
+import {
+  airWords,
+  crewWords,
+  cutFillAsWritten,
+  stakeTextOf,
+  writtenStake,
+  offAxes,
+  offAxesHead,
+  offAxesNamed,
+  signedSmall,
+  smallFigure,
+} from '../src/index.ts';
 
 describe('a small figure', () => {
   it('is in millimetres on metric sites, as it was typed, and in thousandths of a foot on others', () => {
@@ -32,5 +52,62 @@ describe('air', () => {
   it('is in Celsius and hectopascals, or in Fahrenheit and inches of mercury', () => {
     expect(airWords(12, 1013, 'metre')).toBe('12 °C, 1013 hPa');
     expect(airWords(12, 1013.25, 'usSurveyFoot')).toBe('54 °F, 29.92 inHg');
+  });
+});
+
+describe('the figures of a stake', () => {
+  /** Elevations as they are measured and designed on a site, metres. */
+  const elevation = fc.double({ min: -50, max: 900, noNaN: true });
+  const content = (hubZ: number, designZ: number, unit: LengthUnit): StakeContent => ({
+    name: 'S-1',
+    offset: 2,
+    offsetAsSet: 2,
+    within: true,
+    to: 'A1',
+    meaning: 'outsideFace',
+    cutFill: cutFillAsWritten(hubZ, designZ, unit),
+    heightReference: 'finishedFloor',
+    hubZ,
+    designZ,
+    also: null,
+    road: null,
+    package: 'Slab',
+    point: 'nail',
+    tolerance: { plan: 0.006, height: 0.005 },
+    set: null,
+  });
+  const convention = { ...SHIPPED_CONVENTIONS.plainWords, showUnit: false };
+  it.each(['metre', 'foot', 'usSurveyFoot'] as const)('add up as they are written, in %s', (unit) => {
+    const roundings: readonly FigureRounding[] =
+      unit === 'metre' ? ['finest', 'hundredth'] : ['finest', 'hundredth', 'tenth', 'sixteenth'];
+    fc.assert(
+      fc.property(
+        elevation,
+        fc.double({ min: -4, max: 4, noNaN: true }),
+        fc.constantFrom(...roundings),
+        (designZ, above, rounding) => {
+          const text = stakeTextOf(
+            writtenStake(content(designZ + above, designZ, unit), { convention, unit, rounding }).faces,
+          );
+          const figure = (begins: string): number | null => {
+            const line = text.find((each) => each.startsWith(begins));
+            // "CUT 0.128 to finished floor": the figure stands between its word and what it goes to.
+            const written = line
+              ?.slice(begins.length)
+              .replace(/ to .*| m$| ft$/g, '')
+              .trim();
+            return written === undefined
+              ? null
+              : parseLength(rounding === 'sixteenth' ? written : written.replace(/\s/g, ''), unit);
+          };
+          const [hub, design, cut, fill] = ['hub', 'design', 'CUT', 'FILL'].map(figure);
+          expect([hub, design]).not.toContain(null);
+          expect(hub! - design!).toBeCloseTo(cut ?? -(fill ?? 0), 8);
+          // And what is cut or filled is what was measured, to what is read.
+          expect(Math.abs((cut ?? -(fill ?? 0)) - above)).toBeLessThan(roundingStep(rounding, unit) + 0.0005);
+        },
+      ),
+      { numRuns: 300 },
+    );
   });
 });

@@ -10,7 +10,7 @@ import {
   type StakeConvention,
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { shippedNames, writtenStake, type StakeStyle, type WrittenStake } from '@idle-marker/words';
+import { cutFillAsWritten, shippedNames, writtenStake, type StakeStyle, type WrittenStake } from '@idle-marker/words';
 import type { SiteState } from '../site/state.ts';
 import { classOf } from '../site/toleranceClass.ts';
 
@@ -78,7 +78,8 @@ export interface AsSet {
 /** What there is to write on a mark's stake. */
 export function stakeContent(state: SiteState, work: FactBody<'package'>, plan: Plan, set: AsSet | null): StakeContent {
   const hubZ = set?.hubZ ?? null;
-  const cutFill = hubZ === null || plan.designZ === null ? null : hubZ - plan.designZ;
+  const { lengthUnit } = state.settings;
+  const cutFill = cutFillAsWritten(hubZ, plan.designZ, lengthUnit);
   const { heightReference, also } = work;
   const tolerance = classOf(state, work.class);
   return {
@@ -96,7 +97,7 @@ export function stakeContent(state: SiteState, work: FactBody<'package'>, plan: 
       ? {
           heightReference,
           to: plan.road.also.to,
-          cutFill: hubZ === null || plan.road.also.z === null ? null : hubZ - plan.road.also.z,
+          cutFill: cutFillAsWritten(hubZ, plan.road.also.z, lengthUnit),
         }
       : also
         ? { heightReference: also.heightReference, cutFill: cutFill === null ? null : cutFill - also.above }

@@ -16,7 +16,7 @@ import type {
 } from '@idle-marker/core';
 import { inOrder } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import type { Rounding } from '@idle-marker/words';
+import { cutFillAsWritten, type Rounding } from '@idle-marker/words';
 import { conventionFor, saysTheSame } from './conventions.ts';
 import { stakeReading } from './stakeReading.ts';
 import { isForPlan, shapesOf } from '../work/packagePlans.ts';
@@ -264,7 +264,7 @@ function rowOf(
     hubZ: mark.body.hubZ,
     groundZ: mark.body.groundZ,
     designZ: mark.body.designZ,
-    cutFill: mark.body.cutFill,
+    cutFill: cutFillAsWritten(mark.body.hubZ, mark.body.designZ, state.settings.lengthUnit) ?? mark.body.cutFill,
     dEMm: mark.body.dEMm,
     dNMm: mark.body.dNMm,
     station: solution?.fact.body.name ?? 'unknown',
@@ -310,4 +310,5 @@ function changesSince(
 
 /** What a crew would read differently. */
 const figuresOf = ({ offset, corner, hubZ, designZ, cutFill }: CutSheetRow): string =>
-  JSON.stringify([offset, corner, hubZ, designZ, cutFill]);
+  // Where both elevations stand, the cut or fill follows from them.
+  JSON.stringify([offset, corner, hubZ, designZ, hubZ === null || designZ === null ? cutFill : null]);

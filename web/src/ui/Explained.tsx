@@ -7,20 +7,23 @@ interface ExplainedProps {
   readonly term: GlossaryTerm;
   /** What is touched; a question mark where it stands beside a label. */
   readonly children?: ReactNode;
+  /** The label that it stands beside. */
+  readonly describedBy?: string;
 }
 
-export function Explained({ term, children }: ExplainedProps) {
+export function Explained({ term, children, describedBy }: ExplainedProps) {
   const { name, what, how, usual } = glossaryEntries()[term];
   return (
     <Popover.Root>
       {children ? (
-        <Popover.Trigger className="cursor-help text-inherit underline decoration-dotted underline-offset-4">
+        <Popover.Trigger className="cursor-help text-inherit underline decoration-dotted underline-offset-4 max-md:-my-2 max-md:inline-flex max-md:min-h-11 max-md:min-w-11 max-md:items-center">
           {children}
         </Popover.Trigger>
       ) : (
         <Popover.Trigger
-          aria-label={msg('glossary.about', { term: name })}
-          className="-my-2 inline-flex h-8 w-8 cursor-help items-center justify-center align-middle"
+          aria-label={msg('glossary.explanation')}
+          aria-describedby={describedBy}
+          className="-my-2 inline-flex h-8 w-8 max-md:h-11 max-md:w-11 cursor-help items-center justify-center align-middle"
         >
           <span
             aria-hidden

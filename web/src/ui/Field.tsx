@@ -35,7 +35,7 @@ export function FieldLabel({
   children: ReactNode;
 }) {
   const label = (
-    <label htmlFor={id} className="text-[13px] text-ink2">
+    <label id={`${id}-label`} htmlFor={id} className="text-[13px] text-ink2">
       {children}
     </label>
   );
@@ -43,7 +43,7 @@ export function FieldLabel({
   return (
     <span className="flex items-center gap-1">
       {label}
-      <Explained term={term} />
+      <Explained term={term} describedBy={`${id}-label`} />
     </span>
   );
 }

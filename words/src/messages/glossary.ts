@@ -108,5 +108,5 @@ export const glossary = {
   page: 'Terms with a dotted line or a question mark on the screen explain themselves on touch. These are the same texts, in North American wording.',
   how: 'How it is computed',
   usual: 'What is usual',
-  about: 'About: {term}',
+  explanation: 'Explanation',
 } as const;

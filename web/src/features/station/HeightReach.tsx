@@ -39,8 +39,9 @@ export function HeightReach({ occupation, axisSd }: { occupation: FactBody<'occu
   return (
     <details className="mt-4">
       <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
-        <Explained term="trigLeveling">{msg('station.insteadOfALevelHowFar')}</Explained>
+        {msg('station.insteadOfALevelHowFar')}
       </summary>
+      <Explained term="trigLeveling" />
       <table className={TABLE}>
         <thead>
           <tr>

@@ -38,8 +38,9 @@ export function WithoutTable({
   return (
     <details className="mt-3">
       <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">
-        <Explained term="leaveOneOut">{msg('station.whatIfOneMarkWereLeftOut')}</Explained>
+        {msg('station.whatIfOneMarkWereLeftOut')}
       </summary>
+      <Explained term="leaveOneOut" />
       <table className={TABLE}>
         <thead>
           <tr>
