@@ -10,7 +10,7 @@ async function heightsAlone(page: Page): Promise<void> {
   await place(page, 'Station').click();
   await page.getByRole('button', { name: 'New setup…' }).click();
   await page.getByLabel('Station method').selectOption('heightOnly');
-  const stands = page.getByRole('region', { name: 'Where to stand' });
+  const stands = page.getByRole('region', { name: 'Setup positions' });
   await stands.getByLabel('Work to cover').selectOption({ label: 'along Landing Road' });
   await expect(stands.getByText(/sees two benchmarks|sees three benchmarks|sees \w+ benchmarks/).first()).toBeVisible();
   await stands.getByRole('button', { name: 'Set up here' }).first().click();

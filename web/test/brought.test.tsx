@@ -67,13 +67,13 @@ describe('marks from another site', () => {
   it('show that life on their page, and carry it on with the next move', () => {
     const story = new Story().control(['K2']);
     const history = [
-      { at: '2030-01-05T08:00:00Z', text: 'used by S4: measured less listed E +1, N 0, elevation – mm' },
+      { at: '2030-01-05T08:00:00Z', text: 'used by S4: measured less listed E +1 mm, N 0 mm, elevation –' },
     ];
     story.control(['K1'], { brought: { site: newId(), siteName: 'Old depot', mark: newId(), history } });
     const mark = story.state.control.find(({ revision }) => revision.body.name === 'K1')!;
     show(story, <MarkPage mark={mark} onClose={nothing} onRevise={nothing} onMoved={nothing} />);
     expect(screen.getByRole('heading', { name: 'Previous revisions, on Old depot' })).toBeTruthy();
-    expect(screen.getByText(/used by S4: measured less listed E \+1, N 0, elevation – mm$/)).toBeTruthy();
+    expect(screen.getByText(/used by S4: measured less listed E \+1 mm, N 0 mm, elevation –$/)).toBeTruthy();
     expect(markLife(story.state, mark)[0]).toEqual(history[0]);
   });
 });

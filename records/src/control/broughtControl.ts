@@ -1,5 +1,5 @@
 /** A control mark brought from another site, with what was known of it there. */
-import { msg, VISIT, worded } from '@idle-marker/words';
+import { msg, offAxesNamed, signedSmall, VISIT, worded } from '@idle-marker/words';
 import type { AnyFact, FactBody } from '@idle-marker/contract';
 import { bookLine } from '../book/bookLine.ts';
 import { markHistory, type MarkLook } from '../work/markHistory.ts';
@@ -24,15 +24,12 @@ const broughtAs = worded(
       receiver: msg('records.byTheReceiverOf'),
     }) as const,
 );
-const millimetres = (mm: number | null): string =>
-  mm === null ? '–' : `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(Math.round(mm))}`;
-const lookText = ({ as, station, dEMm, dNMm, dZMm }: MarkLook): string =>
+const lookText = ({ as, station, dEMm, dNMm, dZMm }: MarkLook, { axisOrder, lengthUnit }: FactBody<'site'>): string =>
   msg('records.measuredLessListedENHeightMm', {
     as: broughtAs()[as],
     station,
-    millimetres: millimetres(dEMm),
-    millimetres2: millimetres(dNMm),
-    millimetres3: millimetres(dZMm),
+    axes: dEMm === null || dNMm === null ? '–' : offAxesNamed({ dEMm, dNMm }, axisOrder, lengthUnit),
+    elevation: dZMm === null ? '–' : signedSmall(dZMm, lengthUnit),
   });
 
 /** Revisions of a mark, looks at it on the ground, and what stations and proofs found, oldest first. */
@@ -49,7 +46,10 @@ export function markLife(state: SiteState, mark: ControlMark): LifeLine[] {
           })
         : bookLine(state, fact).text,
   }));
-  const looks = markHistory(state, mark.id).map((look): LifeLine => ({ at: look.at, text: lookText(look) }));
+  const looks = markHistory(state, mark.id).map((look): LifeLine => ({
+    at: look.at,
+    text: lookText(look, state.settings),
+  }));
   return [
     ...(mark.revision.body.brought?.history ?? []),
     ...[...facts, ...looks].sort((a, b) => a.at.localeCompare(b.at)),

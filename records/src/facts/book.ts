@@ -8,6 +8,8 @@ export interface Book {
   readonly state: SiteState;
   readonly stationStyle: { readonly unit: FactBody<'site'>['lengthUnit']; readonly format: StationFormat };
   length(metres: Metres | null): string;
+  /** Both coordinates, in the order of the site. */
+  place(e: Metres | null, n: Metres | null): string;
   occupation(id: string): string;
   control(id: string): string;
   solution(id: string): string;
@@ -26,11 +28,16 @@ export function bookOf(state: SiteState, says: Book['says']): Book {
   const control = (id: string) => names.get(id) ?? msg('book.anUnknownMark');
   const plan = (work: string, key: string) =>
     factOf(state, 'package', work)?.body.plans.find((each) => each.key === key)?.name ?? key;
+  const length = (metres: Metres | null): string =>
+    metres === null ? 'none' : `${formatLength(metres, unit, 3)} ${unitAbbreviationWords()[unit]}`;
   return {
     state,
     stationStyle: { unit, format: state.settings.stationFormat ?? usualStationFormat(unit) },
-    length: (metres) =>
-      metres === null ? 'none' : `${formatLength(metres, unit, 3)} ${unitAbbreviationWords()[unit]}`,
+    length,
+    place(e, n) {
+      const axes = [`E ${length(e)}`, `N ${length(n)}`];
+      return (state.settings.axisOrder === 'EN' ? axes : axes.reverse()).join(', ');
+    },
     occupation: (id) => factOf(state, 'occupation', id)?.body.name ?? msg('book.anUnknownStation'),
     control,
     solution: (id) => factOf(state, 'solution', id)?.body.name ?? msg('book.anUnknownStation'),

@@ -10,13 +10,12 @@ const photographed = ({ state, mark }: Book, id: string): string =>
   state.control.find((each) => each.id === id)?.revision.body.name ??
   mark(id);
 
-function controlSaid({ body }: Fact<'control'>, { length }: Book): string {
+function controlSaid({ body }: Fact<'control'>, { length, place }: Book): string {
   const { name, e, n, z, condition, supersedes, source, note } = body;
   return msg('book.eNHeight', {
     name,
     supersedes: supersedes ? msg('book.newRevision') : 'listed',
-    length: length(e),
-    length2: length(n),
+    place: place(e, n),
     length3: length(z),
     condition,
     source,

@@ -61,7 +61,7 @@ function sightSaid({ body }: Fact<'sight'>, book: Book): string {
   });
 }
 
-function positionSaid({ body }: Fact<'position'>, { occupation, target, length }: Book): string {
+function positionSaid({ body }: Fact<'position'>, { occupation, target, length, place }: Book): string {
   const { read } = body;
   const old =
     read.correctionAge === null
@@ -70,8 +70,7 @@ function positionSaid({ body }: Fact<'position'>, { occupation, target, length }
   return msg('book.receiverAtENHeightAntenna', {
     occupation: occupation(body.occupation),
     target: target(body.target),
-    length: length(read.e),
-    length2: length(read.n),
+    place: place(read.e, read.n),
     length3: length(read.z),
     fixWord: fixWords()[read.fix],
     old,
@@ -79,7 +78,7 @@ function positionSaid({ body }: Fact<'position'>, { occupation, target, length }
   });
 }
 
-function solutionSaid(fact: Fact<'solution'>, { state, control, length }: Book): string {
+function solutionSaid(fact: Fact<'solution'>, { state, control, length, place }: Book): string {
   const { id, body } = fact;
   const { name, result, uses, method } = body;
   const decided = [...state.accepted, ...state.refused].find((each) => each.fact.id === id);
@@ -90,8 +89,7 @@ function solutionSaid(fact: Fact<'solution'>, { state, control, length }: Book):
   return msg('book.solvedFromENHeight95', {
     name,
     used,
-    length: length(result.e),
-    length2: length(result.n),
+    place: place(result.e, result.n),
     length3: length(result.z),
     goodTo,
   });

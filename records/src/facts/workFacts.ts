@@ -138,8 +138,7 @@ export const WORK_FACTS: Kinds<
         name,
         code: code ? ` (${code})` : '',
         againstSaid: againstSaid(fact, book),
-        length: book.length(place.e),
-        length2: book.length(place.n),
+        place: book.place(place.e, place.n),
         length3: book.length(place.z),
       });
     },

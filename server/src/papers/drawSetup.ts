@@ -16,6 +16,7 @@ import {
   worded,
   smallFigure,
   airWords,
+  partWord,
 } from '@idle-marker/words';
 import type { Column } from '../pdf/flow.ts';
 import { INKS, MARGIN, write } from '../pdf/pdfPage.ts';
@@ -184,10 +185,13 @@ async function drawControl({ flow, clock, length, small, unit, axes }: Pen, book
         text: ({ sdHMm, sdZMm }) => `${smallFigure(sdHMm, unit)} / ${smallFigure(sdZMm, unit)}`,
       },
       {
-        title: msg('papers.measuredListedENHeight', { name: smallUnit(unit).name }),
+        title: msg('papers.measuredListedENHeight', {
+          name: smallUnit(unit).name,
+          axes: axes === 'EN' ? 'E / N' : 'N / E',
+        }),
         width: 106,
         right: true,
-        text: ({ name }) => fitText(fits.get(name), small),
+        text: ({ name }) => fitText(fits.get(name), small, axes),
       },
       { title: msg('papers.usedIn'), width: 56, text: ({ name }) => usedText(fits.get(name)) },
       {
@@ -331,7 +335,12 @@ function drawPhotos({ flow, clock, photos }: Pen, taken: SetupBook['photos']): v
   flow.space(tall);
 }
 
-const fitText = (fit: SetupBook['fits'][number] | undefined, small: Pen['small']): string =>
-  fit ? `${small(fit.dEMm)} / ${small(fit.dNMm)} / ${small(fit.dZMm)}` : '–';
+const fitText = (fit: SetupBook['fits'][number] | undefined, small: Pen['small'], axes: Pen['axes']): string => {
+  if (!fit) return '–';
+  const [e, n] = [small(fit.dEMm), small(fit.dNMm)];
+  return `${(axes === 'EN' ? [e, n] : [n, e]).join(' / ')} / ${small(fit.dZMm)}`;
+};
 const usedText = (fit: SetupBook['fits'][number] | undefined): string =>
-  fit ? [fit.plan && 'plan', fit.height && 'height'].filter(Boolean).join(', ') || 'nothing' : msg('papers.notUsed');
+  fit
+    ? [fit.plan && 'plan', fit.height && partWord('height')].filter(Boolean).join(', ') || 'nothing'
+    : msg('papers.notUsed');

@@ -23,7 +23,7 @@ export function Explained({ term, children, describedBy }: ExplainedProps) {
         <Popover.Trigger
           aria-label={msg('glossary.explanation')}
           aria-describedby={describedBy}
-          className="-my-2 inline-flex h-8 w-8 max-md:h-11 max-md:w-11 cursor-help items-center justify-center align-middle"
+          className="-my-2 inline-flex h-8 w-8 flex-none max-md:h-11 max-md:w-11 cursor-help items-center justify-center align-middle"
         >
           <span
             aria-hidden

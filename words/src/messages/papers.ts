@@ -107,7 +107,7 @@ export const papers = {
   by4: '{time}  {station} {verdict} by {by}{reason}{withdrawn}',
   controlAsItWasUsedAndHow: 'Control, as it was used, and how it fitted',
   sdPlanHeight: 'SD plan / elev. ({unit})',
-  measuredListedENHeight: 'Measured − listed, {name}: E / N / elevation',
+  measuredListedENHeight: 'Measured − listed ({name}): {axes} / elevation',
   usedIn: 'Used in',
   revisionSourceListed: 'Revision, source, listed',
   sightsAsReadAndReduced: 'Sights, as read and reduced',

@@ -12,8 +12,7 @@ export const records = {
   leftOutOf2: 'left out of',
   proofFor: 'check shot for',
   byTheReceiverOf: 'by the receiver of',
-  measuredLessListedENHeightMm:
-    '{as} {station}: measured less listed E {millimetres}, N {millimetres2}, elevation {millimetres3} mm',
+  measuredLessListedENHeightMm: '{as} {station}: measured less listed {axes}, elevation {elevation}',
   onTheGround: 'on the ground: {visit}{note}',
   measuredByStationThere: 'measured by station {station} there',
   pointOfTheDrawing: 'point of the drawing {ofValue}',

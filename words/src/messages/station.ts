@@ -81,7 +81,7 @@ export const station = {
   placeMeasured: 'Measured coordinates',
   listed: 'Listed',
   measuredMinusListed: 'Residuals: measured minus listed',
-  eNHeight: 'E {mm}, N {mm2}, elevation {mm3}',
+  eNHeight: '{axes}, elevation {elevation}',
   heightOfTheStationFromIt: 'Instrument elevation from this sight',
   targetRiseInstrument: '{length} + target {length2} − rise {length3} − instrument {length4} = {length5}',
   ratioOfTheDistance: 'Residual ratio, distance',

@@ -127,7 +127,10 @@ function Sums({ observation, group, result, occupation, name }: SumsProps) {
     ]);
   lines.push([
     msg('station.measuredMinusListed'),
-    msg('station.eNHeight', { mm: mm(point?.dE), mm2: mm(point?.dN), mm3: mm(point?.dZ) }),
+    msg('station.eNHeight', {
+      axes: units.axes.map((axis) => `${axis.toUpperCase()} ${mm(axis === 'e' ? point?.dE : point?.dN)}`).join(', '),
+      elevation: mm(point?.dZ),
+    }),
   ]);
   if (observation.height && reduced.heightDifference !== null) {
     lines.push([

@@ -14,7 +14,7 @@ export const papers: BritishOf<typeof whole> = {
   heightDifference: 'level difference {off}',
   height95CircleTurnedBy: '{place}, level {length} {abbreviation}; 95 %: {goodToMm}; orientation {angle}',
   sdPlanHeight: 'SD plan / level ({unit})',
-  measuredListedENHeight: 'Measured − listed, {name}: E / N / level',
+  measuredListedENHeight: 'Measured − listed ({name}): {axes} / level',
   planHeight: '{time}  {on}: plan {proofOutcome}, level {proofOutcome2}{measured}{withdrawn}',
   againstSiteZero: ', {length} above site datum',
   countedFrom: '; level datum: {datum}',

@@ -15,7 +15,7 @@ export const station: BritishOf<typeof whole> = {
   aProofIsDueAtOnceAfter: 'A check sight is due right after this.',
   nothingThatWasSetOrMeasuredFrom: 'Nothing that was set or measured from here waits for a check sight.',
   azimuth: 'Bearing',
-  eNHeight: 'E {mm}, N {mm2}, level {mm3}',
+  eNHeight: '{axes}, level {elevation}',
   heightOfTheStationFromIt: 'Instrument level from this sight',
   onAFreeStationTheMarksGive: 'In a resection this only changes the ground level under the tripod.',
   whatWasReadStaysAsItWas: 'The original reading is kept; only the entry is corrected.',
