@@ -59,7 +59,7 @@ for (let i = 0; i < 18; i++) {
 await shoot('mark');
 await page.getByRole('button', { name: 'Dark' }).click();
 await shoot('mark-dusk');
-await page.getByRole('button', { name: 'Paper' }).click();
+await page.getByRole('button', { name: 'Light' }).click();
 await page.setViewportSize({ width: 390, height: 844 });
 await shoot('mark-phone');
 await page.setViewportSize({ width: 1280, height: 800 });
@@ -186,7 +186,7 @@ await pair.getByLabel('Receiver name or serial no.').fill('Receiver 7');
 await pair.getByLabel('Receiver offset above prism').fill('0.120');
 await pair.getByLabel('Antenna height in receiver').fill('1.620');
 await pair.getByRole('button', { name: 'Use this combination' }).click();
-await page.getByRole('button', { name: 'Switch the receiver on' }).click();
+await page.getByRole('button', { name: /receiver on$/ }).click();
 await page.getByLabel('Tilt compensation').uncheck();
 await page
   .getByRole('group', { name: 'Plan from the receiver' })

@@ -59,7 +59,7 @@ test('plan from a receiver, heights from the instrument: begun in order, proved 
   const begin = page.getByRole('region', { name: 'Before you start' });
   await expect(begin.getByRole('button', { name: 'Start with one benchmark' })).toBeDisabled();
   await pair(page);
-  await page.getByRole('button', { name: 'Switch the receiver on' }).click();
+  await page.getByRole('button', { name: 'Turn receiver on' }).click();
   const plan = page.getByRole('group', { name: 'Plan from the receiver' });
   const height = page.getByRole('group', { name: 'Elevation from the instrument' });
   await expect(plan).toContainText(/fixed, corrections [\d.]+ s old, tilt compensation ON/, { timeout: 30_000 });

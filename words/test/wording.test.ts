@@ -74,6 +74,10 @@ describe('the two presets', () => {
     expect(wrong('northAmerican', BRITISH_SPELLING)).toEqual([]);
     expect(wrong('british', AMERICAN_WORDS)).toEqual([]);
   });
+  it('tell themselves apart by the words of each, whichever stands', () => {
+    expect(OTHERWISE.filter(({ key }) => key.startsWith('presets.'))).toEqual([]);
+    expect(presetText('presets.northAmericanAbout', 'british')).toContain('hub, lath, station, elevation');
+  });
   it('go through the words of the crew, whose Spanish stays', () => {
     expect(crewWords('en').onGrade).toBe('ON GRADE');
     sayIn(BRITISH);

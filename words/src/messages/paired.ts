@@ -39,7 +39,7 @@ export const paired = {
   receiver: 'Receiver',
   atTheReceiver: 'GNSS receiver',
   switchTheReceiverOff: 'Turn receiver off',
-  switchTheReceiverOn: 'Switch the receiver on',
+  switchTheReceiverOn: 'Turn receiver on',
   tiltCompensation: 'Tilt compensation',
   correctionsReceived: 'Corrections received',
   whatTheReceiverShows: 'Receiver reading',

@@ -38,7 +38,6 @@ import { paired } from './paired.ts';
 import { pairedWords } from './pairedWords.ts';
 import { papers } from './papers.ts';
 import { pole } from './pole.ts';
-import { presets } from './presets.ts';
 import { proof } from './proof.ts';
 import { prove } from './prove.ts';
 import { rakes } from './rakes.ts';
@@ -108,7 +107,6 @@ export const BRITISH_MESSAGES = {
   pairedWords,
   papers,
   pole,
-  presets,
   proof,
   prove,
   rakes,

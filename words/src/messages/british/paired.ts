@@ -16,6 +16,7 @@ export const paired: BritishOf<typeof whole> = {
     'With a receiver on the pole the instrument gives level only: it may stand anywhere that sees a TBM and the work. Choose level only when you set it up.',
   whyTheTwoHeightsDiffer: 'Why the two levels differ',
   switchTheReceiverOff: 'Switch receiver off',
+  switchTheReceiverOn: 'Switch receiver on',
   heightOfTheReceiver: 'Receiver level',
   andForHeightMm: 'Stated accuracy, level (mm)',
   useThisReadingForTheNextShot: 'Use for next reading',
