@@ -59,7 +59,7 @@ for (let i = 0; i < 18; i++) {
 await shoot('mark');
 await page.getByRole('button', { name: 'Dark' }).click();
 await shoot('mark-dusk');
-await page.getByRole('button', { name: 'Light' }).click();
+await page.getByRole('button', { name: 'Light', exact: true }).click();
 await page.setViewportSize({ width: 390, height: 844 });
 await shoot('mark-phone');
 await page.setViewportSize({ width: 1280, height: 800 });
@@ -85,15 +85,15 @@ const atThePole = (name) =>
 await atThePole('Columns').click();
 await page.getByRole('button', { name: 'A-3', exact: true }).click();
 await atThePole('As-built').click();
-await page.getByRole('heading', { name: /^Group GB/ }).waitFor();
+await page.getByRole('heading', { name: /^Bolt group GB/ }).waitFor();
 await shoot('as-built');
 
 // Along the road: the pole half a metre outside of the kerb, in the curve.
 await atThePole('Road').click();
 await page.getByLabel('Position of').selectOption({ label: 'the pole, live' });
 await page.getByLabel('Offset line', { exact: true }).selectOption({ label: 'face of right kerb' });
-await page.getByLabel('Offset').fill('0.5');
-await page.getByRole('textbox', { name: 'Station' }).fill('0+160');
+await page.getByLabel('Offset (m)').fill('0.5');
+await page.getByRole('textbox', { name: 'Station', exact: true }).fill('0+160');
 await page.getByRole('button', { name: 'Walk to point' }).click();
 await page.getByText('Walking…').waitFor();
 await page.getByText('Walking…').waitFor({ state: 'hidden', timeout: 60_000 });
@@ -192,7 +192,7 @@ await page
   .getByRole('group', { name: 'Plan from the receiver' })
   .getByText(/^fixed/)
   .waitFor();
-await page.getByRole('button', { name: /^Begin with/ }).click();
+await page.getByRole('button', { name: /^Start with/ }).click();
 await page.getByRole('button', { name: 'Prove on P1' }).click();
 await page.getByText(/^P1 measures/).waitFor({ timeout: 60_000 });
 await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Gangway piles' });

@@ -13,7 +13,7 @@ import { LOW_BATTERY } from '../link/instrumentLink.ts';
 
 function Cell({ name, children, className = '' }: { name?: string; children: ReactNode; className?: string }) {
   return (
-    <span className={`flex items-center gap-2 border-r border-[#ffffff33] px-3.5 whitespace-nowrap ${className}`}>
+    <span className={`flex items-center gap-2 border-r border-[#ffffff33] px-3 whitespace-nowrap ${className}`}>
       {name && <span>{name}</span>}
       <span className="figures font-semibold">{children}</span>
     </span>
@@ -41,7 +41,7 @@ function ActiveRoad() {
   const shifted = active.fact.body.shift !== 0;
   return (
     <label
-      className={`relative flex items-center gap-2 border-l border-[#ffffff33] px-3.5 whitespace-nowrap ${shifted ? 'bg-[#8f1d15]' : ''}`}
+      className={`relative flex items-center gap-2 border-l border-[#ffffff33] px-3 whitespace-nowrap ${shifted ? 'bg-[#8f1d15]' : ''}`}
     >
       <span className="max-2xl:sr-only">{shifted ? msg('frame.roadShifted') : msg('common.road')}</span>
       <select
@@ -157,7 +157,8 @@ export function Footing() {
       {proof && (
         <Link
           to={`/sites/${id}/prove`}
-          className={`flex items-center px-3 font-semibold whitespace-nowrap ${proof.failed ? 'bg-[#8f1d15]' : proof.due || !proof.proven ? 'bg-[#704200]' : ''}`}
+          // Whatever scrolls away, how old the last check is stays in sight.
+          className={`sticky right-0 flex items-center border-l border-[#ffffff33] px-3 font-semibold whitespace-nowrap ${proof.failed ? 'bg-[#8f1d15]' : proof.due || !proof.proven ? 'bg-[#704200]' : 'bg-footing'}`}
         >
           {proof.failed
             ? msg('frame.proofFailed')
