@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { LEVEL_GOOD, RADIANS_PER_SECOND, USUALLY_ASKED } from '@idle-marker/core';
-import { screen, waitFor, within } from '@testing-library/react';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import { defaultUse, nextSights, stationDraft } from '@idle-marker/records';
 import { AcceptDialog } from '../src/features/station/AcceptDialog.tsx';
 import { JudgementCard } from '../src/features/station/JudgementCard.tsx';
@@ -79,8 +79,11 @@ describe('the table of sights', () => {
   });
 
   it('shows no heights when work is plan only', () => {
+    table(['K1', 'K2', 'K3']);
+    expect(screen.getByRole('columnheader', { name: 'Elev.' })).toBeTruthy();
+    cleanup();
     table(['K1', 'K2', 'K3'], true);
-    expect(screen.queryByRole('columnheader', { name: 'Elevation' })).toBeNull();
+    expect(screen.queryByRole('columnheader', { name: 'Elev.' })).toBeNull();
     expect(screen.queryByRole('switch', { name: 'K1 in elevation' })).toBeNull();
   });
 });

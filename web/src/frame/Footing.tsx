@@ -63,11 +63,11 @@ function ActiveRoad() {
 function PairedDueLink({ paired }: { readonly paired: PairedSolution }) {
   const { id, state } = useSite();
   const [due] = pairedDue(state, paired);
-  const tone = due === undefined ? '' : due.endsWith('FAILED') ? 'bg-[#8f1d15]' : 'bg-[#704200]';
+  const tone = due === undefined ? 'bg-footing' : due.endsWith('FAILED') ? 'bg-[#8f1d15]' : 'bg-[#704200]';
   return (
     <Link
       to={`/sites/${id}/mark/receiver`}
-      className={`flex items-center px-3 font-semibold whitespace-nowrap ${tone}`}
+      className={`sticky right-0 flex items-center border-l border-[#ffffff33] px-3 font-semibold whitespace-nowrap ${tone}`}
     >
       {due === undefined ? msg('frame.bothProved') : pairedDueShort()[due]}
     </Link>

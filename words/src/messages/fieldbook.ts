@@ -1,5 +1,6 @@
 /** Messages of fieldbook. */
 export const fieldbook = {
+  rejected: 'rejected',
   partsOfTheBook: 'Field book sections',
   proveItNow: 'Prove it now',
   toAsBuilt: 'To as built',

@@ -72,7 +72,7 @@ export const prove = {
   prove: 'Prove {name}',
   bestAMarkTheStationDidNot: 'Best a mark the station didn’t use; the same pole height as for the stakes.',
   noProofWasMade: 'No check shot stored',
-  onToTheMarks: 'On to the marks',
+  onToTheMarks: 'Go to Mark',
   standsAloneAgainstTheOthers: 'Only {name} disagrees',
   hasMoved: 'Report {name} as moved…',
   betterEvidenceSpeaksForTheStationThis:

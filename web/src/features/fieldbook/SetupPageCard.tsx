@@ -35,7 +35,7 @@ const verdictWords = worded(
     ({
       accepted: 'accepted',
       provisional: msg('fieldbook.acceptedAsProvisional'),
-      refused: 'refused',
+      refused: msg('fieldbook.rejected'),
     }) as const,
 );
 

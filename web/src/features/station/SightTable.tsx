@@ -56,7 +56,7 @@ export function SightTable({
             <th className={TH}>{msg('station.distance')}</th>
             <th className={TH}>{units.axes[0] === 'e' ? msg('common.east') : msg('common.north')}</th>
             <th className={TH}>{units.axes[0] === 'e' ? msg('common.north') : msg('common.east')}</th>
-            {!planOnly && <th className={TH}>{msg('common.height')}</th>}
+            {!planOnly && <th className={TH}>{msg('station.ht')}</th>}
             <th className={TH}>
               <Explained term="residualRatio">{msg('common.ratio')}</Explained>
             </th>
@@ -137,7 +137,7 @@ export function SightTable({
                   />
                   <UseToggle
                     label={msg('station.inHeight', { name: body?.name })}
-                    text={msg('station.ht')}
+                    text={msg('control.elev')}
                     used={inHeight}
                     can={!planOnly && body?.z !== null && slope !== null}
                     onChange={(height) => setUse(sights, { height })}
