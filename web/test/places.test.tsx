@@ -177,6 +177,11 @@ describe('a new site', () => {
       proofIntervalMinutes: 45,
       wording: { preset: 'british' },
     });
+    // What is kept with the site is named as the site is worded, and round in its unit.
+    expect((site!.body as { classes: object[] }).classes[1]).toMatchObject({
+      name: 'Kerb and drainage',
+      planMm: 9.144,
+    });
     expect(made).toHaveLength(1);
   });
 });

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { offsetHubs, type PlanPoint } from '@idle-marker/core';
+import { lengthFromMetres, offsetHubs, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { alikeName, USUAL_AREA, type AreaKind } from '@idle-marker/records';
 import { msg, areaKindWords, outlineErrorWords, worded } from '@idle-marker/words';
@@ -23,7 +23,8 @@ const named = (corners: readonly PlanPoint[]) => corners.map((corner, i) => ({ n
 
 /** Draws ground that marks keep out of: corners touched on the plan, or typed. */
 /** Whole feet on sites in feet. */
-const usualMargin = (metres: number, units: Pick<Units, 'round'>) => units.round(metres, Math.round(metres / 0.3048));
+const usualMargin = (metres: number, units: Pick<Units, 'round'>) =>
+  units.round(metres, Math.round(lengthFromMetres(metres, 'foot')));
 
 export function EditArea({ area, onClose }: { area: Fact<'area'> | null; onClose(): void }) {
   const { state, say } = useSite();

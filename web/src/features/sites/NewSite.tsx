@@ -24,13 +24,19 @@ const FORM = 'new-site';
 
 /** A new site in two steps: four answers, then what was assumed, each to be changed now or later. */
 export function NewSite({ open, onClose, taken, onMade }: NewSiteProps) {
-  const [draft, setDraft] = useState(emptySite());
+  const [draft, setDraft] = useState(emptySite);
   const [person, setPerson] = useState('');
   const [tried, setTried] = useState(false);
   const [step, setStep] = useState<1 | 2>(1);
   const errors = siteErrors(draft, taken);
   const noPerson = person.trim() === '' ? msg('sites.giveTheNameOfTheFirstPerson') : null;
-  const change = (part: Partial<SiteDraft>) => setDraft({ ...draft, ...part });
+  const change = (part: Partial<SiteDraft>) => {
+    const next = { ...draft, ...part };
+    // The usual classes are kept under the names, and with the round figures, of what was chosen last.
+    if (part.classes || !areUsual(draft)) return setDraft(next);
+    sayIn(wordingOf(next));
+    setDraft({ ...next, classes: defaultClasses(next.lengthUnit) });
+  };
   const isNamed = !noPerson && errors.name === null;
   const faulty = Object.values(errors).some((error) => error !== null);
   // The dialog speaks as the site will.
@@ -98,7 +104,7 @@ export function NewSite({ open, onClose, taken, onMade }: NewSiteProps) {
                 { value: 'metric', title: msg('sites.metric'), about: msg('sites.metricAbout') },
                 { value: 'feet', title: msg('sites.usFeet'), about: msg('sites.usFeetAbout') },
               ]}
-              onChange={(units) => change(inUnits(units === 'metric' ? METRIC : US_FEET))}
+              onChange={(units) => change(units === 'metric' ? METRIC : US_FEET)}
             />
             <PresetChoice preset={wordingOf(draft).preset} onChange={(preset) => change({ wording: { preset } })} />
             <p className="text-[13px] text-ink2">{msg('sites.bothCanBeChangedLater')}</p>
@@ -114,11 +120,17 @@ export function NewSite({ open, onClose, taken, onMade }: NewSiteProps) {
 const METRIC = { lengthUnit: 'metre', axisOrder: 'EN' } as const satisfies Partial<SiteDraft>;
 const US_FEET = { lengthUnit: 'usSurveyFoot', axisOrder: 'NE' } as const satisfies Partial<SiteDraft>;
 
-/** With the usual classes of that unit. */
-const inUnits = (units: typeof METRIC | typeof US_FEET) => ({
-  ...units,
-  classes: defaultClasses(units.lengthUnit),
-});
+/** Whether nobody has changed the classes that a site of this unit begins with. */
+const areUsual = ({ classes, lengthUnit }: SiteDraft): boolean => {
+  const usual = defaultClasses(lengthUnit);
+  return (
+    classes.length === usual.length &&
+    classes.every(({ name: _name, ...each }, i) => {
+      const { name: _usualName, ...rest } = usual[i]!;
+      return JSON.stringify(each) === JSON.stringify(rest);
+    })
+  );
+};
 
 interface AssumedProps {
   readonly draft: SiteDraft;

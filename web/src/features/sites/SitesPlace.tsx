@@ -1,15 +1,18 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
-import { msg } from '@idle-marker/words';
+import { msg, sayIn } from '@idle-marker/words';
 import { Logo } from '../../ui/Logo.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { dayAndTime } from '../../ui/time.ts';
 import { fetchSites } from '../../data/sites.ts';
+import { deviceWording } from '../../settings/siteDraft.ts';
 import { NewSite } from './NewSite.tsx';
 import { OpenArchive } from './OpenArchive.tsx';
 
 export function Place() {
+  // No site is open here: the page speaks as the device does.
+  sayIn(deviceWording());
   const sites = useQuery({
     queryKey: ['sites'],
     queryFn: fetchSites,
