@@ -89,7 +89,7 @@ test('a design surface: pegs get its heights, the ground is read against it, and
   await page.getByRole('button', { name: 'Import drawing…' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel(/^A DXF drawing/).setInputFiles(fileURLToPath(FORECOURT));
-  await expect(dialog.getByText(/^22 elements on 1 layer, in metres/)).toBeVisible();
+  await expect(dialog.getByText(/^22 elements on 1 layer, in meters/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Import drawing' }).click();
   await expect(dialog).toBeHidden();
 

@@ -14,6 +14,7 @@ export { compareControl, FOOT_RATIO, sameName, TWIN_DISTANCE } from './control/c
 export { readDxf, readRawDxf } from './design/dxf.ts';
 export {
   DRAWING_UNITS,
+  unitOfLength,
   placeDrawing,
   usualExtent,
   type Drawing,

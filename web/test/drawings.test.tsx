@@ -74,7 +74,7 @@ describe('taking a drawing', () => {
   it('says what is in it, keeps it whole, and hides what is switched off', async () => {
     const { user } = show(new Story().control(), <DrawingDialog drawing={null} sameFile={false} onClose={nothing} />);
     await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(ticketHall(), 'ticket-hall.dxf'));
-    expect(await screen.findByText(/elements on 4 layers, in metres/)).toBeTruthy();
+    expect(await screen.findByText(/elements on 4 layers, in meters/)).toBeTruthy();
     await user.click(within(screen.getByRole('region', { name: 'Layers' })).getByLabelText(/NAMES/));
     await user.click(screen.getByRole('button', { name: 'Import drawing' }));
     await waitFor(() => expect(said()).toHaveLength(1));

@@ -28,6 +28,7 @@ export {
   heightReferenceWords,
   CANDIDATE_OF,
   conditionWords,
+  drawingUnitWords,
   HEIGHT_FROM,
   LENGTH_DECIMALS,
   meaningWords,

@@ -168,3 +168,6 @@ export const conditionWords = worded(() => ({
   doubtful: msg('vocabulary.doubtful'),
   lost: msg('vocabulary.lost'),
 }));
+
+/** The unit of a drawing, which is kept under one name, spelled as the site does: "millimeters", "millimetres". */
+export const drawingUnitWords = (name: string): string => name.replace(/metres$/, unitNameWords().metre);

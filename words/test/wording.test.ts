@@ -6,6 +6,7 @@ import { MESSAGES } from '../src/messages/index.ts';
 import {
   BRITISH,
   crewWords,
+  drawingUnitWords,
   heightReferenceWords,
   msg,
   NORTH_AMERICAN,
@@ -77,6 +78,15 @@ describe('the two presets', () => {
   it('tell themselves apart by the words of each, whichever stands', () => {
     expect(OTHERWISE.filter(({ key }) => key.startsWith('presets.'))).toEqual([]);
     expect(presetText('presets.northAmericanAbout', 'british')).toContain('hub, lath, station, elevation');
+  });
+  it('spell the units of drawings, which are kept in one spelling', () => {
+    expect(['metres', 'millimetres', 'US survey feet'].map(drawingUnitWords)).toEqual([
+      'meters',
+      'millimeters',
+      'US survey feet',
+    ]);
+    sayIn(BRITISH);
+    expect(drawingUnitWords('millimetres')).toBe('millimetres');
   });
   it('go through the words of the crew, whose Spanish stays', () => {
     expect(crewWords('en').onGrade).toBe('ON GRADE');

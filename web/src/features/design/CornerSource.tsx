@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { msg, leftOutWords } from '@idle-marker/words';
+import { msg, leftOutWords, drawingUnitWords } from '@idle-marker/words';
 import type { DrawingSummary } from '@idle-marker/formats';
 import { askDrawing } from '../../drawings/drawings.ts';
 
@@ -122,7 +122,7 @@ function InDrawing({ drawing: { fact, state }, rule, open, onOpen, onPick, onCor
         <strong>{name}</strong>, {fileName}.{' '}
         {summary.unitFromFile
           ? msg('design.theDrawingIsIn', { unitFromFile: summary.unitFromFile })
-          : msg('design.itIsTakenToBeIn', { name: summary.unit.name })}
+          : msg('design.itIsTakenToBeIn', { name: drawingUnitWords(summary.unit.name) })}
         {summary.leftOut.length > 0 && msg('design.notTaken', { leftOut: leftOutWords(summary.leftOut) })}
       </p>
       <div className="mt-1 flex flex-wrap gap-2">

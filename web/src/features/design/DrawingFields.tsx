@@ -1,4 +1,11 @@
-import { msg, farOffWords, crossingWords, landXmlWarningWords, leftOutWords } from '@idle-marker/words';
+import {
+  msg,
+  farOffWords,
+  crossingWords,
+  landXmlWarningWords,
+  leftOutWords,
+  drawingUnitWords,
+} from '@idle-marker/words';
 import { Field, Tick } from '../../ui/Field.tsx';
 import { PlacePairs } from './PlacePairs.tsx';
 import { TakenRoads } from './TakenRoads.tsx';
@@ -46,7 +53,7 @@ export function DrawingFields({
           {msg('design.elementsOnIn', {
             elements: read.summary.elements,
             layers: layers.length,
-            name: read.summary.unit.name,
+            name: drawingUnitWords(read.summary.unit.name),
             value: read.summary.unitFromFile === null && msg('design.asSaidHere'),
             length:
               read.summary.extent &&

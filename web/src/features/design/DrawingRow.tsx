@@ -3,7 +3,7 @@ import { cancelDrawings } from '../../drawings/drawings.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { besideAddress } from '../../data/beside.ts';
-import { msg, offWords, smallLength } from '@idle-marker/words';
+import { msg, offWords, smallLength, drawingUnitWords } from '@idle-marker/words';
 import { Button } from '../../ui/Button.tsx';
 import { LINK } from '../../ui/link.ts';
 
@@ -28,7 +28,7 @@ export function DrawingRow({ drawing: { fact, state }, onChange, onReplace, onPl
           {fileName}
         </a>
         {msg('design.in', {
-          name: unit.name,
+          name: drawingUnitWords(unit.name),
           pairs:
             placing &&
             msg('design.placedByPairsWithinMm', {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { DRAWING_UNITS, type DrawingUnit } from '@idle-marker/formats';
+import { DRAWING_UNITS, unitOfLength, type DrawingUnit } from '@idle-marker/formats';
 import type { Fact } from '@idle-marker/contract';
-import { msg } from '@idle-marker/words';
+import { msg, drawingUnitWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -76,16 +76,13 @@ export function ReadingFile({ take: { reading, fault, cancel } }: { take: TakeFi
 export function AskUnit({ read, onUnit }: { read: ReadFile; onUnit(unit: DrawingUnit): void }) {
   const units = useUnits();
   const { lengthUnit } = units;
-  const usual = DRAWING_UNITS.find(({ name }) =>
-    name.toLowerCase().startsWith(lengthUnit === 'metre' ? 'metre' : lengthUnit === 'foot' ? 'feet' : 'us survey'),
-  )!;
-  const [name, setName] = useState(usual.name);
+  const [name, setName] = useState(unitOfLength(lengthUnit).name);
   const { extent, unit } = read.summary;
   const size = extent ? ([extent[2] - extent[0], extent[3] - extent[1]] as const) : null;
   const said = (each: DrawingUnit) =>
     size
-      ? `${each.name}: ${size.map((span) => units.length((span / unit.metres) * each.metres, 2)).join(' by ')} ${units.unit}`
-      : each.name;
+      ? `${drawingUnitWords(each.name)}: ${size.map((span) => units.length((span / unit.metres) * each.metres, 2)).join(' by ')} ${units.unit}`
+      : drawingUnitWords(each.name);
   return (
     <div className="mt-2 flex flex-wrap items-end gap-3 border-l-4 border-ochre pl-3">
       <Choice
