@@ -1,5 +1,6 @@
 /** How finely a crew reads: what is written is rounded for them, what is kept is exact. */
 import {
+  exactCount,
   formatFeetInches,
   formatLength,
   lengthFromMetres,
@@ -37,13 +38,16 @@ export const writtenLength = (metres: Metres, unit: LengthUnit, rounding: Roundi
 
 /** Whether it is written as nothing. */
 export const isNothing = (metres: Metres, unit: LengthUnit, rounding: Rounding): boolean =>
-  rounding === 'sixteenth'
-    ? Math.round(lengthFromMetres(Math.abs(metres), unit) * 12 * 16) === 0
-    : Number(lengthFromMetres(Math.abs(metres), unit).toFixed(DECIMALS[rounding])) === 0;
+  asWritten(metres, unit, rounding) === 0;
 
-/** A length as it stands written to the last decimal that is shown, in metres again. */
-const asShown = (metres: Metres, unit: LengthUnit): Metres =>
-  lengthToMetres(Number(formatLength(metres, unit, LENGTH_DECIMALS).replace(/\s/g, '').replace('−', '-')), unit);
+/**
+ * A length as it stands written, in metres again: what another figure written beside it has to add up with. Halves of
+ * the last place turn as they do in `writtenLength`.
+ */
+export function asWritten(metres: Metres, unit: LengthUnit, rounding: Rounding): Metres {
+  const perUnit = rounding === 'sixteenth' ? 12 * 16 : 10 ** DECIMALS[rounding];
+  return lengthToMetres(exactCount(lengthFromMetres(metres, unit), perUnit) / perUnit, unit);
+}
 
 /**
  * Hub above design as whoever subtracts the two written elevations finds it: a crew that checks the figures of a stake
@@ -51,7 +55,7 @@ const asShown = (metres: Metres, unit: LengthUnit): Metres =>
  */
 export function cutFillAsWritten(hubZ: Metres | null, designZ: Metres | null, unit: LengthUnit): Metres | null {
   if (hubZ === null || designZ === null) return null;
-  const shown = lengthFromMetres(asShown(hubZ, unit) - asShown(designZ, unit), unit);
+  const shown = lengthFromMetres(asWritten(hubZ, unit, 'finest') - asWritten(designZ, unit, 'finest'), unit);
   // Without the dust of the subtraction, which could turn a last digit.
   return lengthToMetres(Number(shown.toFixed(LENGTH_DECIMALS)), unit);
 }

@@ -4,7 +4,6 @@ import {
   fitStake,
   heightTerm,
   kerbPartOf,
-  roundingStep,
   stakeSides,
   STAKE_SIDES,
   type FigureRounding,
@@ -23,7 +22,7 @@ import {
 } from '@idle-marker/core';
 import { msg, worded } from './message.ts';
 import { crewWords, english, filled, type CrewWords } from './languages/index.ts';
-import { isNothing, writtenLength } from './rounding.ts';
+import { asWritten, isNothing, writtenLength } from './rounding.ts';
 import { unitAbbreviationWords } from './vocabulary.ts';
 import { smallFigure, smallUnit } from './small.ts';
 
@@ -52,8 +51,14 @@ function stringForm(string: string, convention: StakeConvention, words: CrewWord
   return short ? `${short} ${withoutPart(string)}` : filled(words.line[as][part], { name: withoutPart(string) });
 }
 
+/** Whether a cut or fill is written as nothing. */
+function isOnGrade({ by }: { readonly by: Metres }, { convention, unit, rounding }: StakeStyle): boolean {
+  return isNothing(by, unit, rounding ?? convention.rounding.height);
+}
+
 /** The words of one line. */
-export function stakeLineWords(line: StakeLine, { convention, unit, rounding }: StakeStyle): string {
+export function stakeLineWords(line: StakeLine, style: StakeStyle): string {
+  const { convention, unit, rounding } = style;
   const words = crewWords(convention.languages[0]);
   const { line: form } = words;
   const figure = (metres: Metres, as: FigureRounding) =>
@@ -93,11 +98,8 @@ export function stakeLineWords(line: StakeLine, { convention, unit, rounding }: 
           : form.squareAhead;
     case 'cut':
     case 'fill':
-      if (isNothing(line.by, unit, rounding ?? convention.rounding.height))
-        return filled(form.onGrade, { word: convention.onGrade, what: heightOf(line) });
+      if (isOnGrade(line, style)) return filled(form.onGrade, { word: convention.onGrade, what: heightOf(line) });
       return filled(form.cutFill, { word: convention[line.line], length: height(line.by), what: heightOf(line) });
-    case 'grade':
-      return filled(form.onGrade, { word: convention.onGrade, what: heightOf(line) });
     case 'noHeight':
       return form.noHeight;
     case 'hubHeight':
@@ -154,7 +156,7 @@ function withHubThatAddsUp(content: StakeContent, { convention, unit, rounding }
   if (as === 'finest' || hubZ === null || designZ === null || cutFill === null) return content;
   return {
     ...content,
-    hubZ: roundedLength(designZ, unit, as) + Math.sign(cutFill) * roundedLength(Math.abs(cutFill), unit, as),
+    hubZ: asWritten(designZ, unit, as) + Math.sign(cutFill) * asWritten(Math.abs(cutFill), unit, as),
   };
 }
 
@@ -224,21 +226,26 @@ function termsOf(line: StakeLine): StakeTerm[] {
   if (line.line === 'hubHeight') return ['hub'];
   if (line.line === 'designHeight') return ['design'];
   if (line.line === 'string') return [kerbPartOf(line.string)].filter((part) => part !== null);
-  if (line.line === 'cut' || line.line === 'fill' || line.line === 'grade')
+  if (line.line === 'cut' || line.line === 'fill')
     return [heightTerm(line.heightReference, line.string)].filter((term) => term !== null);
   return [];
+}
+
+function cutFillWord(line: 'cut' | 'fill', figure: { readonly by: Metres }, style: StakeStyle): WordOnStake {
+  const means = isOnGrade(figure, style) ? 'onGrade' : line;
+  return { word: style.convention[means], means };
 }
 
 /**
  * The words that stand on a stake, each with its meaning, so that a reader of another language or other forms is told.
  */
-export function wordsOnStake(content: StakeContent, convention: StakeConvention): WordOnStake[] {
+export function wordsOnStake(content: StakeContent, style: StakeStyle): WordOnStake[] {
+  const { convention } = style;
   const words = crewWords(convention.languages[0]);
   const sides = stakeSides(content, convention);
   const lines = STAKE_SIDES.flatMap((side) => sides[side].map((each) => each.content));
   const found = lines.flatMap((line): WordOnStake[] => [
-    ...(line.line === 'cut' || line.line === 'fill' ? [{ word: convention[line.line], means: line.line }] : []),
-    ...(line.line === 'grade' ? [{ word: convention.onGrade, means: 'onGrade' as const }] : []),
+    ...(line.line === 'cut' || line.line === 'fill' ? [cutFillWord(line.line, line, style)] : []),
     ...(line.line === 'offset' && line.offset === 0 ? [] : termsOf(line)).map((term) => ({
       word: termWords(term, convention, words),
       means: term,
@@ -273,15 +280,9 @@ function roundedPast(
           ? [line.by, tolerance.height, rounding ?? convention.rounding.height]
           : [null, 0, 'finest' as const];
     if (exact === null) return [];
-    const by = Math.abs(roundedLength(exact, unit, as) - exact);
+    const by = Math.abs(asWritten(exact, unit, as) - exact);
     return by > allowed
       ? [{ code: 'ROUNDED', figure: writtenLength(exact, unit, as), exact, by, tolerance: allowed }]
       : [];
   });
-}
-
-/** A length as it is written, in metres again. */
-function roundedLength(metres: Metres, unit: LengthUnit, rounding: FigureRounding): Metres {
-  const step = 2 * roundingStep(rounding, unit);
-  return Math.round(metres / step) * step;
 }

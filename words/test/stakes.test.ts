@@ -262,7 +262,7 @@ describe('a convention', () => {
 describe('words on a stake', () => {
   const told = (content: StakeContent, convention: StakeConvention, code: string) =>
     readingSentences(
-      { ...SPOT, words: wordsOnStake(content, convention) },
+      { ...SPOT, words: wordsOnStake(content, { convention, unit: 'metre' }) },
       { words: crewWords(code), unit: 'metre', standing: 'held', who: 'Mara' },
     )
       .map(({ text }) => text)

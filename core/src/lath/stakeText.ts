@@ -80,7 +80,7 @@ export type StakeLine =
   | { readonly line: 'why'; readonly why: string }
   | ({ readonly line: 'angle' } & AngleMark)
   | ({
-      readonly line: 'cut' | 'fill' | 'grade';
+      readonly line: 'cut' | 'fill';
       readonly by: Metres;
       readonly heightReference: HeightReference;
       /** The string that it leads to, instead. */ readonly string?: string;
@@ -116,18 +116,16 @@ export function heightTerm(reference: HeightReference, string: string | undefine
 const isUnusual = (term: StakeTerm | null, usual: readonly StakeTerm[]): boolean =>
   usual.length > 0 && term !== null && !usual.includes(term);
 
-/** Cut and fill that round to nothing at `decimals` of metres are "on grade". */
 export function stakeLine(
   part: StakePart,
   content: StakeContent,
   { usual, offsetFigure }: Pick<StakeConvention, 'usual' | 'offsetFigure'>,
-  decimals = 3,
 ): StakeLine | null {
   const { road } = content;
   const on = content.offset === 0;
   const heightLine = (cutFill: Metres, heightReference: HeightReference, string?: string): StakeLine => {
-    const rounded = Number(cutFill.toFixed(decimals));
-    const line = rounded > 0 ? 'cut' : rounded < 0 ? 'fill' : 'grade';
+    // Whether so little is written as nothing, "on grade", depends on unit and rounding.
+    const line = cutFill < 0 ? 'fill' : 'cut';
     const unusual = isUnusual(heightTerm(heightReference, string), usual.heightTo);
     return { line, by: Math.abs(cutFill), heightReference, unusual, ...(string === undefined ? {} : { string }) };
   };

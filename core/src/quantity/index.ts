@@ -18,6 +18,7 @@ export {
   wrapHalfTurn,
   wrapTurn,
 } from './angle.ts';
+export { exactCount } from './exactCount.ts';
 export {
   formatFeetInches,
   formatLength,

@@ -89,7 +89,7 @@ export function stakeReading(state: SiteState, work: Package, plan: Plan, mark: 
     facing: convention.facing,
     colours: convention.colours.find((each) => each.kind === (work.markKind ?? 'hubAndLath')) ?? null,
     tolerance: content.tolerance,
-    words: wordsOnStake(content, convention),
+    words: wordsOnStake(content, { convention, unit: state.settings.lengthUnit, rounding: work.rounding }),
     rounding: work.rounding ? { offset: work.rounding, height: work.rounding } : convention.rounding,
   };
 }
