@@ -369,7 +369,7 @@ test('an entry that was wrong is put right with every mark that it moves; the ne
   await dialog.getByLabel('Entry to correct').selectOption({ label: 'Target (prism constant)' });
   await dialog.getByLabel('Actual target').selectOption({ label: 'another, with the constant' });
   await dialog.getByLabel('Correct constant (mm)').fill('-30');
-  const from = dialog.getByLabel('From the sight');
+  const from = dialog.getByLabel('First sight');
   // Every shot to the mark, from the first look to its driven hub.
   const shots = from.locator('option', { hasText: 'TH-A1 W' });
   const [first, last] = [await shots.first().getAttribute('value'), await shots.last().getAttribute('value')];

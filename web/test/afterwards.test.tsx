@@ -38,7 +38,7 @@ describe('a height that was entered wrongly', () => {
     await user.type(screen.getByLabelText('Correct value (m)'), '1.6');
     expect(screen.getByText('No mark set from here changes.')).toBeTruthy();
     expect(screen.getByText(/cancels: the station comes out as much too high/)).toBeTruthy();
-    await user.selectOptions(screen.getByLabelText('From the sight'), mark.body.sight);
+    await user.selectOptions(screen.getByLabelText('First sight'), mark.body.sight);
     const concerned = within(screen.getByRole('region', { name: 'Marks affected' }));
     expect(concerned.getByText('1 mark changes position:')).toBeTruthy();
     expect(concerned.getByText(/100 mm.*out/)).toBeTruthy();
@@ -68,7 +68,7 @@ describe('a height that was entered wrongly', () => {
     const second = story.station('S2');
     const { user } = show(story, <CorrectEntries solution={solution} onClose={nothing} />);
     await user.selectOptions(screen.getByLabelText('Entry to correct'), 'Station the sights belong to');
-    expect(within(screen.getByLabelText<HTMLSelectElement>('From the sight')).getAllByRole('option')).toHaveLength(1);
+    expect(within(screen.getByLabelText<HTMLSelectElement>('First sight')).getAllByRole('option')).toHaveLength(1);
     expect(screen.getByText(/50 mm in plan.*out/)).toBeTruthy();
     await user.type(screen.getByLabelText('Evidence'), 'the legs were hit');
     await user.click(screen.getByRole('button', { name: 'Save correction' }));
@@ -95,7 +95,7 @@ describe('a height that was entered wrongly', () => {
     story.say('equipment', { item: newId(), what, retired: false, supersedes: null });
     const { user } = show(story, <CorrectEntries solution={solution} onClose={nothing} />);
     await user.selectOptions(screen.getByLabelText('Entry to correct'), 'Target (prism constant)');
-    await user.selectOptions(screen.getByLabelText('From the sight'), mark.body.sight);
+    await user.selectOptions(screen.getByLabelText('First sight'), mark.body.sight);
     expect(screen.getByText(/1[78] mm in plan/)).toBeTruthy();
     await user.selectOptions(screen.getByLabelText('Actual target'), 'another, with the constant');
     await user.type(screen.getByLabelText('Correct constant (mm)'), '−900');

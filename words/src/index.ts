@@ -2,6 +2,7 @@ export { messageParts, msg, presetText, worded, type MessageKey, type MessageVal
 export {
   ALL_TERMS,
   BRITISH,
+  INCH_FRACTIONS,
   NORTH_AMERICAN,
   PRESETS,
   TERMS,
@@ -10,6 +11,7 @@ export {
   wordingKey,
   wordingNow,
   wordingOf,
+  type InchFraction,
   type Preset,
   type Term,
   type Wording,
@@ -17,7 +19,7 @@ export {
 export { airPressure, airTemperature, airWords, HPA_PER_INCH } from './air.ts';
 export { glossaryEntries, glossaryPage, type GlossaryEntry, type GlossaryTerm } from './glossary.ts';
 export { shippedNames } from './convention.ts';
-export { presetWords, termWords } from './presets.ts';
+export { presetWords, smallLengthChoices, termWords } from './presets.ts';
 export { stationErrorSentence } from './stationErrors.ts';
 export {
   controlKindWords,
@@ -67,6 +69,7 @@ export {
   offAxesHead,
   offAxesNamed,
   smallUnit,
+  toleranceFigures,
   toleranceWords,
 } from './small.ts';
 export {

@@ -1,6 +1,6 @@
 /** The presets of wording, and the words in them that a site can replace, as they are chosen from. */
 import { msg, worded } from './message.ts';
-import type { Preset, Term } from './wording.ts';
+import type { InchFraction, Preset, Term } from './wording.ts';
 
 export const presetWords = worded((): Readonly<Record<Preset, { readonly title: string; readonly about: string }>> => ({
   northAmerican: { title: msg('presets.northAmerican'), about: msg('presets.northAmericanAbout') },
@@ -19,4 +19,11 @@ export const termWords = worded((): Readonly<Record<Term, string>> => ({
   curb: msg('presets.curb'),
   azimuth: msg('presets.azimuth'),
   grade: msg('presets.grade'),
+}));
+
+/** What tolerances, residuals and moves are said in on a site in feet. */
+export const smallLengthChoices = worded((): Readonly<Record<InchFraction | 'decimal', string>> => ({
+  decimal: msg('presets.decimalFeet'),
+  sixteenth: msg('presets.inchesToTheSixteenth'),
+  thirtySecond: msg('presets.inchesToTheThirtySecond'),
 }));

@@ -11,7 +11,7 @@ import {
 import { filled, type CrewWords } from './languages/index.ts';
 import { isNothing, writtenLength } from './rounding.ts';
 import { unitAbbreviationWords } from './vocabulary.ts';
-import { smallFigure, smallUnit } from './small.ts';
+import { toleranceFigures } from './small.ts';
 
 export interface ReadingSentence {
   /** A warning stands apart from the steps; below them what the words on the stake mean, and all else. */
@@ -95,14 +95,7 @@ export function readingSentences(
     return own.toLowerCase() === word.toLowerCase() ? [] : [`${word} = ${own}`];
   });
   if (meant.length > 0) sentences.push(said('words', form.onStake, { words: meant.join('; ') }));
-  if (reading.tolerance)
-    sentences.push(
-      said('note', form.tolerance, {
-        plan: smallFigure(Math.round(reading.tolerance.plan * 1e6) / 1e3, unit),
-        height: smallFigure(Math.round(reading.tolerance.height * 1e6) / 1e3, unit),
-        unit: smallUnit(unit).name,
-      }),
-    );
+  if (reading.tolerance) sentences.push(said('note', form.tolerance, toleranceFigures(reading.tolerance, unit)));
   if (reading.carrier === 'lath') sentences.push(said('note', form.facing[reading.facing]));
   if (reading.colours && (reading.colours.ribbon || reading.colours.paint))
     sentences.push(

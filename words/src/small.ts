@@ -1,14 +1,59 @@
-import { formatSigned, lengthFromMetres, type LengthUnit } from '@idle-marker/core';
+import {
+  feetInchesParts,
+  formatFeetInches,
+  formatSigned,
+  lengthFromMetres,
+  type LengthUnit,
+  type Metres,
+} from '@idle-marker/core';
 import { msg } from './message.ts';
+import { wordingNow, type InchFraction } from './wording.ts';
 
 /** From here on nobody says millimetres any more. */
 const LARGE = 1;
 
-/** A small length as people say it: whole millimetres on metric sites, thousandths of a foot on others. */
+/** Parts of an inch that a site says small lengths in; null where it says decimals. */
+const fractionOf = (unit: LengthUnit): number | null => {
+  const { small } = wordingNow();
+  return unit === 'metre' || small === undefined ? null : FRACTIONS[small];
+};
+const FRACTIONS: Readonly<Record<InchFraction, number>> = { sixteenth: 16, thirtySecond: 32 };
+
+/** Inches and their fraction, below a foot: "3 1/4", "5/16", "0". */
+function inchesText(metres: Metres, unit: LengthUnit, denominator: number): string {
+  const {
+    feet,
+    inches,
+    numerator,
+    denominator: reduced,
+  } = feetInchesParts(lengthFromMetres(Math.abs(metres), unit), denominator);
+  const whole = feet * 12 + inches;
+  if (numerator === 0) return String(whole);
+  return whole === 0 ? `${numerator}/${reduced}` : `${whole} ${numerator}/${reduced}`;
+}
+
+/** Without its sign, with its unit; inches have the decimal figure beside them, which is what was computed. */
+function feetWords(metres: Metres, unit: LengthUnit, sign = ''): string {
+  const size = Math.abs(metres);
+  const feet = lengthFromMetres(size, unit).toFixed(3);
+  const fraction = fractionOf(unit);
+  if (fraction === null) return `${sign}${msg('small.ft', { lengthFromMetres: feet })}`;
+  return lengthFromMetres(size, unit) < 1
+    ? msg('small.inchesBeside', { inches: `${sign}${inchesText(size, unit, fraction)}`, feet: `${sign}${feet}` })
+    : msg('small.feetInchesBeside', {
+        inches: `${sign}${formatFeetInches(size, unit, fraction)}`,
+        feet: `${sign}${feet}`,
+      });
+}
+
+/**
+ * A small length as people say it: whole millimetres on metric sites, thousandths of a foot on others, or inches with
+ * those beside where the site says so.
+ */
 export function smallLength(metres: number, unit: LengthUnit): string {
   if (unit === 'metre' && Math.abs(metres) >= LARGE) return `${Math.abs(metres).toFixed(3)} m`;
   if (unit === 'metre') return msg('small.mm', { metres: Math.round(Math.abs(metres) * 1000) });
-  return msg('small.ft', { lengthFromMetres: lengthFromMetres(Math.abs(metres), unit).toFixed(3) });
+  return feetWords(metres, unit);
 }
 
 /** Unit in which small differences stand in tables, and how many of it a metre is. */
@@ -31,7 +76,10 @@ export function smallFigure(mm: number | null | undefined, unit: LengthUnit): st
 /** The same with its sign and its name: "+3 mm", "−0.010 ft". */
 export function signedSmall(mm: number, unit: LengthUnit, decimals = smallUnit(unit).decimals): string {
   const { name, perMetre } = smallUnit(unit);
-  return msg('small.figure', { figure: formatSigned((mm / 1000) * perMetre, decimals), unit: name });
+  const figure = formatSigned((mm / 1000) * perMetre, decimals);
+  // The sign that the figure carries: none where it is written as nothing.
+  if (fractionOf(unit) !== null) return feetWords(mm / 1000, unit, /^[+−]/.exec(figure)?.[0]);
+  return msg('small.figure', { figure, unit: name });
 }
 
 /** As it was typed, with as many decimals as it has. */
@@ -44,7 +92,22 @@ export function toleranceWords(
 ): string {
   if (unit === 'metre') return msg('small.mm2', { millimetres: millimetres(plan), millimetres2: millimetres(height) });
   const feet = (metres: number) => lengthFromMetres(metres, unit).toFixed(3);
-  return msg('small.ft2', { feet: feet(plan), feet2: feet(height) });
+  const both = msg('small.ft2', { feet: feet(plan), feet2: feet(height) });
+  const fraction = fractionOf(unit);
+  if (fraction === null) return both;
+  const inches = (metres: number) => inchesText(metres, unit, fraction);
+  return msg('small.in2', { inches: inches(plan), inches2: inches(height), both });
+}
+
+/** The two figures of a tolerance with their unit, as a crew reads them: in inches alone where the site says inches. */
+export function toleranceFigures(
+  { plan, height }: { readonly plan: Metres; readonly height: Metres },
+  unit: LengthUnit,
+): { readonly plan: string; readonly height: string; readonly unit: string } {
+  const fraction = fractionOf(unit);
+  const figure = (metres: Metres) =>
+    fraction === null ? smallFigure(millimetres(metres), unit) : inchesText(metres, unit, fraction);
+  return { plan: figure(plan), height: figure(height), unit: fraction === null ? smallUnit(unit).name : 'in' };
 }
 
 interface OffAxes {

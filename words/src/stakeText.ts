@@ -24,7 +24,7 @@ import { msg, worded } from './message.ts';
 import { crewWords, english, filled, type CrewWords } from './languages/index.ts';
 import { asWritten, isNothing, writtenLength } from './rounding.ts';
 import { unitAbbreviationWords } from './vocabulary.ts';
-import { smallFigure, smallUnit } from './small.ts';
+import { toleranceFigures } from './small.ts';
 
 export interface StakeStyle {
   readonly convention: StakeConvention;
@@ -111,11 +111,7 @@ export function stakeLineWords(line: StakeLine, style: StakeStyle): string {
     case 'startsAt':
       return filled(form.startsAt, { point: words.point[line.point] });
     case 'tolerance':
-      return filled(form.tolerance, {
-        plan: smallFigure(Math.round(line.plan * 1e6) / 1e3, unit),
-        height: smallFigure(Math.round(line.height * 1e6) / 1e3, unit),
-        unit: smallUnit(unit).name,
-      });
+      return filled(form.tolerance, toleranceFigures(line, unit));
     case 'set':
       return filled(form.set, { day: line.day, who: line.by });
     case 'name':

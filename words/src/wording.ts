@@ -28,8 +28,14 @@ export const TERMS = {
 export type Term = keyof typeof TERMS;
 export const ALL_TERMS = Object.keys(TERMS) as Term[];
 
+/** Parts of an inch. */
+export const INCH_FRACTIONS = ['sixteenth', 'thirtySecond'] as const;
+export type InchFraction = (typeof INCH_FRACTIONS)[number];
+
 export interface Wording {
   readonly preset: Preset;
+  /** Sites in feet: tolerances, residuals and moves in inches, with decimal feet beside; decimal feet alone without. */
+  readonly small?: InchFraction;
   /** Words of the site's own, in the singular. */
   readonly own?: Readonly<Partial<Record<Term, string>>>;
 }
@@ -54,9 +60,9 @@ export const sayIn = (wording: Wording): void => wordingFrom(() => wording);
 export const wordingNow = (): Wording => source();
 
 /** The same for the same words, to keep by it what is made from them. */
-export function wordingKey({ preset, own = {} }: Wording): string {
+export function wordingKey({ preset, small, own = {} }: Wording): string {
   const words = ALL_TERMS.flatMap((term) => (own[term]?.trim() ? [`${term}=${own[term].trim()}`] : []));
-  return [preset, ...words].join('|');
+  return [preset, ...(small ? [small] : []), ...words].join('|');
 }
 
 /** English plurals as far as tools, marks and figures need them. */

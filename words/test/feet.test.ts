@@ -1,5 +1,5 @@
 /** What is kept in millimetres and degrees Celsius, said in the units that a site measures in. */
-import { describe, expect, it } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import {
   parseLength,
@@ -18,6 +18,12 @@ import {
   offAxes,
   offAxesHead,
   offAxesNamed,
+  NORTH_AMERICAN,
+  sayIn,
+  smallLength,
+  toleranceFigures,
+  toleranceWords,
+  wordingKey,
   signedSmall,
   smallFigure,
 } from '../src/index.ts';
@@ -45,6 +51,40 @@ describe('a small figure', () => {
       expect(crewWords(code).line.tolerance).toContain('{unit}');
       expect(crewWords(code).reading.tolerance.match(/\{unit\}/g)).toHaveLength(2);
     }
+  });
+});
+
+describe('a small length on a site that says inches', () => {
+  beforeAll(() => sayIn({ preset: 'northAmerican', small: 'sixteenth' }));
+  afterAll(() => sayIn(NORTH_AMERICAN));
+  const inch = 0.0254;
+  it('has its decimal feet beside, and goes over to feet and inches at a foot', () => {
+    expect([0.25 * inch, 3.3125 * inch, 0.2 / 1000, 27 * inch].map((metres) => smallLength(metres, 'foot'))).toEqual([
+      '1/4 in (0.021 ft)',
+      '3 5/16 in (0.276 ft)',
+      '0 in (0.001 ft)',
+      '2′ 3″ (2.250 ft)',
+    ]);
+    expect(smallLength(0.006, 'metre')).toBe('6 mm');
+  });
+  it('carries its sign on both figures', () => {
+    expect([signedSmall(-3.175, 'foot'), signedSmall(3.175, 'foot'), signedSmall(0, 'foot')]).toEqual([
+      '−1/8 in (−0.010 ft)',
+      '+1/8 in (+0.010 ft)',
+      '0 in (0.000 ft)',
+    ]);
+    expect(offAxesNamed({ dEMm: 3.175, dNMm: -6.35 }, 'NE', 'foot')).toBe(
+      'N −1/4 in (−0.021 ft), E +1/8 in (+0.010 ft)',
+    );
+  });
+  it('is a tolerance in inches, to the thirty-second where the site reads that', () => {
+    const tolerance = { plan: 0.25 * inch, height: 0.16 * inch };
+    expect(toleranceWords(tolerance, 'usSurveyFoot')).toBe('1/4 / 3/16 in (0.021 / 0.013 ft)');
+    sayIn({ preset: 'northAmerican', small: 'thirtySecond' });
+    expect(toleranceFigures(tolerance, 'foot')).toEqual({ plan: '1/4', height: '5/32', unit: 'in' });
+    expect(toleranceFigures({ plan: 0.006, height: 0.005 }, 'metre')).toEqual({ plan: '6', height: '5', unit: 'mm' });
+    const kept = ['northAmerican', 'northAmerican|thirtySecond'];
+    expect([NORTH_AMERICAN, { ...NORTH_AMERICAN, small: 'thirtySecond' as const }].map(wordingKey)).toEqual(kept);
   });
 });
 

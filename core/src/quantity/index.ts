@@ -33,6 +33,7 @@ export {
 } from './length.ts';
 export {
   convertLength,
+  feetInchesParts,
   formatStation,
   parseDms,
   parseFeetInches,

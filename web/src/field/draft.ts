@@ -3,7 +3,7 @@
  * that text. Texts are rounded for people; what was drawn, measured or computed must not come back rounded because a
  * dialog was opened.
  */
-import type { LengthUnit } from '@idle-marker/core';
+import { parseLength, type LengthUnit } from '@idle-marker/core';
 import { smallFigure, smallUnit } from '@idle-marker/words';
 
 export interface Draft<T> {
@@ -33,12 +33,16 @@ export const smallDraft = (mm: number | null | undefined, unit: LengthUnit): Dra
 /** What a surveyed mark is listed as good to where nobody says: two millimetres, seven thousandths of a foot. */
 export const usualSd = (unit: LengthUnit): Draft<number> => smallDraft(unit === 'metre' ? 2 : 2.134, unit);
 
+/** Metres of a text in the small unit of the site; on sites in feet of one in inches, too, where it has their mark. */
+function readSmall(text: string, unit: LengthUnit): number {
+  const figure = text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-'));
+  if (!Number.isNaN(figure) || unit === 'metre') return figure / smallUnit(unit).perMetre;
+  return parseLength(text, unit) ?? NaN;
+}
+
 /** Millimetres, to a thousandth; not a number for what is none. */
 export const smallOf = (draft: Draft<number>, unit: LengthUnit): number =>
-  valueOf(draft, (text) => {
-    const figure = text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-'));
-    return Math.round((figure / smallUnit(unit).perMetre) * 1e6) / 1e3;
-  });
+  valueOf(draft, (text) => Math.round(readSmall(text, unit) * 1e6) / 1e3);
 
 /** Of a length in metres; empty for null. */
 export const lengthDraft = (metres: number | null | undefined, units: LengthTexts): Draft<number> =>

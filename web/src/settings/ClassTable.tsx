@@ -2,9 +2,14 @@ import { useState } from 'react';
 import { lengthFromMetres, lengthToMetres, type LengthUnit } from '@idle-marker/core';
 import { msg, smallUnit, unitAbbreviationWords } from '@idle-marker/words';
 import type { FactBody } from '@idle-marker/contract';
+import { smallOf, typed } from '../field/draft.ts';
 import { TABLE, TD_WORD, TH_WORD } from '../ui/table.ts';
 
 type Classes = FactBody<'site'>['classes'];
+
+/** Without needless noughts; empty for what was no figure. */
+const figureText = (figure: number, decimals: number): string =>
+  Number.isNaN(figure) ? '' : String(Number(figure.toFixed(decimals)));
 
 /** Keeps the text as it is typed: a figure that is half written is not rounded under the hand. */
 function FigureInput({ label, text, onText }: { label: string; text: string; onText(text: string): void }) {
@@ -82,16 +87,11 @@ export function ClassTable({
                   text={
                     field === 'leastMarks'
                       ? String(each.leastMarks)
-                      : String(Number(((each[field] / 1000) * small.perMetre).toFixed(small.decimals + 1)))
+                      : figureText((each[field] / 1000) * small.perMetre, small.decimals + 1)
                   }
-                  onText={(text) => {
-                    const figure = Number(text.replace(',', '.'));
-                    edit(
-                      each.id,
-                      field,
-                      field === 'leastMarks' ? figure : Math.round((figure / small.perMetre) * 1e6) / 1e3,
-                    );
-                  }}
+                  onText={(text) =>
+                    edit(each.id, field, field === 'leastMarks' ? Number(text) : smallOf(typed(text), unit))
+                  }
                 />
               </td>
             ))}

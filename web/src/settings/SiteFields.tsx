@@ -247,7 +247,12 @@ export function SiteFields(props: DraftProps) {
       </div>
       {errors.numbers && <p className="mt-1 text-[13px] font-medium text-brick">{errors.numbers}</p>}
       <h3 className="mt-5 mb-1 text-[17px]">{msg('settings.wording')}</h3>
-      <WordingFields wording={wordingOf(draft)} error={errors.wording} onChange={(wording) => onChange({ wording })} />
+      <WordingFields
+        wording={wordingOf(draft)}
+        unit={draft.lengthUnit}
+        error={errors.wording}
+        onChange={(wording) => onChange({ wording })}
+      />
       <h3 className="mt-5 mb-1 text-[17px]">
         <Explained term="toleranceClass">{msg('settings.toleranceClasses')}</Explained>
       </h3>

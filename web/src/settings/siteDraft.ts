@@ -41,9 +41,9 @@ export const deviceWording = (locale = navigator.language): Wording =>
   BRITISH_LOCALES.test(locale) ? BRITISH : NORTH_AMERICAN;
 
 /** Without the words that were left empty. */
-function ownOnly({ preset, own = {} }: Wording): Wording {
+function ownOnly({ own = {}, ...wording }: Wording): Wording {
   const kept = ALL_TERMS.flatMap((term) => (own[term]?.trim() ? [[term, own[term].trim()] as const] : []));
-  return kept.length === 0 ? { preset } : { preset, own: Object.fromEntries(kept) };
+  return kept.length === 0 ? wording : { ...wording, own: Object.fromEntries(kept) };
 }
 
 export const emptySite = worded((): SiteDraft => ({

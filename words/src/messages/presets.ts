@@ -14,4 +14,7 @@ export const presets = {
   curb: 'Edge of the pavement',
   azimuth: 'Direction from north',
   grade: 'Finished surface',
+  decimalFeet: 'Decimal feet',
+  inchesToTheSixteenth: 'Inches to 1/16, decimal feet beside',
+  inchesToTheThirtySecond: 'Inches to 1/32, decimal feet beside',
 } as const;

@@ -81,6 +81,7 @@ export const settings = {
   twoRangesBeginAtTheSameNumber: 'Two ranges begin at the same number: names would get mixed up.',
   angleUnit: 'Angle unit',
   wording: 'Wording',
+  smallLengths: 'Tolerances, residuals and moves in',
   ownWords: 'Words of your own',
   ownWordsHelp:
     'Each replaces that word on screens, sheets and stakes. Enter it in the singular, as it stands in a sentence; leave it empty for the usual one.',

@@ -354,7 +354,7 @@ export const station = {
   anotherItsPrecisionTyped: 'Other (enter accuracy)',
   notConfirmed: '{open} not confirmed',
   carriedOverFromTheLastStation: 'Carried over from the last station',
-  fromTheSight: 'From the sight',
+  fromTheSight: 'First sight',
   toTheSight: 'Last sight',
   ofSightsLeaveSingleOnesOut: '{chosen} of {range} sights: leave single ones out',
   notUsed: 'not used',

@@ -64,6 +64,8 @@ export const SiteBody = closed({
   wording: Type.Optional(
     closed({
       preset: Words('northAmerican', 'british'),
+      /** Sites in feet: small lengths in inches to such a part, with decimal feet beside. */
+      small: Type.Optional(Words('sixteenth', 'thirtySecond')),
       own: Type.Optional(
         closed({
           hub: OwnWord,

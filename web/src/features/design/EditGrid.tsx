@@ -103,16 +103,6 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
             ]}
             onChange={(by) => change({ by })}
           />
-          <AngleField
-            label={msg('design.fromLineClockwiseToLine', { a, one })}
-            value={draft.turn.text}
-            onChange={(turn) => change({ turn: typed(turn) })}
-            error={error('turn')}
-            help={msg('design.squareIsWhenTheyRunTheOther', {
-              angle: units.angle(Math.PI / 2),
-              angle2: units.angle((3 * Math.PI) / 2),
-            })}
-          />
           {draft.by === 'azimuth' ? (
             <AngleField
               label={msg('design.directionOfLineClockwiseFromNorth', { a })}
@@ -126,6 +116,16 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
               {place('second', 1, msg('design.ofAPlaceAlong', { a }))}
             </>
           )}
+          <AngleField
+            label={msg('design.fromLineClockwiseToLine', { a, one })}
+            value={draft.turn.text}
+            onChange={(turn) => change({ turn: typed(turn) })}
+            error={error('turn')}
+            help={msg('design.squareIsWhenTheyRunTheOther', {
+              angle: units.angle(Math.PI / 2),
+              angle2: units.angle((3 * Math.PI) / 2),
+            })}
+          />
         </div>
         <div className="flex min-h-[280px] flex-col">
           <div className="relative min-h-[260px] flex-1 border border-ink2">

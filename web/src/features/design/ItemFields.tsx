@@ -96,11 +96,11 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
             onChange({ rule, ...(rule === 'bolts' || rule === 'rakedPiles' ? { meaning: 'centre' as const } : {}) })
           }
         />
-        {hasSurface ? (
+        {hasSurface || item.rule === 'rakedPiles' ? (
           <span className="max-sm:hidden" />
         ) : (
           <DraftField
-            label={item.rule === 'rakedPiles' ? msg('design.heightOfTheHeads') : msg('design.designHeight')}
+            label={msg('design.designHeight')}
             unit={units.unit}
             draft={item.height}
             onDraft={(height) => onChange({ height })}
@@ -149,7 +149,7 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
       )}
       {item.rule === 'bolts' && <BoltFields read={read} tried={tried} onChange={onChange} />}
       {item.rule === 'rakedPiles' && (
-        <div className="mt-3 grid gap-3 sm:grid-cols-3">
+        <div className="mt-3 grid gap-3 sm:grid-cols-4">
           <AngleField
             label={msg('design.theToeLiesTowardFromNorth')}
             value={item.azimuth.text}
@@ -172,6 +172,13 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
             onDraft={(workingZ) => onChange({ workingZ })}
             error={shown(faults.workingZ, item.workingZ)}
             help={msg('design.whereTheAxisComesThroughThereOn')}
+          />
+          <DraftField
+            label={msg('design.heightOfTheHeads')}
+            unit={units.unit}
+            draft={item.height}
+            onDraft={(height) => onChange({ height })}
+            error={shown(faults.height, item.height)}
           />
         </div>
       )}
