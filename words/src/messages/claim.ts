@@ -14,8 +14,8 @@ export const claim = {
   isUnprovenInPlan: '{name} is unproven in plan',
   isUnproven: 'Station {name} isn’t proven',
   aProofSpeaksAgainstItsPlanAnd:
-    'A check shot speaks against its plan, and nothing independent has shown its elevation.',
-  itsPlanIsProvedNothingIndependentHas: 'Its plan is proved; nothing independent has shown its elevation.',
+    'A check shot disagrees with its plan, and nothing independent has checked its elevation.',
+  itsPlanIsProvedNothingIndependentHas: 'Its plan is proved; nothing independent has checked its elevation.',
   sightBeforeTheFirstStake: 'Sight {markFor} before the first stake.',
   theHeightOf: 'the elevation of {name}',
   proveBeforeTheFirstMark: 'Prove {unproven} before the first mark',

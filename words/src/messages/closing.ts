@@ -4,7 +4,7 @@ export const closing = {
   theClosingProofOfIsMissing: 'Closing check shot missing at {station}',
   noGoodProofCameAfterOneSight:
     '{listed}: no good check shot since. One sight to an unused mark verifies{marks, plural, one { it} other { them all}}.',
-  aProofOfFailedInAndNothing: 'A check shot of {station} failed in {parts}, and nothing has answered it',
+  aProofOfFailedInAndNothing: 'A check shot of {station} failed in {parts} and is still unanswered',
   untilThenNothingMayBeBuiltFrom: ' Until then nothing may be built from what was measured since: {listed}.',
   sightThatMarkAgainThenAThird:
     'Sight that mark again, then a third one: it tells whether the mark or the instrument has moved.{measured}',
@@ -27,15 +27,15 @@ export const closing = {
   notShotAfterDriving: 'Not checked after driving',
   withoutItTheStakeHasNoCut: '{listed}: without it the stake has no cut or fill.',
   tell: 'Tell {who}',
-  cutSheetRevisionIsNotAsIt: 'Cut sheet {number}, revision {revision}, isn’t as it was: {listed}.',
+  cutSheetRevisionIsNotAsIt: 'Cut sheet {number}, revision {revision}, has changed since: {listed}.',
   isNotHandedOver: '{package} isn’t handed over',
   heldAndOnNoSheetYet: '{marks, plural, one {# mark is} other {# marks are}} verified and on no sheet yet.',
   toSet: '{marks, plural, one {# mark} other {# marks}} to set.',
   controlToLookAt: 'Control to look at',
   calledDoubtfulHaveSurveyedAnewOrPut:
-    '{listed}: called doubtful. Have{marks, plural, one { it} other { them}} surveyed again, or put aside.',
+    '{listed}: doubtful. Have{marks, plural, one { it} other { them}} surveyed again, or retire{marks, plural, one { it} other { them}}.',
   notStoredYet: '{entries, plural, one {# entry is} other {# entries are}} not stored yet',
-  theyAreKeptOnThisDeviceAlone: 'They are kept on this device alone. Look for the server before you leave.',
+  theyAreKeptOnThisDeviceAlone: 'They are stored on this device only. Connect to the server before you leave.',
   settingUpAndStationing: 'Setting up and stationing',
   marking: 'Marking',
   workPackagesSheetsAndNotes: 'Work packages, sheets and notes',

@@ -27,8 +27,8 @@ export const concerns = {
     'Two names that look alike get mixed up. Give one of them a new name, as a new revision.',
   goodTo95: ', good to {length} (95 %)',
   thatIsMoreThanItsPrecisionExplains:
-    'That is more than its precision explains: sight the mark with the instrument before anything is decided.',
-  itsPrecisionExplainsThatItSpeaks: 'Its precision explains that; it speaks against nobody.',
+    'That is more than its precision explains: sight the mark with the instrument before you decide.',
+  itsPrecisionExplainsThatItSpeaks: 'Its precision explains that; nothing disagrees.',
   aSatelliteReceiverPutItFromWhere:
     '{name}: a satellite receiver put it {length} from where it is listed{goodTo}. {isBeyond}',
 } as const;

@@ -34,7 +34,7 @@ export const convention = {
   standsOnTwoSidesLeaveItOn: '“{stakePart}” stands on two sides: leave it on one.',
   onGrade: 'on grade',
   theWordForHasNoLetterA:
-    'The word for {value} has no letter: a bare sign is read the wrong way round by every second crew.',
+    'The word for {value} has no letters: half of all crews read a bare sign the wrong way round.',
   cutAndFillAreTheSameWord: 'Cut and fill are the same word.',
   standsForGiveEachItsOwn: '{short} stands for {terms}: give each its own.',
   theLathIsInTheGroundFrom: 'The lath is in the ground from end to end.',

@@ -3,23 +3,23 @@ export const drawing = {
   on: '{count} {what} on {layer}',
   more: '{more} more',
   thisIsNothingThatADesignCan:
-    'This is nothing that a design can be read from: {detail}. Take a DXF drawing, LandXML, GeoJSON or a list of points.',
+    'No design can be read from this: {detail}. Use a DXF drawing, LandXML, GeoJSON or a list of points.',
   thisDrawingIsInBinaryDxfSave: 'This drawing is in binary DXF: save it as text (ASCII) DXF and take that.',
   thisIsADwgDrawingWhichOnly:
     'This is a DWG drawing, which only the program that made it can read: save it as text (ASCII) DXF and take that.',
   theDrawingEndsInTheMiddleAfter:
-    'The drawing ends in the middle, after {elements, plural, one {# element} other {# elements}}: it was cut off on its way. Get it again; nothing was taken.',
+    'The drawing stops in the middle, after {elements, plural, one {# element} other {# elements}}: it was cut off in transit. Get it again; nothing was imported.',
   thereAreNoLinesArcsCirclesOr: 'There are no lines, arcs, circles or points in this drawing.',
   thereIsNothingInThisDrawingTo: 'There is nothing in this drawing to set out from; it holds only {leftOut}.',
-  rowPutItRightInTheFile: 'Row {row} {detail}. Correct it in the file; nothing was taken.',
+  rowPutItRightInTheFile: 'Row {row} {detail}. Correct it in the file; nothing was imported.',
   aGridNeedsAtLeastTwoLines: 'A grid needs at least two lines each way; {lines} are on this layer.',
   theLinesOfThisLayerRunIn: 'The lines of this layer run in {directions} directions; a grid has two.',
   surfaceHasTrianglesThatLieOverOne:
     'Surface “{surface}” has {count} triangles that lie over one another, first {first} and {first2} of the file, at {place}: there it has two elevations, and either may be given. Ask who made it before elevations are taken from it.',
   itLiesFarFromTheControlOf:
-    'It lies far from the control of this site; were its figures {unit}, it would lie on it. Which unit was it drawn in?',
+    'It is far from the control of this site; read in {unit}, it would fit. Which unit was it drawn in?',
   itLiesFarFromTheControlOf2:
-    'It lies far from the control of this site; with east and north swapped it would lie on it. Ask who wrote the file.',
+    'It is far from the control of this site; with east and north swapped it would fit. Ask who wrote the file.',
   itLiesFromTheControlOfThis:
     'It lies {length} {unitAbbreviation} from the control of this site: are these its coordinates? One with its own is brought here by pairs of points.',
 } as const;

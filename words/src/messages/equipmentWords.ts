@@ -11,7 +11,7 @@ export const equipmentWords = {
     'For hubs and control: low on the pole a lean does little. Without a pole it can stand on the thing itself.',
   activePrism: 'Active prism',
   switchItOnSetItsChannelAs:
-    'Switch it on, set its channel as here, and look at its own battery: dark, it isn’t found.',
+    'Turn it on, set its channel as here, and check its own battery: an active target that is off can’t be found.',
   reflectiveFoil: 'Reflective target',
   aimByHandLaserDotAsA: 'Aim by hand, laser dot as a helper, from near square on. Never with the prism setting.',
   bareSurface: 'Reflectorless',
@@ -26,7 +26,7 @@ export const equipmentWords = {
   tipOfThePoleToTheCentre:
     'Tip of the pole to the center of the prism: the pole’s mark, and what the prism adds above it.',
   theTargetWasChangedAndTheHeight:
-    'The target was changed and the height was not. With this target on the same mark of the pole it would be {length}: look at the pole.',
+    'The target was changed but not the height. With this target on the same mark of the pole it would be {length}: check the pole.',
   thatIsTheLastHeightInAnother:
     'That is the last height in another unit: feet for meters, or the reverse. Meant is probably {length}.',
   itDiffersFromTheLastOneBy:

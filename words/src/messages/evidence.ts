@@ -58,7 +58,7 @@ export const evidence = {
   inHeight: 'Moved in elevation',
   sayInWhichPartItHasMoved: 'Say in which part it has moved.',
   whatShowsItNeeded: 'Evidence',
-  sayWhatShowsItItGoesInto: 'Say what shows it: it goes into the book and to whoever owns the control.',
+  sayWhatShowsItItGoesInto: 'Enter the evidence: it goes into the field book and to whoever owns the control.',
   theChartOfTheProofs: 'The chart of the check shots',
   acceptItWithoutTheProvision: 'Accept it without the provision',
   hereAStationIsAcceptedBy: ' Here a station is accepted by {allowedRoles}.',

@@ -77,7 +77,7 @@ export const frame = {
   backToTheSites: 'Back to the sites',
   theAddressLeadsNowhereItWasMistyped: 'The address leads nowhere: it was mistyped, or is of another version.',
   everythingStoredIsSafeLoadThePage:
-    'Everything stored is safe. Load the page again; if it comes back, note what you did before: {error}.',
+    'Everything stored is safe. Load the page again. If this comes back, note what you did just before: {error}.',
   entries: '{n, plural, one {# entry} other {# entries}}',
   refused: '{refused} rejected',
   inThisPageAlone: '{count} in this page alone',
@@ -100,18 +100,18 @@ export const frame = {
   ofThisDeviceInThisPageAlone:
     '{why}: {entries} of this device{count, plural, one { is} other { are}} in this page alone. Leave it open until they are stored{why2}.',
   thisBrowserMayTakeAwayWhatIt:
-    'This browser may take away what it keeps when the device runs out of room. Keep some free.',
+    'This browser may delete stored data when the device runs out of space. Keep some free.',
   notFetchedByThisDeviceYetAnd: 'Not fetched by this device yet, and tried again by itself: {missing}.',
   ofIsNotStoredYet: '{type} of {clockTime} isn’t stored yet',
   theEntriesAfterItGoOnThis:
-    '{reason} The entries after it go on; this one is tried again and again. If it stays, tell whoever looks after the server.',
+    '{reason} Later entries are still sent; this one is retried. If it stays, tell whoever runs the server.',
   aheadOf: 'ahead of',
   theClockOfThisDeviceIsMin:
     'The clock of this device is {behind} min {behind2} the server’s. Entries carry the server’s time.',
   ofWasRefused: '{type} of {clockTime} was rejected',
   seenTakeItOffTheList: 'Dismiss',
   openingTheSite: 'Opening the site',
-  readingWhatWasSaidSoFarEntries: 'Reading what was said so far: {read} entries…',
+  readingWhatWasSaidSoFarEntries: 'Reading entries: {read}…',
   readingWhatWasSaidSoFar: 'Loading entries…',
   thereIsNoSuchSite: 'Site not found',
   theSiteCantBeReadJustNow: 'The site can’t be read just now',
@@ -119,7 +119,7 @@ export const frame = {
   thisBrowserHasNotSeenTheSite:
     '{why} This browser hasn’t seen the site before; it opens by itself once the server answers.',
   whoWorksHere: 'Who is using this device?',
-  everythingMeasuredAndSaidOnThisDevice: 'Everything measured and said on this device carries your name.',
+  everythingMeasuredAndSaidOnThisDevice: 'Everything recorded on this device carries your name.',
   somebodyElse: 'Somebody else',
   thisNameIsOnTheListAbove: 'This name is on the list above.',
   add: 'Add',

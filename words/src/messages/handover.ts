@@ -28,7 +28,7 @@ export const handover = {
   alsoReadAs: 'Also read as {others}.',
   whatIsUsualHere: 'Usual on this site',
   anythingElseIsBoxedOnTheStake:
-    'Anything else is boxed on the stake and said to the crew. With none ticked nothing is unusual.',
+    'Anything else is boxed on the stake and pointed out to the crew. With none ticked nothing is unusual.',
   offsetsLeadTo: 'Usual offset to',
   heightsLeadTo: 'Usual cut/fill to',
   colourForTheUnusual: 'Color for exceptions',
@@ -208,7 +208,7 @@ export const handover = {
   whatHappenedTo: 'What happened to {name}?',
   itWasHitOrMoved: 'Report hit or moved',
   itComesOffTheNextSheetsAnd:
-    'It comes off the next sheets and onto the list of marks to set again. One that was only hit is good again once it is sighted again and is where it belongs.',
+    'It is left off the next sheets and goes onto the list of marks to set again. If it was only hit, sight it again: it counts again once it is where it belongs.',
   whatHappened: 'Details',
   saidByWhenItWasNotYou: 'Reported by (if not you)',
   centreLine: 'center line',
@@ -294,11 +294,11 @@ export const handover = {
   thereIsAlready: 'There is {taken} already.',
   isTheNameOfAnotherSetUp: '{name} is the name of another setup here.',
   theFileDoesNotSayHowPrecise:
-    'The file doesn’t say how precise the instrument is, nor how the targets were carried: they are reckoned as good as those of {assumed}, and distances as corrected for prism and air.',
+    'The file doesn’t state the precision of the instrument or how the targets were held: they are taken to be as good as those of {assumed}, and distances as corrected for prism and air.',
   theSameAsInTheFileTo: ', the same as in the file to the last digit.',
   fromWhatTheFileSays: ', {smallLength} from what the file says.',
   itsStationComputedAgainHeight: 'Its station computed again: {axes}, elevation {length}{same}',
-  byThemselvesTheseSightsGiveNoStation: 'By themselves these sights give no station yet.',
+  byThemselvesTheseSightsGiveNoStation: 'These sights alone don’t give a station yet.',
   aWallTargetHasNoPoleAnd:
     '{impossible}: a wall target has no pole, and the file gives its sights a target height. They are kept as they were read: leave their heights out, or put the height right under “An entry was wrong”.',
   leftOutOfItThatComesAlong: 'Left out of it: {left}. That comes along.',
@@ -349,7 +349,7 @@ export const handover = {
   millRoad: 'Mill Road',
   kerbHubs: 'Curb hubs',
   noAddressIsSetUnderWhichPhones: 'No address is set under which phones reach the page: nothing is printed as a code.',
-  isThisMachineAloneNoPhoneCan: '{address} is this machine alone: no phone can open it.',
+  isThisMachineAloneNoPhoneCan: '{address} reaches this computer only: no phone can open it.',
   countOfLabels: '{count, plural, one {# label} other {# labels}}',
   addCrewLink: 'Add crew link',
   reportGone: 'Report gone',

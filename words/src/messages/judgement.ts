@@ -8,7 +8,8 @@ export const judgement = {
   itStandsThanListedAHeavedMark:
     'It stands {length} {dZ} than listed. A heaved mark shifts the station’s elevation by its share; it tilts nothing.',
   theTargetHeightAtIsWrong: 'The target height at {name} is wrong',
-  itWasTakenTooARoundFigure: 'It was taken {metresOrFeet} too {error}: a round figure, and no other height disagrees.',
+  itWasTakenTooARoundFigure:
+    'The target height was {metresOrFeet} too {error}: a round figure, and no other height disagrees.',
   andWereExchanged: '{name} and {other} were swapped',
   withTheTwoNamesTheOtherWay: 'With the two names the other way round everything fits.',
   thisLooksLikeNot: 'This looks like {other}, not {name}',
@@ -26,7 +27,7 @@ export const judgement = {
   theDirectionToWasMisread: 'The direction to {name} was misread',
   itIsOffByItsDistanceFits: 'It is off by {smallAngle}; its distance fits.',
   sightedAgainASlipAtWouldNot: 'Sighted again, a slip at {name} wouldn’t repeat; a mark that moved would.',
-  lookAtThePoleIsTheTarget: 'Look at the pole: is the target height at {name} what was entered?',
+  lookAtThePoleIsTheTarget: 'Check the pole: is the target height at {name} what was entered?',
   aMarkAtAVeryDifferentDistance:
     'A mark at a very different distance would tell: a constant is the same at all, a scale grows.',
   anotherMarkBestInADirectionThat: 'Another mark, best in a direction that is still open, would tell.',
@@ -69,16 +70,16 @@ export const judgement = {
     'All of them count together, as their mean. More of the same makes the figure prettier, not truer: a further mark would help.',
   planOnly: 'Plan only',
   theseMarksHaveHeightsAndNoneIs:
-    'These marks have elevations, and none is used: nothing set from here gets a cut or a fill.',
+    'These marks have elevations, but none is used: marks set from here get no cut or fill.',
   noHeightYet: 'No elevation yet',
-  pointsOnLinesGiveNoneNothingSet: 'Points on lines give none: nothing set from here gets a cut or a fill.',
+  pointsOnLinesGiveNoneNothingSet: 'Points on lines have none: marks set from here get no cut or fill.',
   noneOfTheseMarksGivesAHeight:
     'None of these marks gives an elevation. Sight one that has one, or work in plan alone.',
   oneBacksightHardlyChecked: 'One backsight: hardly checked',
   nothingIsTested: 'Nothing is tested.',
   oneDistanceIsAllThatIsTested: 'One distance is all that is tested: {length} {distanceOff} than listed.',
   thatTheInstrumentStandsOverIsTaken:
-    'That the instrument stands over {name} is taken on trust, and the direction to {name2} is forced to fit. {distanceOff} A second backsight would show a wrong mark.',
+    'Nothing checks that the instrument stands over {name}, and the direction to {name2} is forced to fit. {distanceOff} A second backsight would show a wrong mark.',
   backsightsFrom: '{capital} backsights from {name}',
   theyCheckEachOthersDirectionsAPoor:
     'They check each other’s directions. A poor centering over the mark shows only as far as they disagree.',
@@ -126,7 +127,7 @@ export const judgement = {
     'Each sight to a line gives one coordinate, and three give a station with nothing left over. Sight another line, best one that runs across the others.',
   pointsOnLines: 'Points on lines',
   theOthersTheLargestDistanceOffA:
-    '{capital} {surplus, plural, one {sight checks} other {sights check}} the others; the largest distance off a line is {length}. A line says nothing along itself: prove it on a mark before the first stake.',
+    '{capital} {surplus, plural, one {sight checks} other {sights check}} the others; the largest distance off a line is {length}. A line gives no position along itself: prove the station on a mark before the first stake.',
   aSightToDoesNotFit: 'A sight to {name} doesn’t fit',
   itLiesBesideTheLineWasThe:
     'It lies {length} beside the line. Was the pole on this line, or is the line chalked at an offset? Read it again.',
@@ -173,14 +174,14 @@ export const judgement = {
   theHeightOfCouldBeWrongUnseen:
     'the elevation of {list} could be wrong unseen and put the station’s elevation {aboutLength} off; up to {length} may stay hidden',
   goodToInPlan95TheClass: 'good to {length} in plan (95 %), the class asks for {length2}',
-  somethingDoesNotFitAndItCant: 'something doesn’t fit, and it can’t be said what it is good to in plan',
+  somethingDoesNotFitAndItCant: 'the sights disagree, so its accuracy in plan can’t be stated',
   goodToInHeight95TheClass: 'good to {length} in elevation (95 %), the class asks for {length2}',
   itHasNoHeight: 'it has no elevation',
   theSightsDisagreeInPlanTimesWhat: 'the sights disagree in plan, {s0} times what they should',
   theHeightsDisagreeTimesWhatTheyShould: 'the elevations disagree, {s0} times what they should',
   theSightsDisagreeTimesWhatTheyShould: 'the sights disagree, {s0} times what they should',
   or2: ', or {lower}',
-  somethingDoesNotFitAndItCant2: 'something doesn’t fit, and it can’t be told what: {lower}{second}',
+  somethingDoesNotFitAndItCant2: 'the sights disagree, and the cause isn’t clear: {lower}{second}',
   aSightToLiesBesideTheLine: 'a sight to {name} lies {length} beside the line and is still used',
   andStillUsed: ' and still used',
   isOffInPlan: '{name} is {length} off in plan{isUsed}',

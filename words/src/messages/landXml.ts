@@ -6,7 +6,8 @@ export const landXml = {
   isASpiralWithBothRadiiInf:
     'is a spiral with both radii INF: one radius, radiusStart or radiusEnd, has to say how sharp it becomes',
   hasARadiusThatIsNotOver: 'has a radius that isn’t over 0',
-  goesFartherThanAnyLineOfA: 'goes farther than any line of a site: a coordinate in it is a slip, or of another system',
+  goesFartherThanAnyLineOfA:
+    'goes farther than any line of a site: one of its coordinates is wrong, or of another system',
   turnsRoundTimesItsRadiusIsToo: 'turns round {turns} times: its radius is too small for its length',
   isASpiralWhoseStartAndEnd: 'is a spiral whose Start and End don’t fit its length and radii',
   hasGradePointsPviAProfileNeeds: 'has {points} grade points (PVI): a profile needs at least two',

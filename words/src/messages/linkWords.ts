@@ -15,6 +15,6 @@ export const linkWords = {
   theInstrumentsBatteryIsEmptyChangeIt:
     'The instrument’s battery is empty. Change it under Connected, and prove the station: changing it may turn the instrument.',
   anotherCrewWorksOnChannelReadingsCome:
-    'Another crew works on channel {channel}: readings come broken, or theirs. Choose a free channel under Connected.',
+    'Another crew works on channel {channel}: readings are garbled, or theirs. Choose a free channel under Connected.',
   theShotWasCancelledNothingWasStored: 'The shot was canceled. Nothing was stored.',
 } as const;

@@ -5,7 +5,7 @@ export const mark = {
   aWorkPackageSaysWhichCornersGet:
     'A work package says which corners get hubs, at what offset, and how good they have to be.',
   theInstrumentHasNoPlaceThereSo:
-    'The instrument has no place there, so by itself it can’t say where a mark goes. A receiver on the same pole can; or station the instrument again from marks that are known in plan.',
+    'This setup gives elevations only, so it can’t guide you to a mark by itself. A receiver on the same pole can; or station the instrument again from marks that are known in plan.',
   marksWaitInNoneCanBeSet: '{stops} marks wait in {name}. Station the instrument before setting them.',
   aheadOfYou: '{name}, {toInstrument} {unit} ahead of you',
 } as const;

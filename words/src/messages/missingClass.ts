@@ -2,5 +2,5 @@
 export const missingClass = {
   andMore: ' and {askedBy} more',
   theClassIsAskedForByAnd:
-    'The class “{id}” is asked for by {named}{more}, and the site has none of that name. Until it has, the finest figures of the site are held to.',
+    '{named}{more} uses the class “{id}”, which the site doesn’t have. Until it does, the tightest tolerances of the site apply.',
 } as const;

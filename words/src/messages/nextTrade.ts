@@ -3,7 +3,7 @@ export const nextTrade = {
   dig: 'Dig',
   diggingToDepth: 'digging to depth',
   theMachineTakesWhatStandsNearHubs:
-    'The machine takes what stands near: hubs beyond the edge of the dig and its slope, laths that are seen from the seat, cut to the hundredth.',
+    'The machine takes out whatever is close: put hubs beyond the edge of the excavation and its slope, laths visible from the seat, cut to the hundredth.',
   setForms: 'Set forms',
   settingForms: 'setting forms',
   formsAreSetFromANailWith:

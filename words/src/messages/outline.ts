@@ -2,7 +2,7 @@
 export const outline = {
   sayHowFarApartThePointsAlong: 'Say how far apart the points along the line are.',
   theStationsOfTheRoadAreMissing: 'The stations of the road are missing: make the package along the road again.',
-  sayHowFarAndWhitherThePiles: 'Say how far and whither the piles lean, and the level they are marked at.',
+  sayHowFarAndWhitherThePiles: 'Enter the rake of the piles, its azimuth, and the elevation they are marked at.',
   giveTheHeightOfThePileHeads: 'Enter the elevation of the pile heads: where a raked pile comes through depends on it.',
   theOffsetMustBeOver0: 'The offset must be over 0.',
   noPointsAreGiven: 'No points are given.',
@@ -11,7 +11,7 @@ export const outline = {
   theLineFromToHasNoLength: 'The line from {from} to {to} has no length: enter its two ends.',
   movedSoFarInTheSideFrom: 'The shift is too large: side {side}–{side2} would vanish or reverse.',
   aLineNeedsAtLeastTwoPoints: 'A line needs at least two points; {given, plural, one {# is} other {# are}} given.',
-  andLieAtTheSamePlaceTake: '{from} and {to} lie at the same place: take one of them away.',
+  andLieAtTheSamePlaceTake: '{from} and {to} have the same position: remove one of them.',
   theDistanceFromPointToPointMust: 'The distance from point to point must be over 0.',
   pointsWouldComeAlongThisLineChoose:
     '{points} points would come along this line: choose a longer distance between them.',
@@ -19,8 +19,8 @@ export const outline = {
   aPatternHasAtLeastTwoBolts: 'A pattern has at least two bolts and at most 200, in whole numbers.',
   atLeastThreeCornersAreNeededGiven:
     'At least three corners are needed; {given, plural, one {# is} other {# are}} given.',
-  theseCornersLieOnOneLineAnd: 'These corners lie on one line and enclose nothing: give them some width.',
-  standsTwiceInARowAtThe: '{name} stands twice in a row at the same place: take one away.',
+  theseCornersLieOnOneLineAnd: 'These corners lie on one line and enclose nothing: move one off the line.',
+  standsTwiceInARowAtThe: '{name} comes twice in a row with the same position: remove one.',
   theSidesFromAndFromCrossPut:
     'The sides from {between} and from {between2} cross: put the corners in order, one after the other round it.',
   giveThePatternOfTheBolts: 'Enter the pattern of the bolts.',

@@ -1,7 +1,7 @@
 /** Messages of packages. */
 export const packages = {
   giveThePackageAName: 'Enter a name for the package.',
-  thereIsAPackageAlreadyTwoNames: 'There is a package “{alike}” already: two names that look alike get mixed up.',
+  thereIsAPackageAlreadyTwoNames: 'There is already a package “{alike}”: names that look alike get mixed up.',
   sayWhoAskedForIt: 'Say who asked for it.',
   giveTheLettersThatEveryMarksName: 'Enter the letters that every mark’s name begins with.',
   marksBeginWith: 'Mark prefix',

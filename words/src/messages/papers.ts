@@ -56,8 +56,7 @@ export const papers = {
   distancesAsOnTheGround: 'ground coordinates',
   gridDistancesFactor: 'grid distances, factor {combinedScaleFactor}',
   heights: '{coordinateSystem}, {unitName}; elevations: {heightDatum}, {zero}; {combinedScaleFactor}',
-  andMoreThatNothingSpeaksAgainstThe:
-    'And {rows} more that nothing speaks against; the list is exported beside this page.',
+  andMoreThatNothingSpeaksAgainstThe: 'And {rows} more without disagreement; the list is exported with this page.',
   differencesMeasuredMinusListedAtThe:
     'Differences: measured minus listed, at the last look; of a mark that was used, against what the others say.',
   distance: 'distance {off}',
@@ -65,9 +64,9 @@ export const papers = {
   toFromAgainstTheList: '{from} to {to}, from {station}: {parts} against the list.',
   andMorePairsThatDoNotFit: 'And {pairs} more pairs that do not fit.',
   ofOurOwnMakingAndNotYet:
-    'Of our own making and not yet proven by a second station: {unproven}. Nobody else should build on them.',
+    'Secondary control not yet confirmed from a second station: {unproven}. Nobody else should build on it.',
   whatDoesNotFitAndWhatIs: 'Discrepancies and recommendations',
-  nothingSpeaksAgainstTheMarksThatWere: 'Nothing speaks against the marks that were looked at.',
+  nothingSpeaksAgainstTheMarksThatWere: 'None of the marks checked disagrees.',
   andMoreSeeControl: 'And {lines} more: see Control.',
   northIsUpRedLinesPairsThat: 'North is up; red lines: pairs that do not fit.',
   controlReport3: '{name} · control report',
@@ -144,8 +143,7 @@ export const papers = {
   azimuth: 'Azimuth',
   rise2: 'Vert. diff. ({unit})',
   nothingStandsNearEnoughToTieIt: 'Nothing stands near enough to tie it to.',
-  printedByLookWhetherTheListHas:
-    'Printed {day} by {by}. Look whether the list has a newer revision before you use it.',
+  printedByLookWhetherTheListHas: 'Printed {day} by {by}. Check for a newer revision of the list before you use it.',
   labels: 'Labels: {title}',
   howToReadTheMarks: 'How to read the marks: {title}',
   thisSetUpHasNotArrivedYet: 'This setup has not arrived yet.',
@@ -164,7 +162,7 @@ export const papers = {
   thereIsNoSuchSite: 'There is no such site.',
   thereIsNoSuchLinkForA: 'There is no such link for a crew on this site.',
   sayInTheSettingsOfTheSite:
-    'Say in the settings of the site under which address phones reach the crew’s page, or print without codes.',
+    'Enter the address under which phones reach the crew’s page in Site settings, or print without codes.',
   usedForItsPlaceNotItsHeight: 'used for plan only,',
   usedForItsHeightNotItsPlace: 'used for its elevation, not its place,',
   provedGood: 'proved good',
@@ -212,7 +210,7 @@ export const papers = {
   changedSinceRevision: 'Changed since revision {revision}: {changesByKind}.',
   isWithheldDoNotBuildFromIt: '{name} is withheld: {withheldReason}. Do not build from it.',
   notHeldByAProofAfterSetting: 'Not verified: {open}.',
-  lettersThatThisPaperHasNoPicture: 'Letters that this paper has no picture of are written by their number: {letters}.',
+  lettersThatThisPaperHasNoPicture: 'Characters that this paper can’t print are shown by their number: {letters}.',
   inBracketsAgainstSiteZero: ', above site zero in brackets',
   secondFigureTo: '; second figure to {seconds}',
   lengthsAndHeightsInDesign: 'Lengths and elevations in {unit}{bothHeights}. Design: {grades}{seconds}.',

@@ -1,6 +1,6 @@
 /** Messages of places. */
 export const places = {
   thisLiesOutsideOfEveryOutlineTo:
-    'This lies {away} outside of every outline; to the other side of the line it would lie inside. Is the side right?',
-  thisLiesOutsideOfEveryOutlineIs: 'This lies {away} outside of every outline. Is that meant?',
+    'This point is {away} outside every outline; on the other side of the line it would be inside. Is the side right?',
+  thisLiesOutsideOfEveryOutlineIs: 'This point is {away} outside every outline. Is that intended?',
 } as const;

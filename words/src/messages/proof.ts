@@ -15,7 +15,7 @@ export const proof = {
   thisMarkHasNeitherPlanNorHeight: 'This mark has neither plan nor elevation that can be used. Sight another.',
   withinToleranceButMoreThanChance2: 'Within tolerance, but more than chance',
   itMayGoOnYetTheDifference:
-    'It may go on, yet the difference is larger than the instrument’s noise explains. Sight it a second time.',
+    'You may go on, but the difference is larger than the instrument’s noise explains. Sight it a second time.',
   thisOneIsGoodAnEarlierOne: 'This one is good, an earlier one wasn’t',
   nothingHasAnsweredTheProofThatFailed:
     'Nothing has answered the check shot that failed in {parts}: sight a third mark, which tells whether that mark or the instrument has moved.',
@@ -34,7 +34,7 @@ export const proof = {
   nothingIndependentHasProvedItYet: 'nothing independent has proved it yet',
   sightOneMarkThatDidNotUse2: 'Sight one mark that {station} didn’t use: {because}.',
   sightAThirdMarkFromOneWas:
-    'Sight a third mark from {station}: one was good, one wasn’t, and it must be told which is right.',
+    'Sight a third mark from {station}: one was good and one wasn’t, and a third decides which is right.',
   theMark: 'the mark',
   sightAgainFromAProvenStation: 'Sight {mark} again from a proven station: {why}.',
   setAgain: 'Set {mark} again: {why}.',

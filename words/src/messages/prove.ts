@@ -79,7 +79,7 @@ export const prove = {
     'The other marks support the station. This mark no longer counts until it checks good or gets a new revision.',
   whatToProveBy: 'Check method',
   planHeight: 'plan {proofOutcome}, elevation {proofOutcome2}',
-  noMarkIsSetYetThereIs: 'No mark is set yet: there is nothing to sight again.',
+  noMarkIsSetYetThereIs: 'No mark is set yet, so there is nothing to sight again.',
   setFrom: 'Set from',
   itIs: 'Status',
   sightItAgain: 'Sight it again',

@@ -1,9 +1,9 @@
 /** Messages of rawSights. */
 export const rawSights = {
-  thisIsNoFileOfRawSights: 'This is no file of raw sights: its first line doesn’t say so.',
+  thisIsNoFileOfRawSights: 'This isn’t a file of raw sights: its first line doesn’t say so.',
   theFileHasLinesMoreThanThe:
     'The file has {lines} lines, more than the {most} of one setup: it is something else, or several in one.',
-  lineIsNoWholeJsonTheFile: 'Line {line} is no whole JSON: the file is cut short, or was changed.',
+  lineIsNoWholeJsonTheFile: 'Line {line} isn’t complete JSON: the file is cut short, or was changed.',
   theFileWasWrittenByALater:
     'The file was written by a later version (form {version}): take a newer Idle Marker to read it.',
   line: 'Line {line}, {field}: {message}.',

@@ -5,8 +5,7 @@ export const road = {
   measureAlongIt: 'Measure on alignment',
   measuredAlreadyChooseAnother: 'Measured already: choose another.',
   shootHere: 'Shoot {wanted} here',
-  stationTheInstrumentThenTheGroundCan:
-    'Station the instrument, then the ground can be kept with its station and offset.',
+  stationTheInstrumentThenTheGroundCan: 'Station the instrument first to record ground shots by station and offset.',
   withTheGroundUnderItDashed: ', with the ground under it (dashed)',
   heightsAlong: 'Elevations along {name}{ground}; {unit}.',
   section: 'Section',

@@ -38,8 +38,8 @@ export const roadWords = {
   thereIsNothingOfTheLineBetween: 'There is nothing of the line between {station} and {station2}.',
   theLineHasNoElements: 'The line has no elements.',
   elementA: 'Element {element}, a {kind}, {elementFault}.',
-  theStationsJumpAtWhichLiesOutside: 'The stations jump at {station}, which lies outside of the line.',
-  theStationsJumpTwiceAtOnePlace: 'The stations jump twice at {station}: one place can have one jump.',
+  theStationsJumpAtWhichLiesOutside: 'The station equation at {station} lies outside the line.',
+  theStationsJumpTwiceAtOnePlace: 'Two station equations at {station}: one position can have only one.',
   theProfile: 'The profile {profileFault}.',
   aLineNeedsAtLeastItsTwo: 'A line needs at least its two ends.',
   pointLiesOnTheOneBeforeIt: 'Point {point} lies on the one before it.',
@@ -85,9 +85,9 @@ export const roadWords = {
   in: 'In',
   andShootAgainTheGroundChangesOn: '{move} {length}, and shoot again: the ground changes on the way.',
   theTwoKerbsRunTheSameWay:
-    'The two curbs run the same way there: no arc joins them. Choose other stations, or turn one of the ways round.',
+    'The two curbs run the same way there: no arc joins them. Choose other stations, or reverse one of the directions.',
   theArcWouldTouchBeyondItsEnd:
-    'The arc would touch {road} beyond its end: take a smaller radius, or turn one of the ways round.',
+    'The arc would touch {road} beyond its end: use a smaller radius, or reverse one of the directions.',
   noArcOfThisRadiusTouchesBoth:
     'No arc of this radius touches both curbs near there: give stations nearer to the corner, or a smaller radius.',
   curveBegins: 'PC (start of curve)',

@@ -72,7 +72,7 @@ export const settings = {
   steelAndPrecast: 'Steel and precast',
   anchorBolts: 'Anchor bolts',
   giveTheSiteAName: 'Enter a name for the site.',
-  thereIsASiteAlreadyTwoNames: 'There is a site “{alike}” already: two names that look alike get mixed up.',
+  thereIsASiteAlreadyTwoNames: 'There is already a site “{alike}”: names that look alike get mixed up.',
   giveAHeightSuchAs6250: 'Enter an elevation such as 6.250, or leave it empty.',
   giveAFactorNear1SuchAs: 'Enter a factor near 1, such as 0.999871; 1 when coordinates are ground distances.',
   giveWholeMinutesFrom5To480: 'Enter whole minutes from 5 to 480.',

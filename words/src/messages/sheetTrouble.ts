@@ -8,5 +8,5 @@ export const sheetTrouble = {
   setTwiceAskWhichStakeStandsBefore: 'set twice: ask which stake stands before building from it',
   setAgainItsFiguresAreOthersNow: 'set again: its figures are others now',
   setForAnEarlierRevisionDoNot: 'set for an earlier revision: don’t build from it',
-  setFromAStationThatIsNot: 'set from a station that isn’t checked by the rules of today',
+  setFromAStationThatIsNot: 'set from a station that isn’t checked under today’s rules',
 } as const;

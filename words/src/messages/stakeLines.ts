@@ -3,7 +3,7 @@ export const stakeLines = {
   squareToTheLineBehind: 'square to the line behind',
   squareToTheLineAhead: 'square to the line ahead',
   offBothLinesToTheCornerIt:
-    'off both lines: to the corner it is {length} {unitAbbreviation}, not the offset. Strap along both lines',
+    'off both lines: to the corner it is {length} {unitAbbreviation}, not the offset. Tape along both lines',
   noHeight: 'no elevation',
   onGrade: 'ON GRADE',
   on: 'On {string}',

@@ -9,12 +9,12 @@ export const station = {
   acceptUnchecked: 'Accept unchecked',
   acceptThenProveIt: 'Accept, then prove it',
   itCanOnlyBeAcceptedAsProvisional:
-    'It can only be accepted as provisional, and the reason goes along to every sheet. Against it stands:',
+    'It can only be accepted as provisional, and the reason goes onto every sheet. Reasons:',
   aProvisionalStation: 'a provisional station',
   hereIsAcceptedByCallForHelp:
     'Here {provisional} is accepted by {allowedRoles}. Call for help, or let one of them look at it on this device.',
   remarkOrReasonForRefusing: 'Remark, or reason for refusing',
-  sayWhyProvisionalAndRefusedStations: 'Say why: provisional and rejected stations carry their reason.',
+  sayWhyProvisionalAndRefusedStations: 'Enter a reason: provisional and rejected stations carry it.',
   keepThePlaceOfAsAMark: 'Also list {name} as a control mark',
   onlyIfTheGroundUnderTheInstrument:
     'Only if the ground under the instrument is marked. It is listed as usable, for check shots alone, with the precision it has here.',
@@ -50,7 +50,7 @@ export const station = {
   anEntryWasCorrectedAfterItWas: 'An entry was corrected after it was accepted',
   takeItUpAgain: 'Reopen station',
   marksThatItConcernsWereComputedAgain:
-    'Marks that it concerns were computed again. The station itself is still the one that was accepted: take it up again to accept it with what is right.',
+    'The marks affected were computed again. The station itself is still as accepted: open it again to accept the corrected one.',
   carryOnFromHere: 'Next from here',
   measureAControlMarkOfOnesOwn: 'Add secondary control…',
   changePlacesWithATripodTarget: 'Change places with a tripod target…',
@@ -165,7 +165,7 @@ export const station = {
   along: 'along {name}',
   onlyALineOfSightToA:
     'Only a line of sight to a benchmark and to the work counts: control in plan need not be seen, nor the figure be a good one.',
-  noBenchmarkOfTheListHasA: 'No benchmark of the list has a place, so nothing can be said of sights to it.',
+  noBenchmarkOfTheListHasA: 'No listed benchmark has coordinates, so sights to them can’t be assessed.',
   noPlaceSeesABenchmarkAndAny: 'No place sees a benchmark and any of it within {length} {unit}.',
   seesOfPlacesTheFarthestAt:
     'sees {count}{benchmarks, plural, one { benchmark} other { benchmarks}} ({names}), {seen} of {targets} places, the farthest at {length} {unit}',
@@ -296,7 +296,7 @@ export const station = {
   goodToPerAxisTheStationsOwn:
     'Good to {smallLength} per axis, the station’s own uncertainty included. Sight it from a second, fresh station before anything depends on it, while the marks it comes from still stand.',
   whatIsMeasuredFromItNowIs: 'What is measured from it now is only as right as the station. Prove it first.',
-  thePlaceBelowLiesOutsideOfThe: 'The place below lies outside of the works, where the control leaves the widest gap. ',
+  thePlaceBelowLiesOutsideOfThe: 'The position below is outside the works, where the control has its widest gap. ',
   putItWhereItLastsOutsideOf:
     '{simulated}Put it where it lasts: outside of the dig, off the haul road, seen from the later stands, and at a good angle to the others. Pole on legs, prism low.',
   dimpleInTheNailHead: 'dimple in the nail head',
@@ -315,7 +315,7 @@ export const station = {
   of3: '{good} of {marks}',
   allTicked: 'all ticked',
   ofTicked: '{done} of {steps} ticked',
-  readingsAreTypedNobodyButYouKnows: 'Readings are typed: nobody but you knows whether this is so. Tick {open}.',
+  readingsAreTypedNobodyButYouKnows: 'Readings are typed, so only you can confirm this. Tick {open}.',
   theInstrumentSaysItIsNotIn: '{short} (the instrument says it isn’t in)',
   freeStationFromSightsToMarks: 'Resection (free station)',
   overAKnownMarkWithBacksights: 'Known station with backsight',
@@ -412,7 +412,7 @@ export const station = {
   chooseDirectionAndDistanceOfEachSight: 'Choose angle and distance separately',
   takeTheHeightFromBenchmarksAlone: 'Use benchmark elevations',
   theHeightsOfTheSightsSoFar:
-    'The elevations of the sights so far are left out, the plan stays as it is; then sight a benchmark, better two. One that isn’t listed can be added on the spot.',
+    'The elevations of the sights so far are left out and the plan stays; then sight a benchmark, better two. One that isn’t listed can be added on the spot.',
   backToTheAcceptedStation: 'Back to the accepted station',
   ppm: '{noticed} ppm',
   mistakeAt: 'Error at',
@@ -437,7 +437,7 @@ export const station = {
   giveTheAirTemperature: 'Enter the air temperature.',
   isNoAirTemperatureHereGiveOne: '{temperature} {celsius} is no air temperature here: give one from {celsius2}.',
   giveThePressureInHpaOrIn: 'Enter the pressure in hPa or inHg, such as {example}.',
-  noListedMarkCanBeStoodOver: 'No listed mark can be stood over: list one, or make a resection.',
+  noListedMarkCanBeStoodOver: 'No listed mark can be set up over: list one, or use a resection.',
   giveMillimetresFrom0To50: 'Enter a figure from 0 to {most} {unit}.',
   overAMarkWithAHeightZero:
     'Over a mark with an elevation, zero puts every elevation out by the instrument’s height: measure it.',

@@ -6,6 +6,6 @@ export const stationNotices = {
   stationIsProvisional: 'Station {name} is provisional: {provisionalBecause}',
   atStationNobodyConfirmedTheCarriedOver:
     'At station {name} nobody confirmed the {list}, carried over from the setup before.',
-  aProofOfStationFailedInAnd: 'A check shot of station {name} failed in {parts}, and nothing has answered it.',
-  nothingIndependentHasProvedStationIn: 'Nothing independent has proved station {name} in {parts}.',
+  aProofOfStationFailedInAnd: 'A check shot of station {name} failed in {parts} and is still unanswered.',
+  nothingIndependentHasProvedStationIn: 'Nothing independent has checked station {name} in {parts}.',
 } as const;

@@ -15,7 +15,7 @@ export const structure = {
   comparedWith: 'Compare with',
   nothingAnyPoint: 'None (free point)',
   which: 'Design point',
-  thisNameIsMeasuredAlreadyBothWould: 'This name is measured already: both would be mixed up.',
+  thisNameIsMeasuredAlreadyBothWould: 'This name is already used by a measured point: they would get mixed up.',
   numbersFromThereAreFor: 'Numbers from there are for {numberedName}.',
   whatTheInstrumentCantTakeTapedFigures: 'Taped figures and notes',
   coverToInvert142Fence0: 'cover to invert 1.42; fence 0.30 behind',
@@ -49,8 +49,7 @@ export const structure = {
   drawAGrid: 'Draw a grid',
   columnsAreMeasuredAgainstTheLinesOf:
     'Columns are measured against the lines of a grid: draw it first, typed or from a drawing.',
-  howFarAFaceStandsOffA:
-    'How far a face stands off a grid line can be measured once it is known where the instrument stands.',
+  howFarAFaceStandsOffA: 'Station the instrument first to measure faces against grid lines.',
   edge: '{compassWord} edge',
   planWithTheColumnsAlongLinePicking: 'Plan with the columns along line {line}. Picking one goes to it.',
   ofDone: '{rows} of {rows2} done',

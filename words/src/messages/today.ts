@@ -14,7 +14,7 @@ export const today = {
   oneLaterEntry: 'One later entry',
   laterEntries: '{passed} later entries',
   ofOthersWouldHaveStoodBeforeBy:
-    '{passed} of others would have stood before {one} by the wrong stamp, and{passed2, plural, one { counts} other { count}} as made after:',
+    '{passed} of others would have come before {one} by the wrong time, and{passed2, plural, one { counts} other { count}} as made after:',
   andMoreSeeTheFieldBook: 'and {passed} more: see the field book',
   controlToLookAfter: 'Control to look after',
   andMore: 'And {concerns} more.',
@@ -29,7 +29,7 @@ export const today = {
   comparePairByPairAndAcceptWhat: 'Compare pair by pair, and accept what agrees',
   firstDayOnThisSite: 'First day on this site',
   everythingLaterHangsOnTheControlTime:
-    'Everything later depends on the control: time for it comes back all through the job.',
+    'Everything later depends on the control: time spent on it pays back all through the job.',
   toFindAtMinEach: '{toFind} to find at {find} min each',
   ofMinMinAMarkInBoth:
     '{stands, plural, one {# stand} other {# stands}} of {setUp} min, {sight} min a mark in both faces',
@@ -53,9 +53,9 @@ export const today = {
   anEntryWouldNotBeTakenToday: 'An entry wouldn’t be taken today',
   entriesWouldNotBeTakenToday: '{listed} entries wouldn’t be taken today',
   itCameInBeforeARuleHeld:
-    'It came in before a rule held for it. It stays, counts as it is, and goes along in the archive; give it a new revision.',
+    'It was stored before a rule applied to it. It stays, counts as it is, and goes into the archive; give it a new revision.',
   theyCameInBeforeARuleHeld:
-    'They came in before a rule held for them. They stay, count as they are, and go along in the archive; give each a new revision.',
+    'They were stored before a rule applied to them. They stay, count as they are, and go into the archive; give each a new revision.',
   andMore4: 'and {listed} more',
   whatWasRevisedTwice: 'What was revised twice',
   wasRevisedTwiceAtOnce: '{revisedKind} {name} was revised twice at once',

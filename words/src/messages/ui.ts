@@ -11,6 +11,6 @@ export const ui = {
   finerThanTheReadingIsGood: 'Beyond the accuracy of this shot',
   isNotHereYet: '{name} isn’t here yet',
   thisPartOfTheApplicationWasNever:
-    'This part of the application was never fetched by this device, and the server doesn’t give it now. It comes by itself as soon as the server answers; what waits to be stored is safe. If the application was renewed meanwhile, load the page again.',
+    'This part of the application isn’t on this device yet, and the server doesn’t send it now. It loads as soon as the server answers; entries waiting to be stored are safe. If the application was updated meanwhile, load the page again.',
   loadThePageAgain: 'Load the page again',
 } as const;

@@ -6,7 +6,7 @@ export const validation = {
   profileOf: 'profile of {name}',
   theTemplateHasNoString: 'The template has no string {string}.',
   designFilesAreNotReadHere: 'design files aren’t read here',
-  isNotAKindThatIsComputed: '{kindName} isn’t a kind that is computed here. Known kinds: {keys}',
+  isNotAKindThatIsComputed: '{kindName} isn’t a kind that can be computed. Known kinds: {keys}',
   thisKindIsComputedFromADesign: 'This kind is computed from a design file: name one that lies beside the case.',
   refersToAnEntryThatIsNot: '{pop} refers to an entry that isn’t here',
   isNoHeaderControlSetupSightOr: 'is no header, control, setup, sight or station',
@@ -25,6 +25,6 @@ export const validation = {
   mustBeMoreThanZero: '{field} must be more than zero',
   mustBe: '{field} must be {bound} {limit}',
   isNotValid: 'isn’t valid',
-  holdsACharacterThatCanNotBe: '{field} holds a character that can’t be kept: type it again',
+  holdsACharacterThatCanNotBe: '{field} contains a character that can’t be stored: type it again',
   theDocumentIsNotValid: 'the document isn’t valid',
 } as const;

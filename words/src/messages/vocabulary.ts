@@ -28,7 +28,7 @@ export const vocabulary = {
   itsStationWasWithdrawn: 'its station was withdrawn',
   itWasSetAfterTheInstrumentHad: 'set after the setup was closed',
   aControlMarkOfItsStationWas: 'a control mark of its station was found moved',
-  itWasComputedAgainAndIsOff: 'it was computed again, and is off by more than its tolerance',
+  itWasComputedAgainAndIsOff: 'it was computed again, and the difference exceeds its tolerance',
   aProofOfItsStationFailed: 'a check shot of its station failed',
   theProofsOfItsStationDisagree: 'the check shots of its station disagree',
   itWasSetAfterTheFailedProof: 'it was set after the failed check shot',
@@ -52,7 +52,7 @@ export const vocabulary = {
     'Once isn’t enough to blame it: sight it again, pole plumb, from here or from the next station.',
   itRepeatsInHeightAloneLeaveIts:
     'It repeats, in elevation only: leave its elevation out, keep its plan, and have it leveled again.',
-  itRepeatsDoNotUseItSay: 'It repeats: don’t use it. Say that it moved, and have it surveyed again or retired.',
+  itRepeatsDoNotUseItSay: 'It repeats: don’t use it. Report that it moved, and have it surveyed again or retired.',
   drawing: 'drawing {ofValue}',
   asItStandsFrom: 'as it stands, from {ofValue}',
   verified: 'verified',

@@ -5,7 +5,7 @@ export const why = {
     'Each mark holds the station along its line of sight and, by the direction, across it. Where two sights cross at 90°, what one holds badly the other holds well. At 10° a millimeter at a mark becomes six at the station.',
   whyThreeMarks: 'Why three marks?',
   twoGiveAPlaceAndOneDistance:
-    'Two give a place and one distance to compare. If that is off, half of it shows at each, and nobody knows which is wrong; a mark that moved across their line doesn’t show at all. A third shows that something is wrong; a fourth says what.',
+    'Two give a position and one distance to compare. If that disagrees, half of it shows at each, and nobody knows which is wrong; a mark that moved across their line doesn’t show at all. A third shows that something is wrong; a fourth shows what.',
   whyThePrismLow: 'Why the prism low?',
   aPoleThatLeansByHalfA:
     'A pole that leans by half a degree puts a prism at 2 m out by 17 mm, one at 0.1 m by less than one. Low for control and nails; high only to be seen over plant and people.',

@@ -10,8 +10,7 @@ export const judgement: BritishOf<typeof whole> = {
   theMisfitGrowsWithDistanceAndTurns:
     'The residual grows with distance and turns nothing: grid and ground distances are mixed, or the scale factor is wrong. Levels don’t mind.',
   theHeightMisfitGrowsWithDistance: 'The level residual grows with distance',
-  theseMarksHaveHeightsAndNoneIs:
-    'These marks have levels, and none is used: nothing set from here gets a cut or a fill.',
+  theseMarksHaveHeightsAndNoneIs: 'These marks have levels, but none is used: marks set from here get no cut or fill.',
   noHeightYet: 'No level yet',
   noneOfTheseMarksGivesAHeight: 'None of these marks gives a level. Sight one that has one, or work in plan alone.',
   theyCheckEachOthersDirectionsAPoor:

@@ -3,7 +3,7 @@ import type { nextTrade as whole } from '../nextTrade.ts';
 
 export const nextTrade: BritishOf<typeof whole> = {
   theMachineTakesWhatStandsNearHubs:
-    'The machine takes what stands near: pegs beyond the edge of the dig and its slope, stakes that are seen from the seat, cut to the hundredth.',
+    'The machine takes out whatever is close: put pegs beyond the edge of the excavation and its slope, stakes visible from the seat, cut to the hundredth.',
   setForms: 'Set shutters',
   settingForms: 'setting shutters',
   formsAreSetFromANailWith:

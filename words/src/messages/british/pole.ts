@@ -30,10 +30,10 @@ export const pole: BritishOf<typeof whole> = {
   aProofIsOverdueGoOnAll: 'Check sight overdue. Continue anyway?',
   drivenIsItFirm: 'Is the peg firm?',
   driveItDeeperOrSetALonger:
-    'Drive it deeper, or set a longer one beside it; then observe it. What is loose isn’t a mark to build from.',
+    'Drive it deeper, or set a longer one beside it; then observe it. Nobody can build from a loose peg.',
   pushItWithTheBootThenShoot: 'Push it with the boot, then observe it for its place and level.',
   thanTheShotBeforeCutAndFill: '{smallLength} {deeper} than the previous reading; cut/fill updated.',
-  thePackageAsksForAnotherPlaceOr: 'The package asks for another place or level by now. Pull the peg and set it again.',
+  thePackageAsksForAnotherPlaceOr: 'The package has another position or level now. Pull the peg and set it again.',
   nobodyShouldBuildFromItPullThe: 'Don’t build from it. Pull the peg and set it again from this station.',
   aProofOfThisStationFailed: 'A check sight of this station failed.',
   minSinceTheLastProof: '{minutes} min since the last check sight.',
@@ -42,7 +42,7 @@ export const pole: BritishOf<typeof whole> = {
   theHubIsDrivenShootItFor: 'The peg is driven. Observe it for its level and place.',
   nowLookAtTheBubbleHoldPlumb: 'Now look at the bubble. Hold, plumb the pole, observe once.',
   nearEnoughForPaintCrossItAnd:
-    'Near enough for paint: cross it, and go on. The peg comes when it is seen where it falls.',
+    'Near enough for paint: mark a cross and go on. Drive the peg once you know where it lands.',
   noReadingOfThePole: 'No reading to the pole yet',
   shootToGetTheFirstFigure: 'Observe to get the first figure',
   poleTowardTheInstrument: 'Pole towards the instrument',

@@ -15,8 +15,8 @@ export const roadWords: BritishOf<typeof whole> = {
   gradeBreak: 'change of gradient',
   stationsJumpBack: 'chainages jump: back {station}',
   thatWouldBeStationsTakeALonger: 'That would be {stations} chainages: take a longer interval or a shorter stretch.',
-  theStationsJumpAtWhichLiesOutside: 'The chainages jump at {station}, which lies outside of the line.',
-  theStationsJumpTwiceAtOnePlace: 'The chainages jump twice at {station}: one place can have one jump.',
+  theStationsJumpAtWhichLiesOutside: 'The chainage equation at {station} lies outside the line.',
+  theStationsJumpTwiceAtOnePlace: 'Two chainage equations at {station}: one position can have only one.',
   pointHasSpiralsButNoRadius: 'Point {point} has transitions but no radius.',
   theSpiralsOfPointTurnByMore:
     'The transitions of point {point} turn by more than the line does there: shorten them, or take a larger radius.',
@@ -39,7 +39,7 @@ export const roadWords: BritishOf<typeof whole> = {
   onTheCatchPointTheSlopeMeets: 'On the catch point: set the batter peg here.',
   andShootAgainTheGroundChangesOn: '{move} {length}, and observe again: the ground changes on the way.',
   theTwoKerbsRunTheSameWay:
-    'The two kerbs run the same way there: no arc joins them. Choose other chainages, or turn one of the ways round.',
+    'The two kerbs run the same way there: no arc joins them. Choose other chainages, or reverse one of the directions.',
   noArcOfThisRadiusTouchesBoth:
     'No arc of this radius touches both kerbs near there: give chainages nearer to the corner, or a smaller radius.',
   curveBegins: 'TP (start of curve)',

@@ -34,7 +34,7 @@ export const station: BritishOf<typeof whole> = {
   isListedAtNowItsHistoryHas: '{name} is listed at {figure} now; its history has both levels.',
   onlyALineOfSightToA:
     'Only a line of sight to a TBM and to the work counts: control in plan need not be seen, nor the figure be a good one.',
-  noBenchmarkOfTheListHasA: 'No TBM of the list has a place, so nothing can be said of sights to it.',
+  noBenchmarkOfTheListHasA: 'No listed TBM has coordinates, so sights to them can’t be assessed.',
   noPlaceSeesABenchmarkAndAny: 'No place sees a TBM and any of it within {length} {unit}.',
   seesOfPlacesTheFarthestAt:
     'sees {count}{benchmarks, plural, one { TBM} other { TBMs}} ({names}), {seen} of {targets} places, the farthest at {length} {unit}',
@@ -95,7 +95,7 @@ export const station: BritishOf<typeof whole> = {
   planOnlyHeightsAreNotUsed: 'Plan only (no levels)',
   takeTheHeightFromBenchmarksAlone: 'Use TBM levels',
   theHeightsOfTheSightsSoFar:
-    'The levels of the sights so far are left out, the plan stays as it is; then sight a TBM, better two. One that isn’t listed can be added on the spot.',
+    'The levels of the sights so far are left out and the plan stays; then sight a TBM, better two. One that isn’t listed can be added on the spot.',
   heightOf: 'level of {names}',
   overAMarkWithAHeightZero:
     'Over a mark with a level, zero puts every level out by the instrument’s height: measure it.',
