@@ -34,7 +34,7 @@ test('bad facts get a problem document that names the field', async ({ request }
     expect(response.headers()['content-type']).toContain('application/problem+json');
     const problem = await response.json();
     expect(problem).toMatchObject({ status: 422, code, field });
-    expect(problem.detail).toMatch(/Nothing was written\.$/);
+    expect(problem.detail).toMatch(/Nothing was saved\.$/);
   }
 });
 

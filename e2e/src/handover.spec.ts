@@ -78,7 +78,7 @@ test('a convention is adapted with a preview, made usual, and written on the sta
     .getByRole('dialog')
     .getByLabel('Photo of TH-D4 E')
     .setInputFiles({ name: 'lath.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture at all') });
-  await expect(page.getByText(/lath\.jpg is no picture that can be read/).first()).toBeVisible();
+  await expect(page.getByText(/lath\.jpg can’t be read as a picture/).first()).toBeVisible();
   // By its path: what is handed over as bytes may be 50 MB at most.
   const photo = join(test.info().outputDir, 'lath.png');
   await mkdir(test.info().outputDir, { recursive: true });
@@ -125,7 +125,7 @@ test('a crew finds its stake on a phone, says that it is gone, and is told when 
   await expect(page.getByText(/^Enter an address such as/)).toBeVisible();
   await page.getByLabel('Server address for phones').fill(`${baseURL!}/`);
   await page.getByRole('button', { name: 'Save address' }).click();
-  await expect(page.getByText(/is this machine alone: no phone can open it/)).toBeVisible();
+  await expect(page.getByText(/reaches this computer only: no phone can open it/)).toBeVisible();
   await page.getByRole('button', { name: 'Add crew link…' }).click();
   await page.getByLabel('Crew', { exact: true }).fill('Formwork east');
   await page.getByLabel('Contact on site').fill('Mara, 555 0100');
@@ -317,7 +317,7 @@ test('files for others have the columns that were chosen, and the whole site is 
   await page
     .getByLabel('Archive of a site')
     .setInputFiles({ name: 'letter.zip', mimeType: 'application/zip', buffer: Buffer.from('dear sirs') });
-  await expect(page.getByText(/^letter\.zip wasn’t taken in\. .*Nothing was written\.$/)).toBeVisible();
+  await expect(page.getByText(/^letter\.zip wasn’t taken in\. .*Nothing was saved\.$/)).toBeVisible();
 });
 
 test('the day is not finished while the closing proof is missing; its page comes as PDF and JSON', async ({ page }) => {
@@ -423,7 +423,7 @@ test('an entry that was wrong is put right with every mark that it moves; the ne
   await page.keyboard.press('Escape');
   await file.setInputFiles({ name: 'morning.xml', mimeType: 'application/xml', buffer: Buffer.from(xml) });
   await page.getByLabel('Setup to import').selectOption({ index: 2 });
-  await expect(page.getByText(/doesn’t say how precise the instrument is/)).toBeVisible();
+  await expect(page.getByText(/doesn’t state the precision of the instrument/)).toBeVisible();
   await page.getByRole('button', { name: 'Import sights' }).click();
   await expect(page).toHaveURL(/\/station$/);
   await stored(page);

@@ -98,7 +98,7 @@ test('entries wait for the server itself: a page in its place, one that it fails
   const chip = page.getByRole('button', { name: /^Not the server · 1 waiting$/ });
   await expect(chip).toBeVisible();
   await chip.click();
-  await expect(page.getByText(/log-in page of a network.*goes out by itself/)).toBeVisible();
+  await expect(page.getByText(/network’s log-in page.*is sent automatically/)).toBeVisible();
   await page.keyboard.press('Escape');
   await page.unroute(facts, portal);
   await stored(page);
@@ -124,7 +124,7 @@ test('entries wait for the server itself: a page in its place, one that it fails
           ).results;
     const stumbled = {
       id: failed,
-      problem: JSON.parse(problem(500, 'INTERNAL', 'Nothing was written.').body) as object,
+      problem: JSON.parse(problem(500, 'INTERNAL', 'Nothing was saved.').body) as object,
     };
     await route.fulfill({
       json: { results: sent.map(({ id }) => (id === failed ? stumbled : taken.find((each) => each.id === id))) },

@@ -156,13 +156,13 @@ test('blocked here: what stands there is said, and the hub goes to another offse
   await expect(page.getByText(/^Offset hub, 2\.000 m/)).toBeVisible();
   // The way there on the plan, before one walks.
   await page.getByRole('button', { name: /^Plan/ }).click();
-  await expect(page.getByRole('img', { name: /^Plan with the way from \S+ to GP-12 N/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Plan with the route from \S+ to GP-12 N/ })).toBeVisible();
   await noSeriousFault(page);
   await page.getByRole('button', { name: /^Axes view/ }).click();
   await page.getByRole('button', { name: /^Blocked…/ }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: /^3\.000 m off/ }).click();
-  await expect(dialog.getByText('Say what stands there, so that the next one knows.')).toBeVisible();
+  await expect(dialog.getByText('Enter what is in the way, so that the next person knows.')).toBeVisible();
   await dialog.getByLabel('Obstruction').fill('Stack of sheet piles');
   await dialog.getByRole('button', { name: /^3\.000 m off/ }).click();
   await expect(dialog).toBeHidden();
@@ -195,7 +195,7 @@ test('a row of columns: both edges, the width, what to write; and a line read li
   await expect(page.getByRole('heading', { name: /^Column B-1/ })).toBeVisible();
   await page.getByLabel('Shots, averaged').selectOption('1');
   await page.getByRole('button', { name: /^Shoot the south edge/ }).click();
-  await expect(page.getByText('Shoot the other edge too: one edge alone doesn’t show a twist.')).toBeVisible({
+  await expect(page.getByText('Shoot the other edge too: a single edge can’t show a twist.')).toBeVisible({
     timeout: 60_000,
   });
   await page.getByLabel('Column width across line').fill('0.3');

@@ -66,7 +66,7 @@ describe('a station of which one part is proved', () => {
     expect(unprovenShort(age.unproven)).toBe('elevation not proven');
     expect(unprovenWords({ name: 'S1', ...claim(story, solution) })).toEqual({
       title: 'The elevation of S1 is unproven',
-      text: 'Its plan is proved; nothing independent has shown its elevation.',
+      text: 'Its plan is proved; nothing independent has checked its elevation.',
       todo: 'Sight a mark with an elevation that it didn’t use before the first stake.',
     });
     expect(proofVerdict('good', 'notMeasured', true, age.unproven)).toMatchObject({
@@ -190,7 +190,7 @@ describe('what leaves', () => {
   }
   const SAID = [
     'Station S1 is provisional: wind, tripod on fill.',
-    'A check shot of station S1 failed in plan, and nothing has answered it.',
+    'A check shot of station S1 failed in plan and is still unanswered.',
   ];
 
   it('carries why its station is provisional, for which class it was accepted, and what has proved it', () => {

@@ -78,7 +78,7 @@ describe('the control report', () => {
       pairs: [],
     });
     // What a station is worth goes along with what it found.
-    expect(report.notices.join(' ')).toMatch(/A check shot of station S1 failed in plan, and nothing has answered it/);
+    expect(report.notices.join(' ')).toMatch(/A check shot of station S1 failed in plan and is still unanswered/);
     expect(report.rows[0]).toMatchObject({ name: 'P1', propose: 'sightAgain', proof: true, usedBy: [] });
     expect(report.rows.find((row) => row.name === 'K1')).toMatchObject({
       usedBy: ['S1'],

@@ -145,11 +145,11 @@ describe('raw sights', () => {
     const broken = (i: number, change: (line: string) => string) =>
       readRawSights(lines.map((line, k) => (k === i ? change(line) : line)).join('\n'));
     const cases = [
-      [readRawSights(''), /no file of raw sights/],
-      [readRawSights('name,e,n\nK1,1,2'), /no file of raw sights/],
-      [readRawSights(lines.slice(1).join('\n')), /no file of raw sights/],
+      [readRawSights(''), /isn’t a file of raw sights/],
+      [readRawSights('name,e,n\nK1,1,2'), /isn’t a file of raw sights/],
+      [readRawSights(lines.slice(1).join('\n')), /isn’t a file of raw sights/],
       [broken(0, (line) => line.replace('"version":1', '"version":9')), /later version/],
-      [broken(at, (line) => line.slice(0, 40)), new RegExp(`^Line ${at + 1} is no whole JSON`)],
+      [broken(at, (line) => line.slice(0, 40)), new RegExp(`^Line ${at + 1} isn’t complete JSON`)],
       [broken(at, (line) => line.replace('"face":1', '"face":3')), new RegExp(`^Line ${at + 1}, sight/face: `)],
       [broken(at, (line) => line.replace('"purpose"', '"purposes"')), new RegExp(`^Line ${at + 1}, sight/`)],
       [

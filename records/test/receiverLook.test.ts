@@ -27,10 +27,10 @@ describe('what a receiver found at a mark', () => {
 
   it('is told with its precision, and blames nobody within it', () => {
     expect(receiverWords('K3', { planMm: 18, radius95Mm: 24, isBeyond: false }, 'metre')).toBe(
-      'K3: a satellite receiver put it 18 mm from where it is listed, good to 24 mm (95 %). Its precision explains that; it speaks against nobody.',
+      'K3: a satellite receiver put it 18 mm from where it is listed, good to 24 mm (95 %). Its precision explains that; nothing disagrees.',
     );
     expect(receiverWords('K3', { planMm: 90, radius95Mm: 24, isBeyond: true }, 'metre')).toMatch(
-      /sight the mark with the instrument before anything is decided/,
+      /sight the mark with the instrument before you decide/,
     );
   });
 });

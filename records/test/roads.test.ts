@@ -318,7 +318,7 @@ describe('work along a road', () => {
     expect(one.road!.angle!.toCorner).toBeCloseTo(2 / Math.cos(Math.PI / 6), 9);
     expect(planDistance(one.place, one.design)).toBeCloseTo(one.road!.angle!.toCorner, 9);
     expect(hubPlaceWords(one, 'metre')).toMatch(
-      /off both lines: to the corner it is 2\.309 m, not the offset\. Strap along both lines$/,
+      /off both lines: to the corner it is 2\.309 m, not the offset\. Tape along both lines$/,
     );
     const written = stakeOf(new Story().state, new Story().work().body, one, null);
     expect(stakeTextOf(written.faces)).toContain('OFF BOTH LINES, corner at 2.309 m');

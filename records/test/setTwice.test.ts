@@ -45,7 +45,7 @@ describe('a mark that two tablets have set', () => {
     expect(twice!.marks.map(({ id }) => id)).toEqual([mara.id, jo.id]);
     expect(twice!.apart).toBeCloseTo(0.004, 3);
     expect(sheetOf(story, work).open!.map(openCautionWords)).toContain(
-      `They were set twice, and nobody has said which stake stands; the figures here are of the later one: ${jo.body.name}.`,
+      `They were set twice, and nobody has decided which stake stands; these figures are from the later one: ${jo.body.name}.`,
     );
   });
 

@@ -412,7 +412,7 @@ describe('an independent check', () => {
 });
 
 describe('cautions about the instrument', () => {
-  it('come for a mark that is far from it and for a beam that can be seen, once a station and day', () => {
+  it('come for a mark that is far from it and for a visible beam, once a station and day', () => {
     const story = new Story().control();
     const work = story.work();
     const station = story.station('S1');
@@ -621,7 +621,7 @@ describe('what nobody has answered', () => {
       );
     expect(sheet().open).toEqual([{ code: 'services', marks: [work.body.plans[0]!.name] }]);
     expect(sheet().open!.map(openCautionWords)).toEqual([
-      `Nobody said that buried services were located before they were driven: ${work.body.plans[0]!.name}.`,
+      `No record that buried services were located before stakes were driven: ${work.body.plans[0]!.name}.`,
     ]);
     expect(sheet().stations.flatMap((station) => stationNotices(station, 'metre'))).toContain(
       'At station S1 nobody confirmed the weather and pole, carried over from the setup before.',

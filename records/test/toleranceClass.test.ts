@@ -25,9 +25,7 @@ describe('a class that the site does not have', () => {
     const { story } = told();
     const missing = missingClasses(story.state);
     expect(missing).toEqual([{ id: 'steel', askedBy: ['Hall'] }]);
-    expect(missingClassWords(missing[0]!)).toMatch(
-      /^The class “steel” is asked for by Hall, and the site has none of that name\./,
-    );
+    expect(missingClassWords(missing[0]!)).toMatch(/^Hall uses the class “steel”, which the site doesn’t have\./);
     expect(missingClasses(new Story().control().state)).toEqual([]);
   });
 

@@ -230,7 +230,7 @@ describe('an archive', () => {
       ),
       ...MADE_UP_SHEETS.map(
         (change) =>
-          [changedSheet(change), /sheets\.jsonl, line 1(, is no sheet|: no entry says that cut sheet)/] as const,
+          [changedSheet(change), /sheets\.jsonl, line 1(, isn’t a cut sheet|: no entry says that cut sheet)/] as const,
       ),
       [
         edited('facts.jsonl', (text) => text.replace(/^.*"type":"occupation".*\n/m, ''), true),
@@ -239,16 +239,16 @@ describe('an archive', () => {
       [edited('images/extra.php', () => '<?php', true), /nothing that belongs in an archive/],
       [edited('images/extra.php', () => '<?php'), /isn’t on the archive’s list/],
       [edited('manifest.json', (text) => text.replace('"version":1', '"version":3')), /later version/],
-      [edited('manifest.json', (text) => text.replace('site archive', 'zoo')), /list of contents isn’t one/],
+      [edited('manifest.json', (text) => text.replace('site archive', 'zoo')), /list of contents can’t be read/],
       [archive.subarray(0, archive.length - 2000), /ends before all of it|not in it|damaged/],
-      [Buffer.from('PK but not really'), /no archive of a site|no ZIP file|ends before/],
+      [Buffer.from('PK but not really'), /isn’t a site archive|isn’t a readable ZIP file|ends before/],
       [Buffer.from(zipSync({ 'readme.txt': strToU8('hello') })), /doesn’t begin with its list/],
       [filesFirst(archive), /comes before the entries of its site/],
     ];
     for (const [bytes, reason] of cases) {
       const { body, status } = await into(bytes);
       expect([reason.source, status, String(body.detail)]).toEqual([reason.source, 422, expect.stringMatching(reason)]);
-      expect(body.detail).toMatch(/Nothing was written\.$/);
+      expect(body.detail).toMatch(/Nothing was saved\.$/);
       expect(await sites(to)).toEqual([]);
     }
   }, 240_000);
@@ -496,7 +496,7 @@ describe('an archive', () => {
     const { body } = await into(other, from).expect(409);
     expect(body.code).toBe('CONFLICT');
     expect(body.detail).toMatch(
-      /^This site is here already, and tells something else than the archive \(line \d+ of facts\.jsonl: member of .* UTC\)\./,
+      /^This site is already here and differs from the archive \(line \d+ of facts\.jsonl: member of .* UTC\)\./,
     );
     await request(from.app).get(`/api/v1/sites/${id()}/archive`).expect(404);
   });
@@ -514,7 +514,7 @@ describe('an archive', () => {
     expect((await into(renamed, from).expect(409)).body).toMatchObject({
       code: 'SEQUENCE_TAKEN',
       detail: expect.stringMatching(
-        /^This site is here already, and tells something else than the archive\. Entries are never changed/,
+        /^This site is already here and differs from the archive\. Entries are never changed/,
       ),
     });
   });

@@ -141,7 +141,7 @@ describe('the file of a design', () => {
   it('is refused empty, in a form that can not be read, and for a site that is not there', async () => {
     expect((await send(id(), Buffer.alloc(0)).expect(422)).body).toMatchObject({ code: 'INVALID_FILE' });
     const packed = (await send(id(), Buffer.from('AC1032\0\0')).expect(415)).body as { detail: string };
-    expect(packed.detail).toMatch(/save it as text \(ASCII\) DXF.*Nothing was written/);
+    expect(packed.detail).toMatch(/save it as text \(ASCII\) DXF.*Nothing was saved/);
     expect((await send(id(), DXF, id()).expect(409)).body).toMatchObject({ code: 'MISSING_REFERENCE' });
     await request(harness.app).get(`/api/v1/sites/${SITE}/sources/${id()}`).expect(404);
   });

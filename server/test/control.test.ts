@@ -116,7 +116,7 @@ describe('control lists', () => {
     await freshSite();
     const { body } = await send(text).expect(422);
     expect(body.detail).toContain(named);
-    expect(body.detail).toContain('Nothing was written');
+    expect(body.detail).toContain('Nothing was saved');
     expect(await controls()).toEqual([]);
   });
 

@@ -195,7 +195,7 @@ describe('bad bodies', () => {
     const note = make('note', { text: 'x', ...change });
     const { body } = await put(site, note).expect(422);
     expect(body).toMatchObject({ code, field });
-    expect(body.detail).toMatch(/Nothing was written/);
+    expect(body.detail).toMatch(/Nothing was saved/);
   });
 
   it('refuses an envelope with unknown fields, a strange type, an impossible time, an unnamed author', async () => {
@@ -283,6 +283,6 @@ describe('a database that went away', () => {
     const { body } = await request(app)
       .get('/api/v1/sites')
       .expect((response) => expect(response.status).toBeGreaterThanOrEqual(500));
-    expect(body.detail).toMatch(/Nothing was written/);
+    expect(body.detail).toMatch(/Nothing was saved/);
   });
 });

@@ -83,7 +83,7 @@ describe('labels', () => {
     await ask('posters', {}).expect(404);
     expect((await ask('labels', { format: 'a4of24', link: id() }).expect(409)).body.field).toBe('/link');
     expect((await ask('labels', { format: 'a4of24', link: link.id }).expect(422)).body.detail).toMatch(
-      /under which address phones reach/,
+      /under which phones reach/,
     );
   });
   it('carry a code that a phone reads, with the address of the mark', async () => {
@@ -183,13 +183,7 @@ describe('control marks', () => {
         .post(`/api/v1/sites/${SITE}/papers/${kind}`)
         .send({ ...common, ...options });
     const card = await textOf((await post('controlCard', { mark: mark.body.mark }).expect(200)).body as Buffer);
-    for (const said of [
-      'K2',
-      'Revision 1',
-      'Azimuth',
-      'standard deviations',
-      'Look whether the list has a newer revision',
-    ])
+    for (const said of ['K2', 'Revision 1', 'Azimuth', 'standard deviations', 'Check for a newer revision of the list'])
       expect(card).toContain(said);
     const labels = await textOf((await post('controlLabels', { format: 'a4of24' }).expect(200)).body as Buffer);
     for (const name of ['K1', 'K8', 'BM1']) expect(labels).toContain(name);
@@ -313,8 +307,8 @@ describe('a file of raw sights', () => {
     expect(rawSightsText(body as RawSights)).toBe(text);
     const refusals: readonly (readonly [string, RegExp])[] = [
       [text.replace('"face":1', '"face":3'), /^Line \d+, sight\/face: /],
-      ['', /no file of raw sights/],
-      ['null', /no file of raw sights/],
+      ['', /isn’t a file of raw sights/],
+      ['null', /isn’t a file of raw sights/],
       ['{"header":null}', /^Line 1, header: /],
       ['{"header":7}', /^Line 1, header: /],
       [`${text}null\n`, /^Line \d+, : is no header/],

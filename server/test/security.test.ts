@@ -98,7 +98,7 @@ describe('a disk that is full', () => {
     const { body } = await request(full.app).put(`/api/v1/sites/${id()}/facts/${member}`).send(fact).expect(507);
     expect(body).toMatchObject({
       code: 'STORAGE_FULL',
-      detail: expect.stringMatching(/disk is full.*Nothing was written/),
+      detail: expect.stringMatching(/disk is full.*Nothing was saved/),
     });
     expect((await request(full.app).get('/healthz').expect(503)).body).toMatchObject({
       status: 'degraded',

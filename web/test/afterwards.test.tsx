@@ -293,7 +293,7 @@ describe('control', () => {
     const picture = await screen.findByAltText<HTMLImageElement>('nail at the gate');
     expect(picture.src).toContain(`/api/v1/sites/${SITE_ID}/images/`);
     await user.upload(screen.getByLabelText('Photo of K1'), new File(['text'], 'list.jpg', { type: 'image/jpeg' }));
-    expect(await screen.findByText(/list.jpg is no picture that can be read/)).toBeTruthy();
+    expect(await screen.findByText(/list.jpg can’t be read as a picture/)).toBeTruthy();
     expect(said()).toHaveLength(0);
   });
 

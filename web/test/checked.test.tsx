@@ -28,21 +28,19 @@ describe('a station that was called checked before', () => {
     const { story, solution, set } = onTwoPosts();
     const { unmount } = show(story, <FallenCard />);
     const region = screen.getByRole('region', { name: 'Stations that aren’t checked' });
-    expect(within(region).getByRole('heading', { name: 'S1 isn’t checked by the rules of today' })).toBeTruthy();
+    expect(within(region).getByRole('heading', { name: 'S1 isn’t checked under today’s rules' })).toBeTruthy();
     for (const mark of set)
       expect(within(region).getByText(new RegExp(`in this order: .*${mark.body.name}`))).toBeTruthy();
     unmount();
     story.prove(solution, 'P1');
     show(story, <FallenCard />);
-    expect(
-      screen.getByText('All that was set from it is verified by other evidence: nothing has to be done.'),
-    ).toBeTruthy();
+    expect(screen.getByText('Everything set from it is verified by other evidence: nothing to do.')).toBeTruthy();
   });
 
   it('says so on its own page, and one that stays checked says what it was called then', () => {
     const { story, solution } = onTwoPosts();
     const { unmount } = show(story, <AcceptedStation solution={solution} onSightMore={nothing} onNew={nothing} />);
-    expect(screen.getByRole('heading', { name: 'S1 isn’t checked by the rules of today' })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'S1 isn’t checked under today’s rules' })).toBeTruthy();
     unmount();
     const good = new Story().control();
     good.work();

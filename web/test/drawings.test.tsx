@@ -54,7 +54,7 @@ describe('taking a drawing', () => {
     const inFeet = corners.map(([e, n]) => [e / 0.3048, n / 0.3048] as const);
     const { user } = show(new Story().control(), <DrawingDialog drawing={null} sameFile={false} onClose={nothing} />);
     await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(dxf([ring('W', inFeet)]), 'feet.dxf'));
-    expect(await screen.findByText(/were its figures (US survey )?feet, it would lie on it/)).toBeTruthy();
+    expect(await screen.findByText(/read in (US survey )?feet, it would fit/)).toBeTruthy();
     await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(dxf([ring('W', corners)]), 'metres.dxf'));
     await waitFor(() => expect(screen.queryByText(/were its figures/)).toBeNull());
   });
@@ -119,7 +119,7 @@ describe('taking a drawing', () => {
 
   it.each([
     ['a drawing in binary', new TextEncoder().encode('Some program Binary DXF\r\n\u001a\0'), /save it as text/],
-    ['one that was cut off', dxf([ring('W', corners)]).slice(0, -20), /cut off on its way.*nothing was taken/],
+    ['one that was cut off', dxf([ring('W', corners)]).slice(0, -20), /cut off in transit.*nothing was imported/],
     ['a DWG', new TextEncoder().encode('AC1032\0'), /DWG/],
   ])('rejects %s with what to do', async (_, bytes, sentence) => {
     const { user } = show(new Story().control(), <DrawingDialog drawing={null} sameFile={false} onClose={nothing} />);
@@ -249,7 +249,7 @@ describe('a newer revision', () => {
     const { user } = show(story, <DrawingDialog drawing={drawing} sameFile={false} onClose={nothing} />);
     await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(dxf([ring('WALL', corners)]), 'hall.dxf'));
     expect(
-      await screen.findByText(/^What the newer one changes can’t be told: of the one before it, .*DWG/),
+      await screen.findByText(/^The changes of the newer one can’t be shown: the previous one, .*DWG/),
     ).toBeTruthy();
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Save as new revision' }).disabled).toBe(false);
   });
@@ -266,7 +266,7 @@ describe('a newer revision', () => {
     await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(grade(5.05), 'grade-b.xml'));
     expect(
       await screen.findByText(
-        /^Not found any more: surface Another\. It stays where it was: look at the package yourself\.$/,
+        /^No longer found: surface Another\. It stays where it was: check the package yourself\.$/,
       ),
     ).toBeTruthy();
     expect(screen.queryByText(/another elevation/)).toBeNull();
@@ -434,6 +434,6 @@ describe('Work', () => {
     shown.unmount();
     story.say('drawing', { ...drawing.body, retired: true, supersedes: drawing.id });
     show(story, <Work />);
-    expect(await screen.findByText(/taken from hall, which is no longer used/)).toBeTruthy();
+    expect(await screen.findByText(/made from hall, which is no longer in use/)).toBeTruthy();
   });
 });

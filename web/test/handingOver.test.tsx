@@ -234,9 +234,9 @@ describe('the address of the crew’s pages', () => {
   it.each([
     [undefined, /No address is set/],
     ['', /No address is set/],
-    ['http://localhost:4181', /this machine alone/],
-    ['http://127.0.0.1:4181', /this machine alone/],
-    ['https://[::1]', /this machine alone/],
+    ['http://localhost:4181', /reaches this computer only/],
+    ['http://127.0.0.1:4181', /reaches this computer only/],
+    ['https://[::1]', /reaches this computer only/],
   ])('%s can’t be printed', (address, why) => expect(addressFault(address)).toMatch(why));
   it.each(['http://192.168.1.20:4181', 'https://marks.example', 'http://localhost.example'])('%s can', (address) =>
     expect(addressFault(address)).toBeNull(),

@@ -138,7 +138,7 @@ describe('sights of a file', () => {
     const { user } = show(new Story(), <TakeRawSights />);
     await user.upload(screen.getByLabelText('File of raw sights'), new File([text], 'quay.xml'));
     const dialog = await screen.findByRole('dialog', { name: '4 sights from S1 of Quay' });
-    expect(within(dialog).getByText(/doesn’t say how precise the instrument is/)).toBeTruthy();
+    expect(within(dialog).getByText(/doesn’t state the precision of the instrument/)).toBeTruthy();
     await user.selectOptions(within(dialog).getByLabelText('Setup to import'), '1');
     expect(screen.getByRole('dialog', { name: '4 sights from S2 of Quay' })).toBeTruthy();
     expect(within(screen.getByRole('dialog')).getByText(/^New on this site: K1, K2, K3, K4/)).toBeTruthy();
@@ -185,7 +185,7 @@ describe('sights of a file', () => {
         /cut\.sights\.jsonl wasn’t taken\. Line \d+, .*face/,
       ),
     );
-    await waitFor(async () => expect(await tried('hello', 'x.jsonl')).toContain('no file of raw sights'));
+    await waitFor(async () => expect(await tried('hello', 'x.jsonl')).toContain('isn’t a file of raw sights'));
     expect(said()).toEqual([]);
   });
 });

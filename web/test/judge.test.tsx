@@ -66,7 +66,7 @@ describe('the page of a control mark', () => {
       ),
     ).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Say so' }));
-    expect(screen.getByText(/Say what shows it/)).toBeTruthy();
+    expect(screen.getByText(/Enter the evidence/)).toBeTruthy();
     await user.type(screen.getByLabelText('Evidence'), 'run over by the digger');
     await user.click(screen.getByRole('button', { name: 'Say so' }));
     await waitFor(() => expect(said().map((fact) => fact.type)).toEqual(['finding', 'control']));

@@ -234,7 +234,7 @@ describe('a blocked mark', () => {
       <BlockedDialog work={work} stop={round()[4]!} onClose={() => undefined} onLeave={() => (left = true)} />,
     );
     await user.click(screen.getByRole('button', { name: 'Skip for now' }));
-    expect(screen.getByText('Say what stands there, so that the next one knows.')).toBeTruthy();
+    expect(screen.getByText('Enter what is in the way, so that the next person knows.')).toBeTruthy();
     expect(left).toBe(false);
     await user.click(screen.getByRole('button', { name: 'Water' }));
     await user.click(screen.getByRole('button', { name: 'Skip for now' }));

@@ -191,14 +191,14 @@ describe('what is stored', () => {
     const story = new Story();
     server.refused.set('note', {
       status: 422,
-      body: { code: 'INVALID_INPUT', detail: 'text is too long. Nothing was written.' },
+      body: { code: 'INVALID_INPUT', detail: 'text is too long. Nothing was saved.' },
     });
     const { user } = show(story, <Saved />);
     await say(SITE_ID, story.who, [{ type: 'note', body: { text: 'x' } }]);
     await user.click(await screen.findByRole('button', { name: '1 rejected' }));
-    expect(screen.getByText('text is too long. Nothing was written.')).toBeTruthy();
+    expect(screen.getByText('text is too long. Nothing was saved.')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Dismiss' }));
-    await waitFor(() => expect(screen.queryByText('text is too long. Nothing was written.')).toBeNull());
+    await waitFor(() => expect(screen.queryByText('text is too long. Nothing was saved.')).toBeNull());
   });
 });
 

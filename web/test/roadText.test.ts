@@ -64,7 +64,7 @@ describe('a road as text', () => {
   });
 
   it.each([
-    ['', 'Enter the way: its intersection points, or a start and its elements.'],
+    ['', 'Enter the horizontal alignment: its intersection points, or a start and its elements.'],
     ['4018', 'Line 1, “4018”, isn’t two coordinates, with a radius and spirals where wanted.'],
     ['1, 2\n3, 4, wide 5\n6, 9', 'Line 2, “3, 4, wide 5”, has “wide 5”, which is neither a radius nor spirals.'],
     ['1, 2\n3, 4, radius x\n6, 9', 'Line 2, “3, 4, radius x”, has a radius that is no length.'],

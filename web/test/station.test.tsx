@@ -254,7 +254,7 @@ describe('accepting', () => {
     const { user, accepted } = dialog(['K1', 'K2'], [{ code: 'TOO_FEW_MARKS', used: 2, needed: 3 }]);
     expect(screen.queryByRole('button', { name: 'Accept station' })).toBeNull();
     await user.click(screen.getByRole('button', { name: 'Accept as provisional' }));
-    expect(screen.getByText(/Say why/)).toBeTruthy();
+    expect(screen.getByText(/Enter a reason/)).toBeTruthy();
     expect(accepted()).toBe(false);
     await user.type(screen.getByLabelText('Reason'), 'only two in sight');
     await user.click(screen.getByRole('button', { name: 'Accept as provisional' }));

@@ -220,7 +220,7 @@ describe('a new station', () => {
     const started = jest.fn();
     const { user } = show(story, <NewStation onStarted={started} onCancel={null} />);
     expect(screen.getByText('3 not confirmed', { exact: false })).toBeTruthy();
-    expect(screen.getByText(/nobody but you knows whether this is so/)).toBeTruthy();
+    expect(screen.getByText(/only you can confirm this/)).toBeTruthy();
     await user.click(screen.getByLabelText(/^Level brought in/));
     await user.click(screen.getByLabelText(/^Instrument: instrument 7/));
     await user.clear(screen.getByLabelText('Air temperature (°C)'));

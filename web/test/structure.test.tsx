@@ -174,7 +174,7 @@ describe('as built', () => {
   it('says of a group of bolts where it lies, and goes on to the one that is left', () => {
     show(day(), <AsBuilt />);
     expect(
-      screen.getByRole('heading', { name: 'Bolt group B1: The pattern is good, but stands 20 mm off' }),
+      screen.getByRole('heading', { name: 'Bolt group B1: The pattern is good, but it sits 20 mm off' }),
     ).toBeTruthy();
     expect(screen.getByText(/3 of 4 measured/)).toBeTruthy();
     expect(screen.getByRole('button', { name: /^Measure B1\.4/ })).toBeTruthy();
@@ -219,7 +219,7 @@ describe('as built', () => {
     await user.selectOptions(screen.getByLabelText('Compare with'), 'None (free point)');
     await user.clear(screen.getByLabelText('Name'));
     await user.type(screen.getByLabelText('Name'), 'pin 7');
-    expect(screen.getByText(/This name is measured already/)).toBeTruthy();
+    expect(screen.getByText(/This name is already used by a measured point/)).toBeTruthy();
     expect(screen.getByRole<HTMLButtonElement>('button', { name: /^Measure pin 7/ }).disabled).toBe(true);
     await user.selectOptions(screen.getByLabelText('Between'), 'B1.1');
     await user.selectOptions(screen.getByLabelText('and'), 'pin 7');

@@ -91,7 +91,7 @@ describe('a surface, as built', () => {
     const ring = '0\nSECTION\n2\nENTITIES\n0\nLINE\n8\nW\n10\n0\n20\n0\n11\n9\n21\n4\n0\nENDSEC\n0\nEOF\n';
     await keptDrawing(story, 'one-line.dxf', new TextEncoder().encode(ring));
     show(story, <DrawnGrids onTake={nothing} />);
-    expect(await screen.findByText(/^No layer of one-line\.dxf holds lines in just two directions/)).toBeTruthy();
+    expect(await screen.findByText(/^No layer of one-line\.dxf has lines in exactly two directions/)).toBeTruthy();
     expect(screen.queryByText(/paving/)).toBeNull();
   });
 });
@@ -150,7 +150,7 @@ describe('a grid that is changed', () => {
   });
 });
 
-describe('a beam that can be seen', () => {
+describe('a visible beam', () => {
   it('is told wherever a bare surface is measured, until somebody says what was done', async () => {
     const story = new Story().control();
     story.say('grid', GRID);

@@ -75,7 +75,7 @@ describe('a tolerance class that is not there', () => {
     story.work({ name: 'Frame', class: 'steel' }, 'F');
     show(story, <MissingClassCard />);
     expect(screen.getByRole('heading', { name: 'A tolerance class is missing' })).toBeTruthy();
-    expect(screen.getByText(/^The class “steel” is asked for by Frame/)).toBeTruthy();
+    expect(screen.getByText(/^Frame uses the class “steel”/)).toBeTruthy();
   });
 });
 

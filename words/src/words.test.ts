@@ -97,7 +97,7 @@ describe('judgements', () => {
       /It stands 14 mm lower than listed/,
     );
     expect(explained({ points: ['k4'], figures: { code: 'TARGET_HEIGHT', error: 0.2 } }).text).toMatch(
-      /taken 0\.200 m too high/,
+      /target height was 0\.200 m too high/,
     );
     expect(explained({ points: [], figures: { code: 'PRISM_CONSTANT', constant: -0.03 } }).title).toBe(
       'All distances are 30 mm too long',
@@ -207,7 +207,7 @@ describe('a station that fell', () => {
 
   it('says why, and what to sight again in which order', () => {
     const { title, text, todo } = fallenWords(fallen, NAMING);
-    expect(title).toBe('S1 isn’t checked by the rules of today');
+    expect(title).toBe('S1 isn’t checked under today’s rules');
     expect(text).toMatch(
       /K1 and K8: A shift of any size of both together, least seen to the north or south, would go unseen\.$/,
     );
@@ -216,7 +216,7 @@ describe('a station that fell', () => {
     );
     expect(todo).toBe('Not verified: sight again from a station that is checked, in this order: H2, H1.');
     expect(fallenWords({ ...fallen, inForce: true }, NAMING).todo).toMatch(
-      /^The instrument stands there still: sight another mark from it/,
+      /^The instrument is still there: sight another mark from it/,
     );
     expect(fallenWords({ ...fallen, again: [] }, NAMING).todo).toMatch(/verified by other evidence/);
     expect(fallenWords({ ...fallen, again: [], set: 0, inForce: true }, NAMING).todo).toMatch(
@@ -259,7 +259,7 @@ describe('what would go unseen', () => {
     expect(spreadWords({ goodTo: 0.035, under }, NAMING)).toBe(
       'Until that is known this station is good to no better than 35 mm: it is off by 31 mm if K3 moved, 4 mm if K2 moved.',
     );
-    expect(spreadWords({ goodTo: null, under }, NAMING)).toMatch(/^Until that is known nothing bounds/);
+    expect(spreadWords({ goodTo: null, under }, NAMING)).toMatch(/^Until that is known, the error of this station has no limit/);
   });
 });
 

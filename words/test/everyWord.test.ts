@@ -72,13 +72,13 @@ describe('what stands against accepting a station', () => {
     [{ code: 'FAULT', explanation: prism }, 'all distances are 30 mm too short'],
     [
       { code: 'CANNOT_TELL', first: prism, second: moved },
-      'something doesn’t fit, and it can’t be told what: all distances are 30 mm too short, or K2 has moved',
+      'the sights disagree, and the cause isn’t clear: all distances are 30 mm too short, or K2 has moved',
     ],
     [
       { code: 'CANNOT_TELL', first: moved, second: null },
-      'something doesn’t fit, and it can’t be told what: K2 has moved',
+      'the sights disagree, and the cause isn’t clear: K2 has moved',
     ],
-    [{ code: 'PLAN_UNBOUNDED' }, 'something doesn’t fit, and it can’t be said what it is good to in plan'],
+    [{ code: 'PLAN_UNBOUNDED' }, 'the sights disagree, so its accuracy in plan can’t be stated'],
     [
       { code: 'LINE_MISFIT', name: 'Hall A–B', off: -0.05 },
       'a sight to Hall A–B lies 50 mm beside the line and is still used',
@@ -103,8 +103,8 @@ describe('reasons', () => {
     ],
     [{ code: 'ON_LINES', surplus: 2, largest: 0.004 }, /Two sights check/],
     [{ code: 'NO_HEIGHT', why: 'NONE' }, /None of these marks gives an elevation/],
-    [{ code: 'NO_HEIGHT', why: 'NOT_USED' }, /These marks have elevations, and none is used/],
-    [{ code: 'NO_HEIGHT', why: 'METHOD' }, /Points on lines give none/],
+    [{ code: 'NO_HEIGHT', why: 'NOT_USED' }, /These marks have elevations, but none is used/],
+    [{ code: 'NO_HEIGHT', why: 'METHOD' }, /Points on lines have none/],
     [{ code: 'LINE_OFF', name: 'Hall A–B', off: -0.05 }, /50 mm beside the line/],
   ];
   it.each(reasons)('%j', (reason, text) => {

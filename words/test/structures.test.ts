@@ -125,7 +125,7 @@ describe('bolts', () => {
         0.004,
         { lengthUnit: 'metre', angleUnit: 'dms' },
       ).title,
-    ).toBe('The pattern is good, but stands 20 mm off');
+    ).toBe('The pattern is good, but it sits 20 mm off');
     expect(
       patternWords(
         fit((i) => ({ e: i === 2 ? 0.02 : 0, n: 0 })),

@@ -66,7 +66,7 @@ function limited(): Transform {
         done(
           new ProblemError(
             'BODY_TOO_LARGE',
-            `More than ${LARGEST_ARCHIVE_BYTES / 1024 ** 3} GB is no archive of a site. Nothing was written.`,
+            `More than ${LARGEST_ARCHIVE_BYTES / 1024 ** 3} GB is no archive of a site. Nothing was saved.`,
           ),
         );
       else done(null, bytes);

@@ -64,8 +64,8 @@ const refusals = {
   '413': problem(`Over ${LARGEST_BODY_BYTES} bytes of JSON, or ${LARGEST_UPLOAD_BYTES} bytes of a file`),
   '422': problem('A field is not valid; `field` is a JSON Pointer to it'),
   '403': problem('Another page asked for a change'),
-  '503': problem('The database does not answer; nothing was written'),
-  '507': problem('The server has no room, or takes nothing any more; nothing was written'),
+  '503': problem('The database does not answer; nothing was saved'),
+  '507': problem('The server has no room, or takes nothing any more; nothing was saved'),
 };
 
 /** A fact of each type: the envelope with that type's body. */

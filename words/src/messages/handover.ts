@@ -273,11 +273,11 @@ export const handover = {
   saidToBeHit: 'said to be hit',
   planChanged: 'design changed',
   amongWhatWasReadFrom: 'Among what was read from {name}: {detail}',
-  isTooLargeForTheSightsOf: '{name} is too large for the sights of one setup. Nothing was taken.',
+  isTooLargeForTheSightsOf: '{name} is too large for the sights of one setup. Nothing was imported.',
   wasNotTaken: '{name} wasn’t taken. {trouble}',
   wasNotTakenItsGridDistancesAre:
     '{fileName} was not taken: its grid distances are {combinedScaleFactor} of ground distances, those of this site {combinedScaleFactor2}. Its station would come out another one here.',
-  couldNotBeReadJustNowNothing: '{fileName} couldn’t be read just now. Nothing was taken: choose it again.',
+  couldNotBeReadJustNowNothing: '{fileName} couldn’t be read just now. Nothing was imported: choose it again.',
   wasNotTaken2: '{fileName} wasn’t taken. {landXmlFault}',
   wasNotTakenItIsLandxmlBut:
     '{fileName} wasn’t taken: it is LandXML, but holds no observations. Points are taken in under Control, lines under Work.',

@@ -22,18 +22,18 @@ export const landXml = {
   hasAThat: 'has a {kind} that {elementFault}',
   hasAStaequationAtWhichLiesOutside: 'has a StaEquation at {at}, which lies outside of it',
   hasTwoStaequationsAt: 'has two StaEquations at {at}',
-  nothingWasTakenPutItRightIn: 'Nothing was taken; correct it in the program that wrote it.',
+  nothingWasTakenPutItRightIn: 'Nothing was imported; correct it in the program that wrote it.',
   theFileIsEmptyThereIsNo: 'The file is empty: there is no LandXML in it.',
   theFileIsNotTextInThe:
-    'The file isn’t text in {encoding}, the encoding that it names. Save it as UTF-8; nothing was taken.',
+    'The file isn’t text in {encoding}, the encoding that it names. Save it as UTF-8; nothing was imported.',
   theXmlIsNotWellFormedAt:
-    'The XML isn’t well-formed at line {line}: {detail}. It may have been cut off on its way; get it again. Nothing was taken.',
+    'The XML isn’t well-formed at line {line}: {detail}. It may have been cut off on its way; get it again. Nothing was imported.',
   theFileDeclaresADoctypeLineWhich:
     'The file declares a DOCTYPE (line {line}), which may hold an entity of any size: such files aren’t read. Nothing was expanded or fetched.',
   atLineElementsStandInsideOneAnother:
-    'At line {line} elements stand inside one another more than {most} deep: no drawing does that. Nothing was taken.',
+    'At line {line} elements stand inside one another more than {most} deep: no drawing does that. Nothing was imported.',
   theTextOfTheElementAtLine:
-    'The text of the element at line {line} is longer than any list of places. Nothing was taken.',
+    'The text of the element at line {line} is longer than any list of places. Nothing was imported.',
   hasWhichLiesFartherAwayThanAny: '{place} has {text}, which lies farther away than any site. {nothing}',
   theFileIsXmlButItsRoot: 'The file is XML, but its root is “{root}” instead of LandXML.',
   theFileHasNoUnitsSoThat:
