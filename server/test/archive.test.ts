@@ -208,7 +208,7 @@ describe('an archive', () => {
 
   it('that was changed, cut short or is none is refused with its reason, and nothing is written', async () => {
     const cases: readonly (readonly [Buffer, RegExp])[] = [
-      [edited('facts.jsonl', (text) => text.replace('Ternhaven', 'Elsewhere')), /facts\.jsonl isn’t as it was written/],
+      [edited('facts.jsonl', (text) => text.replace('Ternhaven', 'Elsewhere')), /facts\.jsonl differs from what was written/],
       [edited('facts.jsonl', (text) => `${text}{"id":1}\n`, true), /facts\.jsonl, line \d+: /],
       [
         edited('facts.jsonl', (text) => text.replace('"type":"site"', '"type":"palace"'), true),
