@@ -47,7 +47,7 @@ test('a convention is adapted with a preview, made usual, and written on the sta
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Name').first().fill('Pegs, as the paving crew wants them');
   await dialog.getByLabel('Word for fill').fill('+');
-  await expect(dialog.getByText(/The word for fill has no letter: a bare sign/)).toBeVisible();
+  await expect(dialog.getByText(/The word for fill has no letters: half of all crews read a bare sign/)).toBeVisible();
   await expect(dialog.getByRole('button', { name: 'Save convention' })).toBeDisabled();
   await dialog.getByLabel('Word for fill').fill('RAISE');
   await dialog.getByLabel('Side of tolerance').selectOption('back');

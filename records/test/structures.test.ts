@@ -59,6 +59,77 @@ const GRID: FactBody<'grid'> = {
 
 const measure = (story: Story, ...rest: Parameters<Story['measure']>): Fact<'asBuilt'> => story.measure(...rest);
 
+describe('design heights of an item', () => {
+  const corners = [
+    { name: 'V1', e: 4001, n: 8001, z: 5.25, code: 'VALVE' },
+    { name: 'V2', e: 4002, n: 8003 },
+    { name: 'V3', e: 4004, n: 8002, z: 0 },
+  ];
+  const surface = {
+    drawing: newId(),
+    name: 'Yard',
+    heights: [
+      { key: 'V1', z: 4 },
+      { key: 'V2', z: 4.5 },
+      { key: 'V3', z: null },
+    ],
+  };
+  const heights = (change: Partial<Item>) =>
+    plansOf([item({ rule: 'points', designZ: 7, corners, ...change })]).map(({ designZ }) => designZ);
+  it('are the one, the points’ own, a surface’s, or the first of them that there is', () => {
+    expect(heights({ heights: 'design' })).toEqual([7, 7, 7]);
+    expect(heights({ heights: 'own' })).toEqual([5.25, null, 0]);
+    expect(heights({ heights: 'surface', surface })).toEqual([4, 4.5, null]);
+    expect(heights({ heights: 'rule' })).toEqual([5.25, 7, 0]);
+    expect(heights({ heights: 'rule', surface })).toEqual([5.25, 4.5, 0]);
+    expect(heights({ heights: 'rule', surface, designZ: null, corners: corners.slice(1) })).toEqual([4.5, 0]);
+  });
+  it('of items that were kept before there was a choice stay what they were', () => {
+    expect(heights({})).toEqual([7, 7, 7]);
+    expect(heights({ surface })).toEqual([4, 4.5, null]);
+  });
+  it('come to hubs round an outline, to ends of lines, bolts and heads of piles', () => {
+    const square = [
+      { name: 'A', e: 4000, n: 8000, z: 1 },
+      { name: 'B', e: 4010, n: 8000, z: 2 },
+      { name: 'C', e: 4010, n: 8010, z: 3 },
+      { name: 'D', e: 4000, n: 8010, z: 4 },
+    ];
+    const by = (change: Partial<Item>) =>
+      new Map(
+        plansOf([item({ designZ: null, heights: 'own', corners: square, ...change })]).map(({ corner, designZ }) => [
+          corner,
+          designZ,
+        ]),
+      );
+    const each = [
+      ['A', 1],
+      ['B', 2],
+      ['C', 3],
+      ['D', 4],
+    ];
+    for (const change of [
+      { rule: 'outline' },
+      { rule: 'outline', moved: [{ outward: 0.2, why: 'footing' }] },
+      { rule: 'linePairs' },
+      { rule: 'lineEnds' },
+      { rule: 'recoveries' },
+    ] as const)
+      expect([...by(change as Partial<Item>)].sort()).toEqual(each);
+    const pattern = { kind: 'circle', diameter: 1, count: 2, azimuthDeg: 0 } as const;
+    expect(by({ rule: 'bolts', pattern }).get('C.2')).toBe(3);
+    // A head that lies two metres higher comes through half a metre farther back at one to four.
+    const rake = { azimuthDeg: 90, ratio: 4, workingZ: 1 };
+    const piles = plansOf([item({ rule: 'rakedPiles', designZ: null, heights: 'own', corners: square, rake })]);
+    expect(piles.find(({ key }) => key.endsWith('/A'))!.place.e).toBeCloseTo(4000, 9);
+    expect(piles.find(({ key }) => key.endsWith('/C'))!.place.e).toBeCloseTo(4010.5, 9);
+  });
+  it('go with the code of their point', () => {
+    const [first, second] = plansOf([item({ rule: 'points', corners })]);
+    expect([first!.code, second!.code]).toEqual(['VALVE', undefined]);
+  });
+});
+
 describe('rules of items', () => {
   it('move an outline by thickness and footing before its hubs are set', () => {
     const moved = plansOf([

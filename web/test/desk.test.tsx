@@ -178,10 +178,11 @@ describe('a work package', () => {
     await user.type(screen.getByLabelText('Outline name'), 'Row A');
     await user.selectOptions(screen.getByLabelText('Hub layout'), 'On the points');
     await user.type(screen.getByLabelText(/^Points to mark/), '1, 4000, 8000{Enter}2, 4005, 8000');
-    expect(screen.getByText('2 marks')).toBeTruthy();
+    expect(screen.getByText('2 marks, 2 without elevation')).toBeTruthy();
     await user.selectOptions(screen.getByLabelText('Hub layout'), 'On the points, two reference points each');
-    expect(screen.getByText('6 marks')).toBeTruthy();
+    expect(screen.getByText('6 marks, 6 without elevation')).toBeTruthy();
     await user.selectOptions(screen.getByLabelText('Hub layout'), 'On the points');
+    await user.type(screen.getByLabelText('Design elevation (m)'), '4.1');
     await user.click(screen.getByRole('button', { name: 'Make package' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import type { FactBody } from '@idle-marker/contract';
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import { EditPackage } from '../src/features/design/EditPackage.tsx';
@@ -279,9 +280,9 @@ describe('a package', () => {
     await keptDrawing(story, 'ticket-hall.dxf', ticketHall());
     const { user } = show(story, <EditPackage work={null} onClose={nothing} />);
     await user.click(await screen.findByRole('button', { name: /outline on WALL-OUTSIDE: 6 corners/ }));
-    expect(screen.getByText('11 marks')).toBeTruthy();
+    expect(screen.getByText(/^11 marks, /)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'its 9 lines' }));
-    expect(screen.getByText('18 marks')).toBeTruthy();
+    expect(screen.getByText(/^18 marks, /)).toBeTruthy();
   });
 
   it('takes the heights of a surface, and names the corners that lie off it', async () => {
@@ -334,10 +335,14 @@ describe('a package', () => {
     await user.type(screen.getByLabelText('Spacing along pattern (m)'), '0.4');
     expect(screen.getByText('Enter both spacings and how many bolts there are each way.')).toBeTruthy();
     await user.type(screen.getByLabelText('Spacing across pattern (m)'), '0.3');
-    expect(screen.getByText('8 marks')).toBeTruthy();
+    expect(screen.getByText(/^8 marks, /)).toBeTruthy();
     await user.selectOptions(screen.getByLabelText('Mark type'), 'line on a plate');
     await user.type(screen.getByLabelText('Use'), 'setting the bearings');
     await user.click(screen.getByRole('button', { name: 'Make package' }));
+    // Without any height it is asked about: nothing is made yet.
+    expect(said()).toHaveLength(0);
+    expect(screen.getByText('No mark of this package has a design elevation')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Make it in plan only' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({
       body: {
@@ -380,11 +385,42 @@ describe('a package', () => {
     await user.type(screen.getByLabelText(/^Corners in order/), 'A, 0, 0{Enter}B, 10, 0{Enter}C, 10, 6{Enter}D, 0, 6');
     await user.click(screen.getByRole('button', { name: /Shift marked line/ }));
     await user.type(screen.getByLabelText('Distance to marked line (m)'), '0.3');
-    expect(screen.getByText('8 marks')).toBeTruthy();
+    expect(screen.getByText(/^8 marks, /)).toBeTruthy();
     await user.clear(screen.getByLabelText('Distance to marked line (m)'));
     await user.type(screen.getByLabelText('Distance to marked line (m)'), '3.5');
     await user.selectOptions(screen.getByLabelText('Side'), 'inside');
     expect(screen.getByText(/would vanish or reverse/)).toBeTruthy();
+  });
+
+  it('keeps the own heights and codes of points, beside one design height for those that have none', async () => {
+    const story = new Story().control();
+    story.measure(story.station('S1'), { e: 4003, n: 8004, z: 4.61 }, { name: 'R7', code: 'RIM' });
+    const { user } = show(story, <EditPackage work={null} onClose={nothing} />);
+    await user.type(screen.getByLabelText('Name'), 'Covers');
+    await user.type(screen.getByLabelText('Crew'), 'Drains');
+    await user.type(screen.getByLabelText('Mark prefix'), 'CV');
+    await user.type(screen.getByLabelText('Outline name'), 'Covers');
+    await user.selectOptions(screen.getByLabelText('Hub layout'), 'On the points');
+    await user.type(
+      screen.getByLabelText(/^Points to mark/),
+      'C1, 4000, 8000, 5.25, code 12{Enter}C2, 4001, 8000{Enter}C3, 4002, 8001, code LID',
+    );
+    await user.click(screen.getByRole('button', { name: 'Add known point…' }));
+    await user.selectOptions(screen.getByLabelText('From'), 'As-built points');
+    await user.click(screen.getByRole('button', { name: 'Add point' }));
+    expect(screen.getByText('2 of 4 points have their own elevation, 4.610 to 5.250 m.')).toBeTruthy();
+    expect(screen.getByText('4 marks, 2 without elevation')).toBeTruthy();
+    await user.type(screen.getByLabelText('Design elevation (m)'), '5');
+    await user.click(screen.getByRole('button', { name: 'Make package' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    const [{ body }] = said() as [{ body: FactBody<'package'> }];
+    expect(body.plans.map(({ corner, designZ, code }) => [corner, designZ, code])).toEqual([
+      ['C1', 5.25, '12'],
+      ['C2', 5, undefined],
+      ['C3', 5, 'LID'],
+      ['R7', 4.61, 'RIM'],
+    ]);
+    expect(body.items[0]!.heights).toBe('rule');
   });
 
   it('makes an outline of every step of a footing, and says when an offset is no round length', async () => {
@@ -401,7 +437,7 @@ describe('a package', () => {
       'Pier step 2',
     ]);
     expect(screen.getAllByLabelText('Distance to marked line (m)')).toHaveLength(3);
-    expect(screen.getByText('16 marks')).toBeTruthy();
+    expect(screen.getByText(/^16 marks, /)).toBeTruthy();
     await user.clear(screen.getByLabelText('Offset (m)'));
     await user.type(screen.getByLabelText('Offset (m)'), '2.3');
     expect(screen.getByText('Not a round figure: 2.500 is easier to remember and to tape.')).toBeTruthy();

@@ -50,7 +50,7 @@ describe('corners that were drawn', () => {
   it('pass through their lines to the last digit, half circles as well, in every unit', () => {
     fc.assert(
       fc.property(ring, fc.constantFrom(METRES, FEET), (corners, units) => {
-        expect(readCorners(cornersDraft(corners, units), units, false, true)).toEqual({ ok: true, value: corners });
+        expect(readCorners(cornersDraft(corners, units), units, false, 'arc')).toEqual({ ok: true, value: corners });
       }),
       { numRuns: 2000 },
     );
@@ -64,7 +64,7 @@ describe('corners that were drawn', () => {
     const draft = cornersDraft(half, METRES);
     expect(draft.text).toBe('A, 4000, 8000, arc left 5\nB, 4010, 8000, 5');
     const edited = (from: string, to: string) =>
-      readCorners(withText(draft, draft.text.replace(from, to)), METRES, false, true);
+      readCorners(withText(draft, draft.text.replace(from, to)), METRES, false, 'arc');
     expect(edited('A,', 'South end,')).toEqual({ ok: true, value: [{ ...half[0], name: 'South end' }, half[1]] });
     expect(edited('4010', '4010.0001')).toMatchObject({
       ok: true,

@@ -71,7 +71,7 @@ export function boltMarks(
   return ok(
     centres.flatMap((centre) => {
       const bolts = boltsOf(centre, pattern).map((bolt, i): HubPlan => {
-        return markOn({ name: `${centre.name}.${i + 1}`, e: bolt.e, n: bolt.n });
+        return markOn({ name: `${centre.name}.${i + 1}`, e: bolt.e, n: bolt.n, z: centre.z ?? null });
       });
       const lines =
         reach > 0

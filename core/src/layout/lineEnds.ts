@@ -44,5 +44,6 @@ function beyond(from: Corner, to: Corner, offset: Metres): HubPlan {
     onLine: [from.name, to.name],
     direction,
     clear: true,
+    z: to.z ?? null,
   };
 }

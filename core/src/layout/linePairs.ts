@@ -60,5 +60,6 @@ function beyond(from: Corner, to: Corner, offset: Metres, step: Metres, outline:
     onLine: [from.name, to.name],
     direction,
     clear,
+    z: to.z ?? null,
   };
 }

@@ -30,7 +30,7 @@ export function movedOutline(corners: readonly Corner[], outward: Metres): Resul
   const directions = corners.map((corner, i) => azimuth(corner, corners[(i + 1) % count]!));
   const moved = corners.map((corner, i) => {
     const [arriving, leaving] = [directions[(i + count - 1) % count]!, directions[i]!];
-    return { name: corner.name, ...cornerOf(corner, arriving, leaving, out, outward) };
+    return { name: corner.name, ...cornerOf(corner, arriving, leaving, out, outward), z: corner.z ?? null };
   });
   const turned = moved.findIndex((corner, i) => {
     const next = moved[(i + 1) % count]!;

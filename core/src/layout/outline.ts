@@ -14,6 +14,10 @@ import { fail, ok, type Result } from '../result.ts';
 
 export interface Corner extends PlanPoint {
   readonly name: string;
+  /** Its own height, where it has one. */
+  readonly z?: Metres | null;
+  /** What the drawing or list calls its kind. */
+  readonly code?: string;
 }
 
 /** One hub to set: where it goes and what it tells. */
@@ -34,6 +38,8 @@ export interface HubPlan {
   readonly direction: Radians;
   /** False when the hub would lie inside the outline or nearer to another part of it than the offset. */
   readonly clear: boolean;
+  /** Own height of what it is set for; null where that has none. */
+  readonly z: Metres | null;
 }
 
 export type OutlineError =
@@ -104,7 +110,13 @@ function hubsAtCorner(previous: Corner, corner: Corner, next: Corner, offset: Me
   const faceIn: readonly [string, string] = [previous.name, corner.name];
   const faceOut: readonly [string, string] = [corner.name, next.name];
   const outward = (along: Radians) => along + Math.PI / 2;
-  const base = { corner: corner.name, designPlace: { e: corner.e, n: corner.n }, offset, alsoOffFace: null };
+  const base = {
+    corner: corner.name,
+    designPlace: { e: corner.e, n: corner.n },
+    offset,
+    alsoOffFace: null,
+    z: corner.z ?? null,
+  };
   const hub = (side: string, place: PlanPoint, rest: Pick<Placed, 'offFace' | 'onLine'> & Partial<Placed>): Placed => ({
     ...base,
     ...rest,

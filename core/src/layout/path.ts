@@ -13,7 +13,6 @@ import { measuredAgainstLine, type AgainstLine } from './referenceLine.ts';
 import { measuredAgainstArc, pointOnReferenceArc, referenceArc, type ReferenceArc } from './referenceArc.ts';
 
 export interface PathCorner extends Corner {
-  readonly z?: Metres | null;
   /** Of the side that leaves this corner; 0 or none when it is straight. */
   readonly bulge?: number;
 }
@@ -234,7 +233,7 @@ export function marksAlongPath(
   corners: readonly PathCorner[],
   closed: boolean,
   { spacing, offset, label }: AlongAsked,
-): Result<(HubPlan & { readonly z: Metres | null })[], PathError> {
+): Result<HubPlan[], PathError> {
   const path = pathOf(corners, closed);
   if (!path.ok) return path;
   const { sides, length } = path.value;

@@ -21,7 +21,7 @@ export function pointsError(points: readonly Corner[]): PointsError | null {
 }
 
 /** A mark on the point itself, keyed by its name. */
-export const markOn = ({ name, e, n }: Corner): HubPlan => ({
+export const markOn = ({ name, e, n, z = null }: Corner): HubPlan => ({
   key: name,
   corner: name,
   place: { e, n },
@@ -32,6 +32,7 @@ export const markOn = ({ name, e, n }: Corner): HubPlan => ({
   onLine: null,
   direction: 0,
   clear: true,
+  z,
 });
 
 /** One mark a point, at its place. */

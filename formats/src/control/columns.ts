@@ -28,7 +28,7 @@ const NAMES: Readonly<Record<ColumnRole, readonly string[]>> = {
   sdHeight: ['sdheight', 'sdz', 'sdv', 'heightsd', 'sigmaheight'],
   kind: ['kind', 'type', 'markkind', 'marktype'],
   condition: ['condition', 'state'],
-  note: ['note', 'notes', 'remark', 'remarks', 'description', 'desc', 'comment'],
+  note: ['note', 'notes', 'remark', 'remarks', 'description', 'desc', 'comment', 'code', 'pcode'],
 };
 
 const UNIT_WORDS: readonly (readonly [RegExp, LengthUnit])[] = [

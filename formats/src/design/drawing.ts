@@ -23,6 +23,8 @@ export interface DrawnCorner extends PlanPoint {
    */
   readonly bulge: number;
 }
+/** A place with its height, where the file gives it one. */
+export type DrawnPlace = Omit<DrawnCorner, 'bulge'>;
 export interface DrawnPath {
   readonly layer: string;
   readonly corners: readonly DrawnCorner[];
@@ -34,6 +36,8 @@ export interface DrawnPoint {
   readonly z: number | null;
   /** Its own, or the block's that stands there. */
   readonly name: string | null;
+  /** What the file calls its kind. */
+  readonly code?: string;
 }
 export interface DrawnCircle {
   readonly layer: string;
@@ -79,14 +83,14 @@ export interface RawDrawing {
 
 export interface DrawnOutline {
   readonly layer: string;
-  readonly corners: readonly PlanPoint[];
+  readonly corners: readonly DrawnPlace[];
   /** Square metres. */
   readonly area: number;
 }
 export interface DrawnLine {
   readonly layer: string;
-  readonly from: PlanPoint;
-  readonly to: PlanPoint;
+  readonly from: DrawnPlace;
+  readonly to: DrawnPlace;
 }
 export interface DrawnLayer {
   readonly name: string;
@@ -197,7 +201,7 @@ export function placeDrawing(raw: RawDrawing, { metresPerUnit, similarity }: Pla
   for (const { layer, corners, closed } of paths) {
     if (corners.some(({ bulge }) => bulge !== 0)) continue;
     const closesItself = corners.length > 3 && planDistance(corners[0]!, corners.at(-1)!) < CLOSES;
-    const ring = (closesItself ? corners.slice(0, -1) : corners).map(({ e, n }) => ({ e, n }));
+    const ring = (closesItself ? corners.slice(0, -1) : corners).map(({ e, n, z }) => ({ e, n, z }));
     if ((closed || closesItself) && ring.length >= 3)
       outlines.push({ layer, corners: ring, area: Math.abs(signedArea(ring)) });
     else ring.slice(1).forEach((to, i) => lines.push({ layer, from: ring[i]!, to }));

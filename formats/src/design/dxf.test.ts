@@ -210,10 +210,23 @@ describe('drawings', () => {
     // Turned clockwise by a quarter: what ran east runs south.
     expect(placed.lines[0]).toEqual({
       layer: 'A',
-      from: { e: 100, n: 200 },
-      to: { e: expect.closeTo(100, 9), n: 199 },
+      from: { e: 100, n: 200, z: null },
+      to: { e: expect.closeTo(100, 9), n: 199, z: null },
     });
     expect(placed.circles[0]).toMatchObject({ centre: { e: 101, n: expect.closeTo(200, 9) }, radius: 0.5 });
+  });
+
+  it('have heights where an element has one, and 0 is one only beside another', () => {
+    const inSpace = (z1: number, z2: number) =>
+      pairs([0, 'LINE'], [8, 'A'], [10, 0], [20, 0], [30, z1], [11, 5], [21, 0], [31, z2]);
+    const flat = pairs([0, 'LWPOLYLINE'], [8, 'A'], [38, 2.5], [90, 2], [10, 0], [20, 0], [10, 4], [20, 0]);
+    const raw = readRawDxf(drawing([inSpace(0, 0), inSpace(0, 1.5), flat], 6));
+    if (!raw.ok) throw new Error(raw.error.code);
+    expect(raw.value.paths.map(({ corners }) => corners.map(({ z }) => z))).toEqual([
+      [null, null],
+      [0, 1.5],
+      [2.5, 2.5],
+    ]);
   });
 
   it('tell how far they have come', () => {
@@ -247,9 +260,9 @@ describe('files of any kind', () => {
 
   it('are told apart by what stands in them', () => {
     expect(whole(`999\nmade by hand\n${drawing([line('A', 0, 0, 1, 0)])}`).format).toBe('dxf');
-    expect(whole('name,e,n,z\nP1,10,20,3\n')).toMatchObject({
+    expect(whole('name,e,n,z,code\nP1,10,20,3,VALVE\n')).toMatchObject({
       format: 'csv',
-      points: [{ name: 'P1', at: { e: 10, n: 20 }, z: 3 }],
+      points: [{ name: 'P1', at: { e: 10, n: 20 }, z: 3, code: 'VALVE' }],
     });
     expect(fault(bytes('Some program Binary DXF\r\n\u001a\0AB'))).toEqual({ code: 'BINARY_DRAWING' });
     expect(fault(bytes('AC1032\0\0\0'))).toEqual({ code: 'PACKED_DRAWING' });
@@ -430,7 +443,7 @@ describe('the demo drawing', () => {
     // One line turned by half a degree at most still counts to the family; the misfit tells.
     const bent = hall.lines.map((line) =>
       line.layer === 'GRID' && line === hall.lines.find((each) => each.layer === 'GRID')
-        ? { ...line, to: { e: line.to.e + 0.05, n: line.to.n } }
+        ? { ...line, to: { ...line.to, e: line.to.e + 0.05 } }
         : line,
     );
     const uneven = gridFromLines('GRID', bent, hall.texts);
@@ -444,8 +457,8 @@ describe('the demo drawing', () => {
       error: { code: 'GRID_TOO_FEW_LINES' },
     });
     const star = [0, 1, 2].flatMap((i) => [
-      { layer: 'S', from: { e: 0, n: 0 }, to: { e: Math.sin(i), n: Math.cos(i) } },
-      { layer: 'S', from: { e: 5, n: 0 }, to: { e: 5 + Math.sin(i), n: Math.cos(i) } },
+      { layer: 'S', from: { e: 0, n: 0, z: null }, to: { e: Math.sin(i), n: Math.cos(i), z: null } },
+      { layer: 'S', from: { e: 5, n: 0, z: null }, to: { e: 5 + Math.sin(i), n: Math.cos(i), z: null } },
     ]);
     expect(gridFromLines('S', star, [])).toMatchObject({
       ok: false,

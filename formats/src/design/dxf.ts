@@ -108,6 +108,8 @@ const isFromBelow = (record: DxfRecord): boolean => record.number(230) < 0;
 const MESH = 16 | 64;
 /** A vertex that only shapes a spline and is not on the line. */
 const SPLINE_FRAME = 16;
+/** A polyline whose corners have heights of their own. */
+const IN_SPACE = 8;
 
 class Taking {
   readonly paths: DrawnPath[] = [];
@@ -164,12 +166,12 @@ class Taking {
         this.paths.push({
           layer,
           closed: false,
-          corners: [from, to].map((at) => ({ e: at.x, n: at.y, z: heightOf(at), bulge: 0 })),
+          corners: withHeights([from, to]).map(({ at, z }) => ({ e: at.x, n: at.y, z, bulge: 0 })),
         });
         return null;
       }
       case 'LWPOLYLINE':
-        return this.#takePath(type, layer, record, record.corners());
+        return this.#takePath(type, layer, record, atElevation(record.corners(), record.number(38)));
       case 'POLYLINE': {
         if ((record.flags(70) & MESH) !== 0) return 'mesh';
         const vertices = parts.filter((part) => part.type === 'VERTEX' && (part.flags(70) & SPLINE_FRAME) === 0);
@@ -177,7 +179,10 @@ class Taking {
           type,
           layer,
           record,
-          vertices.map((part) => ({ ...part.place(), bulge: part.flags(42) })),
+          atElevation(
+            vertices.map((part) => ({ ...part.place(), bulge: part.flags(42) })),
+            (record.flags(70) & IN_SPACE) !== 0 ? null : record.place().z,
+          ),
         );
       }
       case 'ARC': {
@@ -240,10 +245,11 @@ class Taking {
   ): string | null {
     const mirrored = isFromBelow(record);
     const closed = (record.flags(70) & 1) === 1;
-    const corners = drawn.map((at): DrawnCorner => ({
+    const isInSpace = type === 'POLYLINE' && (record.flags(70) & IN_SPACE) !== 0;
+    const corners = withHeights(drawn).map(({ at, z }): DrawnCorner => ({
       e: mirrored ? -at.x : at.x,
       n: at.y,
-      z: heightOf(at),
+      z: mirrored && z !== null && !isInSpace ? -z : z,
       bulge: mirrored && at.bulge !== 0 ? -at.bulge : at.bulge,
     }));
     if (corners.length < 2 || !corners.every(({ e, n, bulge }) => finite(e, n, bulge)))
@@ -263,6 +269,16 @@ class Taking {
 }
 
 const inRadians = (degrees: number): number => (degrees * Math.PI) / 180;
+
+/** Of an element all of whose heights are 0 that is no height, as in drawings in plan; else 0 is a height, too. */
+function withHeights<T extends DxfPlace>(places: readonly T[]): { readonly at: T; readonly z: number | null }[] {
+  const isFlat = places.every((at) => heightOf(at) === null);
+  return places.map((at) => ({ at, z: isFlat || !Number.isFinite(at.z) ? null : at.z }));
+}
+
+/** Corners of a polyline that lies in a plane have the height of that; null for one in space, which has its own. */
+const atElevation = <T extends DxfPlace>(corners: readonly T[], elevation: number | null): readonly T[] =>
+  elevation === null ? corners : corners.map((corner) => ({ ...corner, z: elevation }));
 
 /** Drawings in plan have heights of 0 throughout: that is no height. */
 const heightOf = ({ z }: DxfPlace): number | null => (Number.isFinite(z) && z !== 0 ? z : null);

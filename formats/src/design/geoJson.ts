@@ -17,6 +17,7 @@ const isObject = (value: unknown): value is Loose =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
 const LAYER_PROPERTIES = ['layer', 'Layer', 'class', 'kind'] as const;
+const CODE_PROPERTIES = ['code', 'Code', 'desc'];
 const NAME_PROPERTIES = ['name', 'Name', 'id', 'label'] as const;
 /** Deeper nesting is no drawing. */
 const DEEPEST = 20;
@@ -49,7 +50,9 @@ export function readRawGeoJson(text: string): Result<RawDrawing, DrawingError> {
     };
     const layer = word(LAYER_PROPERTIES) ?? 'features';
     const geometry = feature.type === 'Feature' ? feature.geometry : feature;
-    const fault = take(geometry, layer, word(NAME_PROPERTIES), { paths, points, left }, 0);
+    const code = word(CODE_PROPERTIES);
+    const named = { name: word(NAME_PROPERTIES), ...(code === null ? {} : { code }) };
+    const fault = take(geometry, layer, named, { paths, points, left }, 0);
     if (fault !== null) return fail({ code: 'BAD_ROW', row: i + 1, detail: fault });
   }
   const leftOut = [...left].map(([what, count]) => ({ what, layer: 'features', count }));
@@ -67,6 +70,8 @@ export function readRawGeoJson(text: string): Result<RawDrawing, DrawingError> {
   });
 }
 
+type Named = Pick<DrawnPoint, 'name' | 'code'>;
+
 interface Into {
   readonly paths: DrawnPath[];
   readonly points: DrawnPoint[];
@@ -74,7 +79,7 @@ interface Into {
 }
 
 /** Null when it was taken; what is wrong otherwise. */
-function take(geometry: unknown, layer: string, name: string | null, into: Into, depth: number): string | null {
+function take(geometry: unknown, layer: string, named: Named, into: Into, depth: number): string | null {
   if (geometry === null || depth > DEEPEST) return null;
   if (!isObject(geometry)) return 'has no geometry';
   const { coordinates } = geometry;
@@ -84,7 +89,7 @@ function take(geometry: unknown, layer: string, name: string | null, into: Into,
   const point = (value: unknown) => {
     const at = cornerOf(value);
     if (!at) return 'has a point without two numbers';
-    into.points.push({ layer, at: { e: at.e, n: at.n }, z: at.z, name });
+    into.points.push({ layer, at: { e: at.e, n: at.n }, z: at.z, ...named });
     return null;
   };
   const path = (closed: boolean) => (value: unknown) => {
@@ -113,7 +118,7 @@ function take(geometry: unknown, layer: string, name: string | null, into: Into,
       return each(lists, (rings) => (Array.isArray(rings) ? each(rings, path(true)) : 'has a polygon without rings'));
     case 'GeometryCollection':
       return each(Array.isArray(geometry.geometries) ? (geometry.geometries as unknown[]) : [], (inner) =>
-        take(inner, layer, name, into, depth + 1),
+        take(inner, layer, named, into, depth + 1),
       );
     default: {
       const what = typeof geometry.type === 'string' ? geometry.type.slice(0, 40) : 'feature without a type';

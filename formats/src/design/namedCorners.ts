@@ -1,5 +1,5 @@
 import type { Corner, Metres, PlanPoint } from '@idle-marker/core';
-import type { DrawnText } from './drawing.ts';
+import type { DrawnPlace, DrawnText } from './drawing.ts';
 
 /** A text this near to a corner names it. */
 const NAME_REACH: Metres = 1.5;
@@ -17,7 +17,7 @@ const nearest = (corner: PlanPoint, texts: readonly DrawnText[]): Near | null =>
   }, null);
 
 /** Corners with the names that stand beside them in the drawing; numbers where none does. */
-export function namedCorners(corners: readonly PlanPoint[], texts: readonly DrawnText[]): Corner[] {
+export function namedCorners(corners: readonly DrawnPlace[], texts: readonly DrawnText[]): Corner[] {
   const taken = new Set<string>();
   return corners.map((corner, i) => {
     const near = nearest(corner, texts);
@@ -29,6 +29,6 @@ export function namedCorners(corners: readonly PlanPoint[], texts: readonly Draw
       !taken.has(near.text);
     const name = fits ? near.text : String(i + 1);
     taken.add(name);
-    return { name, e: corner.e, n: corner.n };
+    return { name, e: corner.e, n: corner.n, ...(corner.z === null ? {} : { z: corner.z }) };
   });
 }

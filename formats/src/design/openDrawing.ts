@@ -1,6 +1,7 @@
 /** A drawing that is open: read, placed, and asked about. Runs in a worker, or where there are none on the spot. */
 import Flatbush from 'flatbush';
 import {
+  type Corner,
   heightOn,
   METRES_PER_UNIT,
   pathOf,
@@ -194,24 +195,22 @@ export class OpenDrawing {
   }
 
   /** An outline of the list, with the names that stand beside its corners. */
-  outline(
-    i: number,
-  ): { readonly layer: string; readonly corners: readonly (PlanPoint & { readonly name: string })[] } | null {
+  outline(i: number): { readonly layer: string; readonly corners: readonly Corner[] } | null {
     const outline = this.drawing.outlines[i];
     return outline ? { layer: outline.layer, corners: namedCorners(outline.corners, this.drawing.texts) } : null;
   }
 
   /** Points of a layer, named as they are or by the text beside them. */
-  pointsOn(layer: string): readonly (PlanPoint & { readonly name: string })[] {
+  pointsOn(layer: string): readonly Corner[] {
     const own = this.drawing.points.filter((point) => point.layer === layer);
     const named = namedCorners(
-      own.map(({ at }) => at),
+      own.map(({ at, z }) => ({ ...at, z })),
       this.drawing.texts,
     );
     const taken = new Set<string>();
     /** The last number given out under a name: thousands of points may have the same. */
     const numbers = new Map<string, number>();
-    return own.map(({ name, at }, i) => {
+    return own.map(({ name, at, z, code }, i) => {
       const wanted = name ?? named[i]!.name;
       let free = wanted;
       for (let k = numbers.get(wanted) ?? 2; taken.has(free); k++) {
@@ -219,7 +218,7 @@ export class OpenDrawing {
         numbers.set(wanted, k + 1);
       }
       taken.add(free);
-      return { name: free, e: at.e, n: at.n };
+      return { name: free, e: at.e, n: at.n, ...(z === null ? {} : { z }), ...(code ? { code } : {}) };
     });
   }
 

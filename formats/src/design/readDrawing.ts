@@ -51,6 +51,9 @@ export function readRawDrawing(
   return read.ok ? ok({ ...read.value, format: format.value }) : read;
 }
 
+/** Longer descriptions are cut: a code is a word. */
+const LONGEST_CODE = 80;
+
 function readPoints(text: string, unit: LengthUnit): Result<RawDrawing, DrawingError> {
   const list = readControlCsv(text, { unit, xIsNorth: false });
   if (!list.ok)
@@ -64,7 +67,13 @@ function readPoints(text: string, unit: LengthUnit): Result<RawDrawing, DrawingE
   return ok({
     unit: { name: 'metres', metres: 1 },
     paths: [],
-    points: list.value.rows.map((row) => ({ layer: 'points', at: { e: row.e!, n: row.n! }, z: row.z, name: row.name })),
+    points: list.value.rows.map((row) => ({
+      layer: 'points',
+      at: { e: row.e!, n: row.n! },
+      z: row.z,
+      name: row.name,
+      ...(row.note ? { code: row.note.slice(0, LONGEST_CODE) } : {}),
+    })),
     circles: [],
     texts: [],
     surfaces: [],

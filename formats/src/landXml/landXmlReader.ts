@@ -41,6 +41,9 @@ const IMPERIAL: Readonly<Record<string, DrawingUnit>> = {
   inch: { name: 'inches', metres: METRES_PER_UNIT.foot / 12 },
 };
 
+/** Longer descriptions are cut: a code is a word. */
+const LONGEST_CODE = 80;
+
 /** Elements whose insides are walked through. */
 const CONTAINERS = new Set(
   'LandXML CgPoints PlanFeatures PlanFeature CoordGeom Alignments Alignment Profile ProfAlign Surfaces Surface Definition Pnts Faces CrossSects CrossSect DesignCrossSectSurf CrossSectSurf Units Line Curve Spiral IrregularLine Chain'.split(
@@ -406,7 +409,14 @@ export class LandXmlReader {
     }));
     const place = { e: e!, n: n!, z: z ?? null };
     if (name !== undefined) this.#named.set(name, place);
-    this.#points.push({ layer: 'points', at: { e: place.e, n: place.n }, z: place.z, name: name ?? null });
+    const code = this.#attribute('code')?.trim() || this.#attribute('desc')?.trim();
+    this.#points.push({
+      layer: 'points',
+      at: { e: place.e, n: place.n },
+      z: place.z,
+      name: name ?? null,
+      ...(code ? { code: code.slice(0, LONGEST_CODE) } : {}),
+    });
   }
 
   #placeText(part: GeomPart, text: string): PlaceText {

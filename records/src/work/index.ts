@@ -1,6 +1,7 @@
 /** Work packages, grids, roads, and marks as they are set. */
 export {
   alternativesFor,
+  heightsOfItem,
   hubPlans,
   surfacePlaces,
   isForPlan,
@@ -61,3 +62,5 @@ export { atSlope, designedCatch, hingeAt, slopePlaces, type AtSlope, type RoadSl
 export { drawnReturn, returnBetween, returnItem, type ReturnSide } from './kerbReturns.ts';
 export { affectedByGrid, olderGrids } from './gridEffects.ts';
 export { hindranceFrom, withProofDue } from './roundPlan.ts';
+export { builtCorner, controlCorner, knownPoints, markCorner, type KnownPoints } from './knownPoints.ts';
+export { withSinglePoint, type SinglePoint, type SinglePointNames } from './singlePoints.ts';

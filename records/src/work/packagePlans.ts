@@ -59,9 +59,8 @@ export type PlanError = (
   OutlineError | LineEndsError | PointsError | MovedOutlineError | PathError | BoltsError | RuleError
 ) & { readonly item: string };
 
-type Hub = HubPlan & { readonly z?: Metres | null };
 type Hubs = Result<
-  readonly Hub[],
+  readonly HubPlan[],
   OutlineError | LineEndsError | PointsError | MovedOutlineError | PathError | BoltsError | RuleError
 >;
 
@@ -81,6 +80,24 @@ const STEP: Readonly<Record<LengthUnit, Metres>> = {
 
 const chainageLabel = (unit: LengthUnit) => (chainage: Metres) =>
   String(Number(lengthFromMetres(chainage, unit).toFixed(2)));
+
+/** Where an item's design heights come from; what was kept before there was a choice is as it was. */
+export const heightsOfItem = ({ heights, surface, rule }: Pick<Item, 'heights' | 'surface' | 'rule'>) =>
+  heights ?? (surface ? 'surface' : rule === 'along' || rule === 'road' ? 'rule' : 'design');
+
+/** The design height of a point, from its own and that of the surface; null where there is none. */
+function designHeight(item: Item, own: Metres | null, surface: Metres | null): Metres | null {
+  switch (heightsOfItem(item)) {
+    case 'design':
+      return item.designZ;
+    case 'surface':
+      return surface;
+    case 'own':
+      return own;
+    case 'rule':
+      return own ?? surface ?? item.designZ;
+  }
+}
 
 const RULES: Readonly<Record<Item['rule'], (item: Item, offset: Metres, unit: LengthUnit) => Hubs>> = {
   outline: (item, offset) => {
@@ -110,7 +127,7 @@ const RULES: Readonly<Record<Item['rule'], (item: Item, offset: Metres, unit: Le
     if (error) return fail(error);
     const hand = { on: 0, right: 1, left: -1 }[road.side];
     return ok(
-      corners.map((corner, i): Hub => {
+      corners.map((corner, i): HubPlan => {
         const at = road.stations[i]!;
         const off = hand === 0 ? 0 : (at.offset ?? offset);
         const direction = wrapTurn(at.azimuthDeg * RADIANS_PER_DEGREE + (hand * Math.PI) / 2);
@@ -119,7 +136,6 @@ const RULES: Readonly<Record<Item['rule'], (item: Item, offset: Metres, unit: Le
           place: off === 0 ? { e: corner.e, n: corner.n } : polar(corner, direction, toCornerOf(at, off)),
           offset: off,
           direction,
-          z: corner.z ?? null,
         };
       }),
     );
@@ -129,12 +145,14 @@ const RULES: Readonly<Record<Item['rule'], (item: Item, offset: Metres, unit: Le
     const { azimuthDeg, ...rest } = pattern;
     return boltMarks(corners, { ...rest, azimuth: azimuthDeg * RADIANS_PER_DEGREE }, offset);
   },
-  rakedPiles: ({ corners, rake, designZ }, offset) => {
+  rakedPiles: (item, offset) => {
+    const { corners, rake } = item;
     if (!rake) return fail({ code: 'RULE_INCOMPLETE', needs: 'rake' });
-    if (designZ === null) return fail({ code: 'RULE_INCOMPLETE', needs: 'designZ' });
+    const heads = corners.map((corner) => designHeight(item, corner.z ?? null, null));
+    if (heads.includes(null)) return fail({ code: 'RULE_INCOMPLETE', needs: 'designZ' });
     const leaning = { azimuth: rake.azimuthDeg * RADIANS_PER_DEGREE, ratio: rake.ratio };
     return pointsWithRecoveries(
-      corners.map(({ name, ...head }) => ({ name, ...rakedAt(head, designZ, leaning, rake.workingZ) })),
+      corners.map((head, i) => ({ ...head, ...rakedAt(head, heads[i]!, leaning, rake.workingZ) })),
       offset,
     );
   },
@@ -152,6 +170,12 @@ export function hubPlans(
   for (const item of items) {
     const hubs = RULES[item.rule](item, offset, unit);
     if (!hubs.ok) return fail({ ...hubs.error, item: item.name });
+    const codes = new Map(item.corners.flatMap(({ name, code }) => (code ? [[name, code] as const] : [])));
+    /** Every bolt of a group has the code of its group. */
+    const codeOf = (corner: string): { code?: string } => {
+      const code = codes.get(corner) ?? (item.rule === 'bolts' ? codes.get(corner.replace(/\.\d+$/, '')) : undefined);
+      return code === undefined ? {} : { code };
+    };
     const onSurface = item.surface && new Map(item.surface.heights.map(({ key, z }) => [key, z]));
     for (const [i, hub] of hubs.value.entries()) {
       const isCentre = hub.offset === 0;
@@ -174,11 +198,8 @@ export function hubPlans(
         alsoOffFace: hub.alsoOffFace && [...hub.alsoOffFace],
         onLine: hub.onLine && [...hub.onLine],
         designZ:
-          item.rule === 'rakedPiles'
-            ? item.rake!.workingZ
-            : onSurface
-              ? (onSurface.get(hub.key) ?? null)
-              : (hub.z ?? item.designZ),
+          item.rule === 'rakedPiles' ? item.rake!.workingZ : designHeight(item, hub.z, onSurface?.get(hub.key) ?? null),
+        ...codeOf(hub.corner),
         ...(item.road ? { road: roadPart(item, item.road, i, hub.offset) } : {}),
         ...(item.rule === 'rakedPiles' && isCentre
           ? { rake: { azimuthDeg: item.rake!.azimuthDeg, ratio: item.rake!.ratio } }

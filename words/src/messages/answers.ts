@@ -110,7 +110,7 @@ export const answers = {
   thereIsNoSuchFileHereLoad: 'There is no such file here. Load the page again: it may be of an earlier version.',
   theAddressCantBeReadCheckIts: 'The address can’t be read: check its % signs.',
   theServersDiskIsFullOrTakes2:
-    'The server’s disk is full, or takes nothing any more: make room there. Nothing was saved; what waits in the browser goes out by itself then.',
+    'The server’s disk is full, or takes nothing any more: make room there. Nothing was saved; what waits in the browser is sent automatically then.',
   nothingWasWrittenSendItAgainOnce:
     'Nothing was saved. Send it again once the database is back; what waits in the browser does so by itself.',
   thisIdIsUsedAlreadyOnThis: 'This id is used already, on this site or another. Nothing was saved: take a new one.',

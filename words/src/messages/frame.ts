@@ -89,7 +89,7 @@ export const frame = {
   everythingSaidOnThisDeviceIsStored: 'Everything said on this device is stored.',
   onTheWay: '{entries} on the way.',
   everythingYouDoIsKeptInThis:
-    ' Everything you do is kept in this browser, also when you close it, and goes out by itself',
+    ' Everything you do is kept in this browser, also when you close it, and is sent automatically',
   waiting2: ' {entries} waiting.',
   itHasBeenSoSince: '{why} It has been so since {clockTime}.{kept}{until}{waiting}',
   whatIsStored: 'What is stored',

@@ -80,4 +80,8 @@ export const packages = {
   point: 'Point',
   maximum: 'Maximum',
   secondElevation: 'Second elevation',
+  singlePoints: 'Single points',
+  ownUse: 'Layout crew',
+  stakeOut: 'Stake out',
+  stakeOutPoint: 'Stake out {name}',
 } as const;

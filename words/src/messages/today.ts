@@ -139,4 +139,6 @@ export const today = {
   workPackage: 'Work package',
   startSiteWalk: 'Start site walk',
   openPairCheck: 'Open pair check',
+  noDesignElevation: 'In plan only: no design elevation',
+  withoutDesignElevation: '{without} of {ofValue} marks without design elevation',
 } as const;

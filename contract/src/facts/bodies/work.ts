@@ -223,6 +223,11 @@ const ItemOptions = {
    * none where it has none.
    */
   surface: Type.Optional(SurfaceOfItem),
+  /**
+   * Where design heights come from: the one design height, the surface, the corners' own, or by rule (own, else
+   * surface, else design). Without it a surface goes before all, lines and roads have their own, others the one.
+   */
+  heights: Type.Optional(Words('design', 'surface', 'own', 'rule')),
 };
 
 /** One mark to set. Its key is stable: item, corner and side. */
@@ -239,6 +244,8 @@ export const MarkPlanBody = closed({
   alsoOffFace: NullableFace,
   onLine: NullableFace,
   designZ: NullableCoordinate,
+  /** Of the point that it is set for. */
+  code: Type.Optional(Type.String({ maxLength: 80 })),
   /** Along a road: where, what is there, what offset and heights lead to, and the direction of the road. */
   road: Type.Optional(
     closed({
@@ -282,7 +289,10 @@ export const PackageBody = closed({
           name: Name,
           e: Coordinate,
           n: Coordinate,
+          /** Its own height. */
           z: Type.Optional(NullableCoordinate),
+          /** What the drawing or list calls its kind. */
+          code: Type.Optional(Type.String({ maxLength: 80 })),
           /** Of the side that leaves it: tangent of a quarter of the arc's angle, positive turning left. */
           bulge: Type.Optional(Type.Number({ minimum: -1000, maximum: 1000 })),
         }),

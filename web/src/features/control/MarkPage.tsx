@@ -1,3 +1,4 @@
+import { controlCorner } from '@idle-marker/records';
 import { msg, partWord, trendProposalWords, VISIT, worded, conditionWords } from '@idle-marker/words';
 import { PaperProgress } from '../../print/PaperProgress.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -6,6 +7,7 @@ import { Card } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { dayAndTime, TIME_ZONE } from '../../ui/time.ts';
 import { TagLife } from './TagLife.tsx';
+import { StakeOut } from '../../packages/StakeOut.tsx';
 import { MarkPhotos } from '../../pole/MarkPhotos.tsx';
 import { type VisitOutcome } from './useVisit.ts';
 import { MarkChart } from './LazyMarkChart.tsx';
@@ -46,6 +48,9 @@ export function MarkPage({ mark, onClose, onRevise, onMoved }: MarkPageProps) {
           >
             {msg('control.cardPdf')}
           </Button>
+          {controlCorner(mark).map((point) => (
+            <StakeOut key={point.name} point={point} />
+          ))}
           <Button onClick={onMoved}>{msg('control.foundMoved')}</Button>
           <Button look="primary" onClick={onRevise}>
             {msg('control.newRevision')}

@@ -4,6 +4,7 @@ import { msg, heightReferenceWords, markToolWords, worded } from '@idle-marker/w
 import { DraftField } from '../../field/DraftField.tsx';
 import { lengthDraft } from '../../field/draft.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Card } from '../../ui/Slip.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { ItemFields } from './ItemFields.tsx';
@@ -58,6 +59,8 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
     save,
     change,
     unclear,
+    withoutHeight,
+    asksPlanOnly,
   } = model;
   return (
     <Dialog
@@ -73,11 +76,12 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
               ? msg('design.countOfMarks', {
                   marks: plans.value.length,
                   unclear: unclear > 0 && msg('design.closerToTheOutlineThanTheOffset', { unclear }),
+                  without: withoutHeight > 0 && msg('design.withoutElevation', { withoutHeight }),
                 })
               : msg('common.noMarksYet')
           }
           onClose={onClose}
-          onSave={() => void save()}
+          onSave={() => void save(false)}
         />
       }
     >
@@ -184,6 +188,15 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
         )}
       </div>
       {plans?.ok && built && <PackagePreview items={built} plans={plans.value} />}
+      {asksPlanOnly && (
+        <Card
+          tone="ochre"
+          title={msg('design.noMarkHasAnElevation')}
+          actions={<Button onClick={() => void save(true)}>{msg('design.makeItInPlanOnly')}</Button>}
+        >
+          {msg('design.itsStakesWouldHaveNoCutOrFill')}
+        </Card>
+      )}
       {(errors.plans ?? shown(errors.items)) && (
         <p className="mt-3 font-medium text-brick">{errors.plans ?? errors.items}</p>
       )}

@@ -11,6 +11,7 @@ import { CornerSource } from './CornerSource.tsx';
 import { cornersDraft, withCorner, withText } from './cornerText.ts';
 import { GridSource } from './GridSource.tsx';
 import { isPath, type DraftItem, type Item, type ReadItem } from './itemDraft.ts';
+import { KnownPoints } from './KnownPoints.tsx';
 import { SaidPlace } from './SaidPlace.tsx';
 
 const ruleChoices = worded(
@@ -68,7 +69,7 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
   const units = useUnits();
   const id = useId();
   const { draft: item, corners, faults } = read;
-  const hasSurface = item.surface !== null && item.rule !== 'rakedPiles';
+  const isOne = item.heights === 'design' || item.heights === 'rule';
   const shown = (fault: string | undefined, { text }: { readonly text: string }) =>
     tried || text !== '' ? fault : undefined;
   return (
@@ -93,10 +94,15 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
           value={item.rule}
           options={ruleChoices()}
           onChange={(rule) =>
-            onChange({ rule, ...(rule === 'bolts' || rule === 'rakedPiles' ? { meaning: 'centre' as const } : {}) })
+            onChange({
+              rule,
+              ...(rule === 'bolts' || rule === 'rakedPiles' ? { meaning: 'centre' as const } : {}),
+              // Where a leaning pile comes through depends on its head: a surface has no say in that.
+              ...(rule === 'rakedPiles' && item.surface ? { heights: 'rule' as const, surface: null } : {}),
+            })
           }
         />
-        {hasSurface || item.rule === 'rakedPiles' ? (
+        {!isOne || item.rule === 'rakedPiles' ? (
           <span className="max-sm:hidden" />
         ) : (
           <DraftField
@@ -108,7 +114,7 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
           />
         )}
       </div>
-      {item.rule !== 'rakedPiles' && <SurfaceHeights read={read} built={built} onChange={onChange} />}
+      <HeightSource read={read} built={built} onChange={onChange} />
       {(item.rule === 'outline' || item.rule === 'linePairs') && (
         <MovedLine read={read} tried={tried} onChange={onChange} onSteps={onSteps} />
       )}
@@ -173,13 +179,17 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
             error={shown(faults.workingZ, item.workingZ)}
             help={msg('design.whereTheAxisComesThroughThereOn')}
           />
-          <DraftField
-            label={msg('design.heightOfTheHeads')}
-            unit={units.unit}
-            draft={item.height}
-            onDraft={(height) => onChange({ height })}
-            error={shown(faults.height, item.height)}
-          />
+          {isOne ? (
+            <DraftField
+              label={msg('design.heightOfTheHeads')}
+              unit={units.unit}
+              draft={item.height}
+              onDraft={(height) => onChange({ height })}
+              error={shown(faults.height, item.height)}
+            />
+          ) : (
+            tried && faults.height && <p className="text-[13px] font-medium text-brick">{faults.height}</p>
+          )}
         </div>
       )}
       <CornerSource
@@ -223,12 +233,22 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
           })
         }
       />
+      <KnownPoints
+        taken={new Set(corners.ok ? corners.value.map(({ name }) => name) : [])}
+        onPoints={(found) =>
+          onChange({
+            corners: found.reduce((draft, corner) => withCorner(draft, corner, units), item.corners),
+            source: item.corners.text.trim() === '' ? msg('design.knownPoints') : item.source,
+            ...(item.corners.text.trim() === '' && item.rule === 'outline' ? { rule: 'points' as const } : {}),
+          })
+        }
+      />
       <label className="mt-2 block text-[13px] text-ink2" htmlFor={id}>
         {msg('design.oneALineNameIn', {
           listed: listedWords()[item.rule],
           axes: units.axes[0] === 'e' ? 'E, N' : 'N, E',
           unit: units.unit,
-          isPath: isPath(item.rule) ? msg('design.thenItsHeightAndArcLeft25') : '',
+          isPath: isPath(item.rule) ? msg('design.thenItsHeightAndArcLeft25') : msg('design.thenItsHeightAndCode'),
         })}
       </label>
       <textarea
@@ -250,74 +270,117 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
 
 type Part = Pick<ItemFieldsProps, 'read' | 'tried' | 'onChange'>;
 
-const ONE_HEIGHT = 'one';
 /** Marks without a height that are named; of more it is told how many. */
 const MOST_NAMED = 6;
 
-/** One design height for all, or what a surface has at each. */
-function SurfaceHeights({ read: { draft }, built, onChange }: Pick<ItemFieldsProps, 'read' | 'built' | 'onChange'>) {
-  const units = useUnits();
+const plainSources = worded((): readonly (readonly [DraftItem['heights'], string])[] => [
+  ['rule', msg('design.ownElevationElseDesign')],
+  ['own', msg('design.ownElevations')],
+  ['design', msg('design.theDesignHeight')],
+]);
+
+/** Where the design heights of an item come from: one for all, the points' own, a surface, or one after the other. */
+function HeightSource({ read, built, onChange }: Pick<ItemFieldsProps, 'read' | 'built' | 'onChange'>) {
+  const { draft } = read;
   const surfaces = useSurfaces();
-  const { surface } = draft;
-  if (surfaces.length === 0 && !surface) return null;
+  const { surface, heights } = draft;
   const open = surface && surfaces.find(({ id }) => id === surfaceId(surface));
-  const heights = surface ? built?.surface?.heights : undefined;
-  const known = heights?.flatMap(({ z }) => (z === null ? [] : [z])) ?? [];
-  const without = [...new Set(heights?.filter(({ z }) => z === null).map(({ key }) => key.split('/')[0]!) ?? [])];
+  const known =
+    draft.rule === 'rakedPiles'
+      ? []
+      : [
+          ...surfaces.map(({ id, label }) => ({ id, label })),
+          ...(surface && !open
+            ? [{ id: surfaceId(surface), label: msg('design.notThereAnyMore', { name: surface.name }) }]
+            : []),
+        ];
   return (
     <div className="mt-3 grid items-end gap-3 sm:grid-cols-4">
-      <Choice
+      <Choice<string>
         className="sm:col-span-2"
         label={msg('design.heightsComeFrom')}
-        value={surface ? surfaceId(surface) : ONE_HEIGHT}
+        value={surface ? `${heights} ${surfaceId(surface)}` : heights}
         options={[
-          [ONE_HEIGHT, msg('design.theDesignHeight')],
-          ...surfaces.map(({ id, label }) => [id, label] as const),
-          ...(surface && !open
-            ? [[surfaceId(surface), msg('design.notThereAnyMore', { name: surface.name })] as const]
-            : []),
+          ...plainSources(),
+          ...known.map(({ id, label }) => [`surface ${id}`, label] as const),
+          ...known.map(({ id, label }) => [`rule ${id}`, msg('design.ownElevationElse', { label })] as const),
         ]}
         onChange={(next) => {
-          const chosen = surfaces.find(({ id }) => id === next);
-          onChange({ surface: chosen ? { drawing: chosen.drawing, name: chosen.name } : null });
+          const [source, id] = next.split(/ (.*)/s) as [DraftItem['heights'], string?];
+          const chosen = surfaces.find((each) => each.id === id);
+          onChange({ heights: source, surface: chosen ? { drawing: chosen.drawing, name: chosen.name } : null });
         }}
       />
-      {surface && (
-        <p className="pb-2 text-[14px] sm:col-span-2" aria-live="polite">
-          {!open ? (
-            <span className="font-medium text-brick">{msg('design.thisSurfaceIsNotThereOrIs')}</span>
-          ) : heights ? (
-            <>
-              {known.length === 0
-                ? msg('design.theSurfaceHasNoHeightAtAny')
-                : msg('design.toAtThesePlaces', {
-                    length: units.length(Math.min(...known)),
-                    length2: units.length(Math.max(...known)),
-                    unit: units.unit,
-                  })}
-              {known.length > 0 && without.length > 0 && (
-                <span className="font-medium text-ochre">
-                  {' '}
-                  {msg('design.noHeightAtOffTheSurface', {
-                    without:
-                      without.length > MOST_NAMED
-                        ? msg('design.ofThem', { without: without.length })
-                        : without.join(', '),
-                  })}
-                </span>
-              )}
-            </>
-          ) : (
-            msg('design.trianglesTo', {
-              triangles: open.summary.triangles,
-              length: units.length(open.summary.low),
-              length2: units.length(open.summary.high),
-              unit: units.unit,
-            })
-          )}
-        </p>
-      )}
+      <p className="pb-2 text-[14px] sm:col-span-2" aria-live="polite">
+        {surface && !open ? (
+          <span className="font-medium text-brick">{msg('design.thisSurfaceIsNotThereOrIs')}</span>
+        ) : (
+          <>
+            <OwnHeights read={read} />
+            {open && <OnSurface open={open} heights={built?.surface?.heights} />}
+          </>
+        )}
+      </p>
     </div>
+  );
+}
+
+/** How many of the points came with a height. */
+function OwnHeights({ read: { draft, corners } }: Pick<ItemFieldsProps, 'read'>) {
+  const units = useUnits();
+  if (!corners.ok || draft.heights === 'design' || draft.heights === 'surface') return null;
+  const own = corners.value.flatMap(({ z = null }) => (z === null ? [] : [z]));
+  if (own.length === 0)
+    return draft.heights === 'own' ? (
+      <span className="font-medium text-ochre">{msg('design.noneHasItsOwnElevation')} </span>
+    ) : null;
+  return (
+    <>
+      {msg('design.haveTheirOwnElevation', {
+        own: own.length,
+        ofValue: corners.value.length,
+        length: units.length(Math.min(...own)),
+        length2: units.length(Math.max(...own)),
+        unit: units.unit,
+      })}{' '}
+    </>
+  );
+}
+
+interface OnSurfaceProps {
+  readonly open: ReturnType<typeof useSurfaces>[number];
+  readonly heights: readonly { readonly key: string; readonly z: number | null }[] | undefined;
+}
+
+function OnSurface({ open, heights }: OnSurfaceProps) {
+  const units = useUnits();
+  if (!heights)
+    return msg('design.trianglesTo', {
+      triangles: open.summary.triangles,
+      length: units.length(open.summary.low),
+      length2: units.length(open.summary.high),
+      unit: units.unit,
+    });
+  const known = heights.flatMap(({ z }) => (z === null ? [] : [z]));
+  const without = [...new Set(heights.filter(({ z }) => z === null).map(({ key }) => key.split('/')[0]!))];
+  if (known.length === 0) return msg('design.theSurfaceHasNoHeightAtAny');
+  return (
+    <>
+      {msg('design.toAtThesePlaces', {
+        length: units.length(Math.min(...known)),
+        length2: units.length(Math.max(...known)),
+        unit: units.unit,
+      })}
+      {without.length > 0 && (
+        <span className="font-medium text-ochre">
+          {' '}
+          {msg('design.noHeightAtOffTheSurface', {
+            without:
+              without.length > MOST_NAMED ? msg('design.ofThem', { without: without.length }) : without.join(', '),
+          })}
+        </span>
+      )}
+    </>
   );
 }
 

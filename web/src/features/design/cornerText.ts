@@ -1,6 +1,6 @@
 /**
- * Corners as lines of text, one a line: name, two coordinates in the site's order and unit, and where wanted height and
- * arc. A line that was written here stands for its corner exactly, for as long as it is as it was written: an arc near
+ * Corners as lines of text, one a line: name, two coordinates in the site's order and unit, and where wanted height,
+ * code and arc. A line that was written here stands for its corner exactly, for as long as it is as it was written: an arc near
  * half a turn could not be told from its rounded radius.
  */
 import { fail, ok, planDistance, type Metres, type PathCorner, type Result } from '@idle-marker/core';
@@ -22,6 +22,11 @@ function arcText(corner: PathCorner, next: PathCorner | undefined, units: Units)
   ];
 }
 
+/** A code stands behind this word: one of digits alone is no height. */
+const CODE = 'code';
+const LONGEST_CODE = 80;
+const CODE_PART = /^code (.+)$/i;
+
 const writeCorners = (corners: readonly PathCorner[], units: Units): string =>
   corners
     .map((corner, i) =>
@@ -29,6 +34,7 @@ const writeCorners = (corners: readonly PathCorner[], units: Units): string =>
         corner.name,
         ...units.axes.map((axis) => units.edit(corner[axis])),
         ...(corner.z === undefined || corner.z === null ? [] : [units.edit(corner.z)]),
+        ...(corner.code ? [`${CODE} ${corner.code}`] : []),
         ...arcText(corner, corners[(i + 1) % corners.length], units),
       ].join(', '),
     )
@@ -103,15 +109,15 @@ const partsOf = (line: string): string[] =>
  * Reads the lines; the sentence names the first line that is not a corner.
  *
  * @param shared the same name may stand twice, as ends of grid lines do
- * @param withMore heights and arcs are understood
+ * @param more what is understood behind the two coordinates
  */
 export const readCorners = (
   draft: CornersDraft,
   units: Units,
   shared: boolean,
-  withMore = false,
+  more: CornerMore = 'none',
 ): Result<PathCorner[], string> =>
-  withBothReadings(units, (watched) => cornersIn(draft, watched, shared, withMore), afterSentence);
+  withBothReadings(units, (watched) => cornersIn(draft, watched, shared, more), afterSentence);
 
 interface Line {
   /** Counted as an editor does. */
@@ -132,29 +138,51 @@ function linesOf({ text, known }: CornersDraft): Line[] {
   });
 }
 
-const NO_CORNER = (withMore: boolean) =>
-  msg('design.isNotANameAndTwoCoordinates', { withMore: withMore ? msg('design.withAHeightAndAnArcWhere') : '' });
+/** What a line may say behind name and place: nothing, a height and a code, or an arc as well. */
+export type CornerMore = 'none' | 'height' | 'arc';
+
+const NO_CORNER = (more: CornerMore) =>
+  msg('design.isNotANameAndTwoCoordinates', {
+    withMore: {
+      none: '',
+      height: msg('design.withAHeightAndACodeWhere'),
+      arc: msg('design.withAHeightAndAnArcWhere'),
+    }[more],
+  });
 
 /** The corner that a line says, its arc apart. */
 function cornerOn(
   { text, known, isNamedAnew }: Line,
   units: Units,
-  withMore: boolean,
+  more: CornerMore,
 ): Result<{ corner: PathCorner; arc: Arc | null }, string> {
   const [name = '', ...rest] = partsOf(text);
-  const found = rest.map((part) => ARC.exec(part)).find((each) => each !== null) ?? null;
-  if (known && (withMore || (!known.corner.bulge && (known.corner.z ?? null) === null))) {
-    const { bulge: _bulge, ...corner } = known.corner;
+  const found = (more === 'arc' && rest.map((part) => ARC.exec(part)).find((each) => each !== null)) || null;
+  if (known && (more === 'arc' || !known.corner.bulge)) {
+    const { bulge: _bulge, ...whole } = known.corner;
+    const corner = more === 'none' ? { name: whole.name, e: whole.e, n: whole.n } : whole;
     return ok({ corner: isNamedAnew ? { ...corner, name } : corner, arc: found && arcOf(found, units) });
   }
-  const figures = rest.filter((part) => !withMore || part !== found?.[0]).map((part) => units.readLength(part));
-  if (figures.some((figure) => figure === null) || figures.length < 2 || figures.length > (withMore ? 3 : 2))
-    return fail(NO_CORNER(withMore));
+  const said = rest.map((part) => CODE_PART.exec(part)?.[1]).find((each) => each !== undefined);
+  const figures = rest
+    .filter((part) => part !== found?.[0] && (more === 'none' || !CODE_PART.test(part)))
+    .map((part) => units.readLength(part));
+  if (figures.some((figure) => figure === null) || figures.length < 2 || figures.length > (more === 'none' ? 2 : 3))
+    return fail(NO_CORNER(more));
   const [first, second, z] = figures as number[];
   const [e, n] = units.axes[0] === 'e' ? [first!, second!] : [second!, first!];
   const arc = found && arcOf(found, units);
   if (arc && !(arc.radius > 0)) return fail(msg('design.hasAnArcWithoutARadius'));
-  return ok({ corner: { name, e, n, ...(z === undefined ? {} : { z }) }, arc });
+  return ok({
+    corner: {
+      name,
+      e,
+      n,
+      ...(z === undefined ? {} : { z }),
+      ...(said === undefined ? {} : { code: said.trim().slice(0, LONGEST_CODE) }),
+    },
+    arc,
+  });
 }
 
 const arcOf = ([, way, radius, long]: RegExpExecArray, units: Units): Arc => ({
@@ -174,16 +202,11 @@ function bulgeOf({ left, radius, long }: Arc, chord: Metres): number | null {
   return (left ? 1 : -1) * Math.tan((long ? 2 * Math.PI - 2 * half : 2 * half) / 4);
 }
 
-function cornersIn(
-  draft: CornersDraft,
-  units: Units,
-  shared: boolean,
-  withMore: boolean,
-): Result<PathCorner[], string> {
+function cornersIn(draft: CornersDraft, units: Units, shared: boolean, more: CornerMore): Result<PathCorner[], string> {
   const lines = linesOf(draft);
   const read: { readonly corner: PathCorner; readonly arc: Arc | null }[] = [];
   for (const line of lines) {
-    const each = cornerOn(line, units, withMore);
+    const each = cornerOn(line, units, more);
     if (!each.ok)
       return fail(msg('design.line', { number: line.number, text: line.text.slice(0, 40), error: each.error }));
     if (!shared && read.some(({ corner }) => corner.name === each.value.corner.name))

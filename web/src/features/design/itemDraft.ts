@@ -1,6 +1,7 @@
 /** One item of a package as it is typed, and what it amounts to. */
 import { RADIANS_PER_DEGREE, type PathCorner, type Result } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
+import { heightsOfItem } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
 import type { SurfaceChoice } from '../../drawings/useSurfaces.ts';
 import type { Units } from '../../field/useUnits.ts';
@@ -19,7 +20,8 @@ export interface DraftItem {
   readonly source: string;
   readonly drawing: string | null;
   readonly grid: string | null;
-  /** Heights come from this surface instead of the one height; null for the one height. */
+  /** Where heights come from; the surface is that of `surface`. */
+  readonly heights: NonNullable<Item['heights']>;
   readonly surface: SurfaceChoice | null;
   /** The line that is marked lies outside or inside of the one that is given. */
   readonly moved: readonly { readonly by: Draft<number>; readonly way: 'outward' | 'inward'; readonly why: MoveWhy }[];
@@ -49,6 +51,7 @@ export const EMPTY_ITEM: DraftItem = {
   source: 'typed',
   drawing: null,
   grid: null,
+  heights: 'rule',
   surface: null,
   moved: [],
   spacing: typed(''),
@@ -85,6 +88,7 @@ export function itemDraftOf(item: Item, units: Units, drawingOf: (revision: stri
     source: item.source,
     drawing: item.drawing ?? null,
     grid: item.grid ?? null,
+    heights: heightsOfItem(item),
     surface: item.surface && surfaceIn !== null ? { drawing: surfaceIn, name: item.surface.name } : null,
     moved: (item.moved ?? []).map(({ outward, why }) => ({
       by: lengthDraft(Math.abs(outward), units),
@@ -147,7 +151,7 @@ const positive = (value: number | null): value is number => value !== null && va
 
 export function readItem(draft: DraftItem, units: Units): ReadItem {
   const { rule } = draft;
-  const corners = readCorners(draft.corners, units, rule === 'lineEnds', isPath(rule));
+  const corners = readCorners(draft.corners, units, rule === 'lineEnds', isPath(rule) ? 'arc' : 'height');
   const z = isEmpty(draft.height) ? null : lengthOf(draft.height, units);
   const faults: { -readonly [K in keyof ReadItem['faults']]: ReadItem['faults'][K] } = {};
   if (!isEmpty(draft.height) && z === null) faults.height = msg('design.giveAHeightOrLeaveItEmpty');
@@ -199,7 +203,10 @@ export function readItem(draft: DraftItem, units: Units): ReadItem {
     const workingZ = lengthOf(draft.workingZ, units);
     if (!(draft.ratio.trim() !== '' && ratio > 0)) faults.ratio = msg('design.sayHowFarDownItGoesFor');
     if (workingZ === null) faults.workingZ = msg('design.giveTheLevelThatThePilesAre');
-    if (z === null) faults.height ??= msg('design.giveTheHeightOfThePileHeads');
+    const headOf = (own: number | null) =>
+      draft.heights === 'design' ? z : draft.heights === 'own' ? own : (own ?? z);
+    if (corners.ok && corners.value.some((head) => headOf(head.z ?? null) === null))
+      faults.height ??= msg('design.giveTheHeightOfThePileHeads');
     if (ratio > 0 && workingZ !== null) options.rake = { azimuthDeg: azimuth ?? 0, ratio, workingZ };
   }
   const isGood = corners.ok && Object.keys(faults).length === 0;
@@ -215,6 +222,7 @@ export function readItem(draft: DraftItem, units: Units): ReadItem {
           designZ: z,
           corners: corners.value,
           source: draft.source,
+          heights: draft.heights,
           ...options,
           ...(draft.drawing === null ? {} : { drawing: draft.drawing }),
           ...(draft.grid === null ? {} : { grid: draft.grid }),

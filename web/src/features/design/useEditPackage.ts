@@ -52,6 +52,8 @@ export function useEditPackage({
   const [reach, setReach] = useState<Draft<number>>(() => lengthDraft(before?.ground?.reach ?? 1, units));
   const reachRead = lengthOf(reach, units);
   const [tried, setTried] = useState(false);
+  /** It would give no cut and fill at all: that is asked about before it is made. */
+  const [askedPlanOnly, setAskedPlanOnly] = useState(false);
   const offsetRead = lengthOf(offset, units);
   const round = offsetRead !== null && offsetRead > 0 ? roundBeside(offsetRead, units.lengthUnit) : null;
   const read = useMemo(() => items.map((item) => readItem(item, units)), [items, units]);
@@ -86,9 +88,12 @@ export function useEditPackage({
   };
   const faulty = Object.values(errors).some((error) => error !== null) || plans === null;
   const shown = (error: string | null) => (tried ? error : null);
-  const save = async () => {
+  const withoutHeight = plans?.ok ? plans.value.filter(({ designZ }) => designZ === null).length : 0;
+  const isPlanOnly = plans?.ok === true && withoutHeight === plans.value.length;
+  const save = async (inPlanOnly: boolean) => {
     setTried(true);
     if (faulty || !plans?.ok || !built) return;
+    if (isPlanOnly && !inPlanOnly) return setAskedPlanOnly(true);
     const body: Package = {
       name: name.trim(),
       crew: crew.trim(),
@@ -108,6 +113,7 @@ export function useEditPackage({
   };
   const change = (i: number, next: Partial<DraftItem>) => {
     setItems(items.map((item, j) => (i === j ? { ...item, ...next } : item)));
+    setAskedPlanOnly(false);
     // Heights of a surface are those of no floor, until somebody says so.
     if (next.surface && heightReference === 'finishedFloor') setHeightReference('surface');
   };
@@ -151,6 +157,8 @@ export function useEditPackage({
     save,
     change,
     unclear,
+    withoutHeight,
+    asksPlanOnly: askedPlanOnly && isPlanOnly,
   };
 }
 

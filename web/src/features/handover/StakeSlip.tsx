@@ -1,7 +1,15 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Fact } from '@idle-marker/contract';
-import { conventionFor, memberName, stakeAsSet, stakeReading, writingBody, type RoundStop } from '@idle-marker/records';
+import {
+  conventionFor,
+  markCorner,
+  memberName,
+  stakeAsSet,
+  stakeReading,
+  writingBody,
+  type RoundStop,
+} from '@idle-marker/records';
 import { msg, crewWords, allLanguages, stakeNoticeWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -9,6 +17,7 @@ import { Choice } from '../../ui/Field.tsx';
 import { LINK } from '../../ui/link.ts';
 import { Card } from '../../ui/Slip.tsx';
 import { clockTime } from '../../ui/time.ts';
+import { StakeOut } from '../../packages/StakeOut.tsx';
 import { MarkPhotos } from '../../pole/MarkPhotos.tsx';
 import { LathPicture } from './LathPicture.tsx';
 import { ReadingCard } from '../../stakes/ReadingCard.tsx';
@@ -56,6 +65,7 @@ export function StakeSlip({ work, stop: { plan, mark, standing, report, outdated
           </p>
         </div>
         <div className="flex flex-wrap gap-2">
+          <StakeOut point={markCorner(mark)} />
           <Button onClick={() => setReporting(true)}>{msg('handover.goneOrHit')}</Button>
           <Button look="primary" onClick={() => setWriting(true)}>
             {msg('handover.writeIt')}

@@ -3,6 +3,7 @@ import type { PlanPoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import {
   alikeName,
+  builtCorner,
   clearanceOf,
   controlFromBuilt,
   heightOverSurface,
@@ -15,6 +16,7 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { StakeOut } from '../../packages/StakeOut.tsx';
 import { TakeBack } from '../../pole/TakeBack.tsx';
 
 /** Beyond this nobody asks how much room is left. */
@@ -159,6 +161,7 @@ export function BuiltTable({ facts, byFact, code }: BuiltTableProps) {
                         {msg('structure.asControl')}
                       </Button>
                     )}
+                    <StakeOut point={builtCorner(fact)} />
                     <TakeBack fact={fact} />
                   </span>
                 </td>

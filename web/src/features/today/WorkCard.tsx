@@ -55,6 +55,7 @@ export function WorkCard({ progress }: { progress: readonly PackageProgress[] })
                   >
                     {work.body.name}
                   </Link>
+                  <WithoutHeight plans={work.body.plans} />
                 </td>
                 <td className={TD}>{within(work.body.class)}</td>
                 <td className={TD_WORD}>
@@ -70,6 +71,19 @@ export function WorkCard({ progress }: { progress: readonly PackageProgress[] })
         </table>
       )}
     </section>
+  );
+}
+
+/** Of a package whose marks get no cut and fill, or not all of them. */
+function WithoutHeight({ plans }: { plans: PackageProgress['work']['body']['plans'] }) {
+  const without = plans.filter(({ designZ }) => designZ === null).length;
+  if (without === 0) return null;
+  return (
+    <span className="block text-[13px] text-ochre">
+      {without === plans.length
+        ? msg('today.noDesignElevation')
+        : msg('today.withoutDesignElevation', { without, ofValue: plans.length })}
+    </span>
   );
 }
 

@@ -35,6 +35,17 @@ export const design: BritishOf<typeof whole> = {
   thenItsHeightAndArcLeft25: ', then its level, and “arc left 25” where an arc of that radius leaves it',
   heightsComeFrom: 'Level source',
   theDesignHeight: 'One design level',
+  withoutElevation: ', {withoutHeight} without level',
+  noMarkHasAnElevation: 'No mark of this package has a design level',
+  itsStakesWouldHaveNoCutOrFill:
+    'Its stakes would have no cut or fill. Enter a design level or choose another level source, or make it in plan only.',
+  ownElevationElseDesign: 'Own level, else design level',
+  ownElevations: 'Each point’s own level',
+  ownElevationElse: 'Own level, else {label}, else design level',
+  noneHasItsOwnElevation: 'None of these points has its own level.',
+  haveTheirOwnElevation: '{own} of {ofValue} points have their own level, {length} to {length2} {unit}.',
+  thenItsHeightAndCode: ', then its level and “code VALVE” where it has them',
+  withAHeightAndACodeWhere: ', with a level and a code where wanted',
   thisSurfaceIsNotThereOrIs:
     'This surface isn’t there, or is still being read: choose another, or give one design level.',
   noHeightAtOffTheSurface: 'No level at {without}: off the surface.',

@@ -13,4 +13,6 @@ export const today: BritishOf<typeof whole> = {
   somethingHappenedAtTheInstrumentSince: 'Something happened at the instrument since the last check sight.',
   minutesSinceTheLastProof: '{minutes} minutes since the last check sight.',
   heightDatum: 'Level datum',
+  noDesignElevation: 'In plan only: no design level',
+  withoutDesignElevation: '{without} of {ofValue} marks without design level',
 };

@@ -1,0 +1,25 @@
+import { useNavigate } from 'react-router';
+import type { Corner } from '@idle-marker/core';
+import { withSinglePoint } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
+import { useSite } from '../site/SiteContext.tsx';
+import { Button } from '../ui/Button.tsx';
+
+/** Stakes back to a point that has coordinates: it comes into the package of single points, and Mark opens at it. */
+export function StakeOut({ point }: { point: Corner }) {
+  const { id, state, say } = useSite();
+  const navigate = useNavigate();
+  const names = { package: msg('packages.singlePoints'), crew: msg('packages.ownUse'), prefix: 'SP' };
+  const go = async () => {
+    const added = withSinglePoint(state, point, names, state.settings.lengthUnit);
+    if (!added.ok) return;
+    const { key, body, before } = added.value;
+    const [fact] = body ? await say({ type: 'package', body }) : [before];
+    void navigate(`/sites/${id}/mark?package=${fact!.id}&mark=${encodeURIComponent(key)}`);
+  };
+  return (
+    <Button look="quiet" aria-label={msg('packages.stakeOutPoint', { name: point.name })} onClick={() => void go()}>
+      {msg('packages.stakeOut')}
+    </Button>
+  );
+}
