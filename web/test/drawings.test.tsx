@@ -413,7 +413,7 @@ describe('a package', () => {
     await user.type(screen.getByLabelText('Design elevation (m)'), '5');
     await user.click(screen.getByRole('button', { name: 'Make package' }));
     await waitFor(() => expect(said()).toHaveLength(1));
-    const [{ body }] = said() as [{ body: FactBody<'package'> }];
+    const body = said()[0]!.body as FactBody<'package'>;
     expect(body.plans.map(({ corner, designZ, code }) => [corner, designZ, code])).toEqual([
       ['C1', 5.25, '12'],
       ['C2', 5, undefined],

@@ -2,6 +2,7 @@
 export {
   alternativesFor,
   heightsOfItem,
+  usualHeights,
   hubPlans,
   surfacePlaces,
   isForPlan,

@@ -83,7 +83,10 @@ const chainageLabel = (unit: LengthUnit) => (chainage: Metres) =>
 
 /** Where an item's design heights come from; what was kept before there was a choice is as it was. */
 export const heightsOfItem = ({ heights, surface, rule }: Pick<Item, 'heights' | 'surface' | 'rule'>) =>
-  heights ?? (surface ? 'surface' : rule === 'along' || rule === 'road' ? 'rule' : 'design');
+  heights ?? usualHeights(rule, surface !== undefined);
+
+export const usualHeights = (rule: Item['rule'], hasSurface: boolean): NonNullable<Item['heights']> =>
+  hasSurface ? 'surface' : rule === 'along' || rule === 'road' ? 'rule' : 'design';
 
 /** The design height of a point, from its own and that of the surface; null where there is none. */
 function designHeight(item: Item, own: Metres | null, surface: Metres | null): Metres | null {

@@ -1,7 +1,7 @@
 /** One item of a package as it is typed, and what it amounts to. */
 import { RADIANS_PER_DEGREE, type PathCorner, type Result } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
-import { heightsOfItem } from '@idle-marker/records';
+import { heightsOfItem, usualHeights } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
 import type { SurfaceChoice } from '../../drawings/useSurfaces.ts';
 import type { Units } from '../../field/useUnits.ts';
@@ -222,7 +222,7 @@ export function readItem(draft: DraftItem, units: Units): ReadItem {
           designZ: z,
           corners: corners.value,
           source: draft.source,
-          heights: draft.heights,
+          ...(draft.heights === usualHeights(rule, draft.surface !== null) ? {} : { heights: draft.heights }),
           ...options,
           ...(draft.drawing === null ? {} : { drawing: draft.drawing }),
           ...(draft.grid === null ? {} : { grid: draft.grid }),
