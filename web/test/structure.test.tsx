@@ -1,3 +1,4 @@
+import type { FactBody } from '@idle-marker/contract';
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { useState } from 'react';
 import { screen, waitFor, within } from '@testing-library/react';
@@ -281,6 +282,30 @@ describe('on a line', () => {
     await user.selectOptions(screen.getByLabelText('To'), 'K1');
     expect(screen.getByText('A line runs between two different points.')).toBeTruthy();
     expect(screen.getByText('No line is chosen')).toBeTruthy();
+  });
+
+  it('is staked along and off in five entries, the next a step on in two', async () => {
+    const story = site();
+    story.station('S1');
+    const { user } = show(story, <OnLine />);
+    await user.type(screen.getByLabelText('Start elevation (m)'), '5');
+    await user.type(screen.getByLabelText('End elevation (m)'), '5.6');
+    await user.type(screen.getByLabelText(/^Go to: distance along/), '3');
+    // Nothing typed for the second distance is no nought.
+    expect(screen.queryByRole('button', { name: /^Stake A/ })).toBeNull();
+    await user.type(screen.getByLabelText(/^Go to: offset/), '2');
+    await user.click(screen.getByRole('button', { name: 'Stake A 3 R2, 5.150 m' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    const plansSaid = () => (said().at(-1)!.body as FactBody<'package'>).plans;
+    expect(plansSaid()).toMatchObject([
+      { name: 'SP-A 3 R2', place: { e: 3992, n: 7993 }, designZ: expect.closeTo(5.15, 6) },
+    ]);
+    await user.type(screen.getByLabelText('Step along (m)'), '1.5');
+    await user.click(screen.getByRole('button', { name: 'Next, 1.5 m on' }));
+    await user.click(screen.getByRole('button', { name: 'Stake A 4.5 R2, 5.225 m' }));
+    await waitFor(() => expect(said()).toHaveLength(2));
+    // This page keeps the site as it began: the package is made anew each time.
+    expect(plansSaid().map(({ name }) => name)).toEqual(['SP-A 4.5 R2']);
   });
 
   it('an arc between two points says which way it turns, and which side is which', async () => {

@@ -26,6 +26,7 @@ export {
   drawnSide,
   marksAlongPath,
   measuredAgainstSide,
+  pointOnSide,
   pathOf,
   pointOnPath,
   type AgainstSide,

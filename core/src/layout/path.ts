@@ -9,7 +9,7 @@ import { wrapTurn } from '../quantity/angle.ts';
 import type { Metres, Radians } from '../quantity/unit.ts';
 import { fail, ok, type Result } from '../result.ts';
 import type { Corner, HubPlan } from './outline.ts';
-import { measuredAgainstLine, type AgainstLine } from './referenceLine.ts';
+import { measuredAgainstLine, pointOnReferenceLine, type AgainstLine } from './referenceLine.ts';
 import { measuredAgainstArc, pointOnReferenceArc, referenceArc, type ReferenceArc } from './referenceArc.ts';
 
 export interface PathCorner extends Corner {
@@ -195,6 +195,24 @@ export function measuredAgainstSide({ from, to, bulge }: ReferenceSide, point: S
     heightDifference: position !== 'on' || z === null || point.z === null ? null : point.z - z,
     azimuth: pointOnPath(path.value, Math.min(Math.max(chainage, 0), path.value.length), 0)!.azimuth,
   };
+}
+
+/**
+ * The place so far along one side and to the right of it, with the height of its grade. A straight one is carried on
+ * beyond its ends; null beyond the ends of an arc, and where the side has no length.
+ */
+export function pointOnSide({ from, to, bulge }: ReferenceSide, along: Metres, right: Metres): SitePoint | null {
+  if (Math.abs(bulge) < FLAT)
+    return pointOnReferenceLine({ from, to, heightMode: 'grade', startChainage: 0 }, along, right, 0);
+  const path = pathOf(
+    [
+      { ...from, name: 'from', bulge },
+      { ...to, name: 'to' },
+    ],
+    false,
+  );
+  const found = path.ok ? pointOnPath(path.value, along, right) : null;
+  return found && { e: found.e, n: found.n, z: found.z };
 }
 
 /** Length of a side, and places along it for it to be drawn by, its ends among them. */

@@ -6,7 +6,13 @@ import { useSite } from '../site/SiteContext.tsx';
 import { Button } from '../ui/Button.tsx';
 
 /** Stakes back to a point that has coordinates: it comes into the package of single points, and Mark opens at it. */
-export function StakeOut({ point }: { point: Corner }) {
+interface StakeOutProps {
+  readonly point: Corner;
+  readonly look?: 'quiet' | 'plain';
+  readonly label?: string;
+}
+
+export function StakeOut({ point, look = 'quiet', label }: StakeOutProps) {
   const { id, state, say } = useSite();
   const navigate = useNavigate();
   const names = { package: msg('packages.singlePoints'), crew: msg('packages.ownUse'), prefix: 'SP' };
@@ -18,8 +24,12 @@ export function StakeOut({ point }: { point: Corner }) {
     void navigate(`/sites/${id}/mark?package=${fact!.id}&mark=${encodeURIComponent(key)}`);
   };
   return (
-    <Button look="quiet" aria-label={msg('packages.stakeOutPoint', { name: point.name })} onClick={() => void go()}>
-      {msg('packages.stakeOut')}
+    <Button
+      look={look}
+      aria-label={label ?? msg('packages.stakeOutPoint', { name: point.name })}
+      onClick={() => void go()}
+    >
+      {label ?? msg('packages.stakeOut')}
     </Button>
   );
 }

@@ -241,6 +241,8 @@ export const design = {
   oneALineNameIn: '{listed}, one a line: name, {axes} in {unit}{isPath}',
   heightsComeFrom: 'Elevation source',
   theDesignHeight: 'One design elevation',
+  originAt: '{a}-{one} at control mark',
+  secondPointAt: 'Second point at control mark',
   controlMarks: 'Control marks',
   measuredPoints: 'As-built points',
   marksAsSet: 'Marks as set',

@@ -36,6 +36,7 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
     a,
     one,
     place,
+    fromControl,
     family,
   } = useEditGrid({ grid, onClose });
   return (
@@ -92,6 +93,7 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
           />
           {family('letters', msg('design.lettered'))}
           {family('numbers', msg('design.numbered'))}
+          {fromControl('origin', msg('design.originAt', { a, one }))}
           {place('origin', 0, msg('design.whereMeets', { a, one }))}
           {place('origin', 1, msg('design.whereMeets', { a, one }))}
           <Choice
@@ -112,6 +114,7 @@ export function EditGrid({ grid, onClose }: { grid: Fact<'grid'> | null; onClose
             />
           ) : (
             <>
+              {fromControl('second', msg('design.secondPointAt'))}
               {place('second', 0, msg('design.ofAPlaceAlong', { a }))}
               {place('second', 1, msg('design.ofAPlaceAlong', { a }))}
             </>

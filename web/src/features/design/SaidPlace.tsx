@@ -92,6 +92,9 @@ interface OffLine {
   readonly distance: string;
 }
 
+/** A length without a sign, or nothing yet. */
+const isBare = (text: string, value: number | null): boolean => text.trim() === '' || (value !== null && value >= 0);
+
 function InGrid({ grid, count, onPlace }: { grid: ColumnGrid; count: number; onPlace(corner: Corner): void }) {
   const units = useUnits();
   const neighbours = (label: string) => {
@@ -105,7 +108,8 @@ function InGrid({ grid, count, onPlace }: { grid: ColumnGrid; count: number; onP
   });
   const [first, setFirst] = useState(() => start(grid.numbers));
   const [second, setSecond] = useState(() => start(grid.letters));
-  const distances = [first, second].map((each) => (each.distance.trim() === '' ? 0 : units.readLength(each.distance)));
+  // Nothing typed is nothing said: on the line itself is 0.
+  const distances = [first, second].map((each) => units.readLength(each.distance));
   const place =
     distances[0] === null || distances[1] === null || distances.some((each) => each! < 0)
       ? null
@@ -116,10 +120,9 @@ function InGrid({ grid, count, onPlace }: { grid: ColumnGrid; count: number; onP
         label={msg('design.offBy')}
         unit={units.unit}
         value={value.distance}
-        placeholder="0"
         inputMode="decimal"
         onChange={(event) => set({ ...value, distance: event.target.value })}
-        error={distances[i] === null || distances[i]! < 0 ? msg('design.giveALengthTheOtherSideIs') : null}
+        error={isBare(value.distance, distances[i]!) ? null : msg('design.giveALengthTheOtherSideIs')}
       />
       <Choice
         label={msg('design.fromLine')}
@@ -187,16 +190,15 @@ function AlongLine({
   );
   if (!start || !end || named.length < 2)
     return <p className="mt-2 text-[14px] text-ink2">{msg('design.thereAreNoTwoPointsYetTo')}</p>;
-  const size = (text: string) => (text.trim() === '' ? 0 : units.readLength(text));
-  const [alongRead, offRead] = [size(along), size(off)];
+  const [alongRead, offRead] = [units.readLength(along), units.readLength(off)];
   const isGood = alongRead !== null && offRead !== null && alongRead >= 0 && offRead >= 0;
   const at = (toSide: 'right' | 'left') =>
     isGood
       ? pointAlongOff(start, end, way === 'after' ? alongRead : -alongRead, toSide === 'right' ? offRead : -offRead)
       : null;
   const options = named.map((point, i) => [String(i), point.name] as const);
-  const bare = (value: number | null) =>
-    value === null || value < 0 ? msg('design.giveALengthWithoutASignThe') : null;
+  const bare = (text: string, value: number | null) =>
+    isBare(text, value) ? null : msg('design.giveALengthWithoutASignThe');
   return (
     <>
       <div className="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4">
@@ -208,10 +210,9 @@ function AlongLine({
           label={msg('design.alongIt')}
           unit={units.unit}
           value={along}
-          placeholder="0"
           inputMode="decimal"
           onChange={(event) => setAlong(event.target.value)}
-          error={bare(alongRead)}
+          error={bare(along, alongRead)}
         />
         <Choice
           label={msg('design.measured2')}
@@ -226,10 +227,9 @@ function AlongLine({
           label={msg('design.offIt')}
           unit={units.unit}
           value={off}
-          placeholder="0"
           inputMode="decimal"
           onChange={(event) => setOff(event.target.value)}
-          error={bare(offRead)}
+          error={bare(off, offRead)}
         />
         <Choice
           label={msg('design.ofTheGivenOne')}

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { affectedByGrid, alikeName, gridOf, sameAsBefore } from '@idle-marker/records';
+import { affectedByGrid, alikeName, controlCorner, gridOf, sameAsBefore } from '@idle-marker/records';
 import { msg, designFaultWords } from '@idle-marker/words';
 import type { Said } from '../../data/ledger.ts';
 import { newId } from '../../data/uuid.ts';
@@ -8,9 +8,10 @@ import { gridScene } from '../../board/gridScene.ts';
 import { joinScenes } from '../../board/scene.ts';
 import { controlScene, outlineScene } from '../../board/siteScene.ts';
 import { DraftField } from '../../field/DraftField.tsx';
+import { lengthDraft, typed, type Draft } from '../../field/draft.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
-import { Field } from '../../ui/Field.tsx';
+import { Choice, Field } from '../../ui/Field.tsx';
 import { canBeBrought } from './Compared.tsx';
 import { useBrought } from './useBrought.ts';
 import { gridDraft, readGrid, type DraftFault, type FamilyDraft, type GridDraft } from './gridDraft.ts';
@@ -22,6 +23,7 @@ export function useEditGrid({
 }: Pick<{ grid: Fact<'grid'> | null; onClose(): void }, 'grid' | 'onClose'>) {
   const { state, say } = useSite();
   const units = useUnits();
+  const control = useMemo(() => state.control.flatMap(controlCorner), [state.control]);
   const [draft, setDraft] = useState(() => gridDraft(grid?.body ?? null, units));
   const [source, setSource] = useState(grid?.body.source ?? 'typed');
   const [tried, setTried] = useState(false);
@@ -92,6 +94,24 @@ export function useEditGrid({
       error={error(of === 'origin' ? 'origin' : 'direction')}
     />
   );
+  /** A control mark whose place it is, instead of figures that are typed. */
+  const fromControl = (of: 'origin' | 'second', label: string) =>
+    control.length === 0 ? null : (
+      <Choice
+        label={label}
+        value={
+          control.find((mark) => units.axes.every((axis, i) => (draft[of][i] as Draft<number>).exact === mark[axis]))
+            ?.name ?? ''
+        }
+        options={[['', msg('design.typedCoordinates')], ...control.map(({ name }) => [name, name] as const)]}
+        onChange={(name) => {
+          const mark = control.find((each) => each.name === name);
+          change({
+            [of]: units.axes.map((axis) => (mark ? lengthDraft(mark[axis], units) : typed(''))),
+          });
+        }}
+      />
+    );
   const family = (of: 'letters' | 'numbers', what: string) => (
     <>
       <Field
@@ -117,6 +137,7 @@ export function useEditGrid({
   );
   return {
     units,
+    fromControl,
     draft,
     setDraft,
     setSource,

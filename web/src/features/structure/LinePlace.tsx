@@ -22,7 +22,8 @@ import { lineAt, type ChosenLine } from './lineChoices.ts';
 import { MarkWays } from '../../pole/MarkWays.tsx';
 import { MeasuringNotice } from '../../pole/MeasuringNotice.tsx';
 import { TakeBack } from '../../pole/TakeBack.tsx';
-import { useLinePlace, isArc, kindOf } from './useLinePlace.ts';
+import { StakeOut } from '../../packages/StakeOut.tsx';
+import { useLinePlace, isArc, kindOf, type LinePlaceModel } from './useLinePlace.ts';
 import { LineSource } from './LineSource.tsx';
 
 /** A touch this near to a line means it, pixels. */
@@ -46,6 +47,7 @@ export function Place() {
     second,
     alongWanted,
     offWanted,
+    goalPoint,
     live,
     toSecond,
     noise,
@@ -73,9 +75,13 @@ export function Place() {
     if (touched) setFirst(touched.id);
   };
   const rows = lineDifferences(state).slice(-12).reverse();
+  // What is not said is not gone to: along alone leads along, off alone to its line.
   const togo =
-    live && alongWanted !== null && offWanted !== null
-      ? { ahead: alongWanted - live.chainage, right: offWanted - live.offset }
+    live && (alongWanted !== null || offWanted !== null)
+      ? {
+          ahead: alongWanted === null ? null : alongWanted - live.chainage,
+          right: offWanted === null ? null : offWanted - live.offset,
+        }
       : null;
   return (
     <>
@@ -141,12 +147,26 @@ export function Place() {
                 </p>
                 {togo && (
                   <p className="text-[17px] leading-snug font-semibold">
-                    {msg('structure.alongTheLineToTheOfIt', {
-                      gradeWord: moveGradeWords()[moveGrade(Math.hypot(togo.ahead, togo.right), 0.005)],
-                      length: units.length(Math.abs(togo.ahead)),
-                      ahead: togo.ahead >= 0 ? 'ahead' : 'back',
-                      length2: units.length(Math.abs(togo.right)),
-                      right: togo.right >= 0 ? 'right' : 'left',
+                    {msg('structure.stillToGo', {
+                      gradeWord: moveGradeWords()[moveGrade(Math.hypot(togo.ahead ?? 0, togo.right ?? 0), 0.005)],
+                      moves: [
+                        ...(togo.ahead === null
+                          ? []
+                          : [
+                              msg('structure.alongTheLine', {
+                                length: units.length(Math.abs(togo.ahead)),
+                                ahead: togo.ahead >= 0 ? 'ahead' : 'back',
+                              }),
+                            ]),
+                        ...(togo.right === null
+                          ? []
+                          : [
+                              msg('structure.toTheSideOfIt', {
+                                length: units.length(Math.abs(togo.right)),
+                                right: togo.right >= 0 ? 'right' : 'left',
+                              }),
+                            ]),
+                      ].join(', '),
                     })}
                   </p>
                 )}
@@ -170,7 +190,7 @@ export function Place() {
           <PolePad
             distance={live ? Math.abs(live.offset) : null}
             busy={busy}
-            onWalk={() => line && void shooting.walk(line.side.from, true)}
+            onWalk={() => line && void shooting.walk(goalPoint ?? line.side.from, true)}
           />
         </section>
         <Slip
@@ -195,6 +215,7 @@ export function Place() {
             <MeasuringNotice measuring={measuring} />
           </div>
           <LineSource model={model} />
+          <StakeOnLine model={model} />
           {line && (
             <p className="mt-2 text-[13px] text-ink2">
               {isArc(line) ? (
@@ -262,6 +283,29 @@ export function Place() {
       </div>
       <TypedReading title={msg('structure.readingAt2', { usual })} />
     </>
+  );
+}
+
+/** The place that is gone to becomes a mark; the next one lies a step farther along. */
+function StakeOnLine({ model: { goalPoint, step, goOn, units } }: { readonly model: LinePlaceModel }) {
+  if (!goalPoint) return null;
+  return (
+    <div className="mt-3 flex flex-wrap items-center gap-2">
+      <StakeOut
+        point={goalPoint}
+        look="plain"
+        label={msg('structure.stakeGoal', {
+          name: goalPoint.name,
+          elevation:
+            goalPoint.z === null || goalPoint.z === undefined ? '' : `, ${units.length(goalPoint.z)} ${units.unit}`,
+        })}
+      />
+      {step !== null && step !== 0 && (
+        <Button look="quiet" onClick={() => goOn(step)}>
+          {msg('structure.nextAlong', { step: units.edit(step), unit: units.unit })}
+        </Button>
+      )}
+    </div>
   );
 }
 

@@ -161,6 +161,13 @@ export function LineSource({ model }: { readonly model: LinePlaceModel }) {
         />
       </div>
       <Field
+        label={msg('structure.stepAlong')}
+        unit={units.unit}
+        value={wanted.step}
+        inputMode="decimal"
+        onChange={(event) => setWanted({ ...wanted, step: event.target.value })}
+      />
+      <Field
         label={msg('common.name')}
         value={name}
         placeholder={usual}

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { bulgeOf, measuredAgainstSide, type ReferenceSide } from '@idle-marker/core';
+import { bulgeOf, measuredAgainstSide, pointOnSide, type Corner, type ReferenceSide } from '@idle-marker/core';
 import { gridOf, nextNumbered } from '@idle-marker/records';
 import { msg, offLineParts } from '@idle-marker/words';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
@@ -54,11 +54,9 @@ export function useLinePlace() {
     readonly along: string;
     readonly off: string;
     readonly side: 'right' | 'left';
-  }>('line wanted', {
-    along: '',
-    off: '',
-    side: 'right',
-  });
+    /** By which the next one lies farther along. */
+    readonly step: string;
+  }>('line goal', { along: '', off: '', side: 'right', step: '' });
   const [name, setName] = useState('');
   const [shots, setShots] = useRemembered<Shots>('line shots', '1');
   const measuring = useMeasuring();
@@ -79,6 +77,24 @@ export function useLinePlace() {
     to: { ...line.side.to, z: endZ ?? startZ ?? line.side.to.z },
     bulge: line.side.bulge,
   };
+  /** What is gone to: both distances have to be said, 0 where it is on the line itself. */
+  const goal =
+    reference && line && alongWanted !== null && offWanted !== null
+      ? pointOnSide(reference, alongWanted, offWanted)
+      : null;
+  const goalPoint: Corner | null =
+    goal && line
+      ? {
+          name: [
+            line.name,
+            units.edit(alongWanted!),
+            ...(offWanted === 0 ? [] : [`${wanted.side === 'right' ? 'R' : 'L'}${units.edit(Math.abs(offWanted!))}`]),
+          ].join(' '),
+          ...goal,
+        }
+      : null;
+  const step = units.readLength(wanted.step);
+  const goOn = (by: number) => alongWanted !== null && setWanted({ ...wanted, along: units.edit(alongWanted + by) });
   const live = place && reference ? measuredAgainstSide(reference, place) : null;
   const toSecond = place && second ? measuredAgainstSide(second.side, place) : null;
   const noise = place ? Math.hypot(Math.sqrt((place.plan.ee + place.plan.nn) / 2), MOTION_NOISE) : 0;
@@ -133,6 +149,19 @@ export function useLinePlace() {
                   ]
                 : [],
             ),
+            ...(goalPoint
+              ? [
+                  {
+                    id: 'goal',
+                    at: goalPoint,
+                    symbol: 'toSet' as const,
+                    label: goalPoint.name,
+                    ink: 'pencil' as const,
+                    chosen: true,
+                    pickable: false,
+                  },
+                ]
+              : []),
             ...(place
               ? [
                   {
@@ -149,7 +178,8 @@ export function useLinePlace() {
           instruments: inForce ? [{ at: inForce.fact.body.result, label: inForce.fact.body.name, facing: null }] : [],
         },
       ),
-    [state, line, second, firstId, start, end, place, stale, inForce],
+    // oxlint-disable-next-line react/exhaustive-deps -- the point is told by its name
+    [state, line, second, firstId, start, end, place, stale, inForce, goalPoint?.name],
   );
   const offParts =
     live && line ? offLineParts(live.offset, live.azimuth, line.name, units.lengthUnit, kindOf(line)) : null;
@@ -193,6 +223,9 @@ export function useLinePlace() {
     startZ,
     alongWanted,
     offWanted,
+    goalPoint,
+    step,
+    goOn,
     live,
     toSecond,
     noise,
