@@ -1,5 +1,12 @@
 /** What is called out to the person at the pole. Words for both directions of every axis, never a bare in or out. */
-import { formatLength, type LengthUnit, type Move, type MoveGrade, type Viewpoint } from '@idle-marker/core';
+import {
+  compassWord,
+  formatLength,
+  type LengthUnit,
+  type Move,
+  type MoveGrade,
+  type Viewpoint,
+} from '@idle-marker/core';
 import { msg, worded } from './message.ts';
 import { smallLength } from './small.ts';
 import { LENGTH_DECIMALS } from './vocabulary.ts';
@@ -71,6 +78,18 @@ export const hubOutsideWords = (off: number, tolerance: number, unit: LengthUnit
   msg('guidance.theDrivenHubIsOffTheClass', {
     smallLength: smallLength(off, unit),
     smallLength2: smallLength(tolerance, unit),
+  });
+
+/** What was kept without another look, as it is spoken back: "D12 kept: 3 mm north-east of its point". */
+export const keptWords = (
+  name: string,
+  { deltaE, deltaN }: { readonly deltaE: number; readonly deltaN: number },
+  unit: LengthUnit,
+): string =>
+  msg('pole.keptInside', {
+    name,
+    smallLength: smallLength(Math.hypot(deltaE, deltaN), unit),
+    compassWord: compassWord(Math.atan2(-deltaE, -deltaN)),
   });
 
 /** A driven hub is corrected through the ground: "push it 12 mm toward the instrument". */

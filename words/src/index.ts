@@ -86,6 +86,7 @@ export {
   directionWords,
   moveGradeWords,
   hubOutsideWords,
+  keptWords,
   moveParts,
   moveWords,
   paceWords,

@@ -259,7 +259,9 @@ describe('what would go unseen', () => {
     expect(spreadWords({ goodTo: 0.035, under }, NAMING)).toBe(
       'Until that is known this station is good to no better than 35 mm: it is off by 31 mm if K3 moved, 4 mm if K2 moved.',
     );
-    expect(spreadWords({ goodTo: null, under }, NAMING)).toMatch(/^Until that is known, the error of this station has no limit/);
+    expect(spreadWords({ goodTo: null, under }, NAMING)).toMatch(
+      /^Until that is known, the error of this station has no limit/,
+    );
   });
 });
 

@@ -32,6 +32,9 @@ const isNear = ({ body }: Fact<'area'>, point: PlanPoint): boolean =>
 
 const DRIVEN: ReadonlySet<FactBody<'package'>['markKind']> = new Set([undefined, 'hubAndLath', 'nail']);
 
+/** Whether its marks are driven, and so shot again afterwards; what is painted or scribed is where it was shot. */
+export const isDriven = ({ markKind }: Pick<FactBody<'package'>, 'markKind'>): boolean => DRIVEN.has(markKind);
+
 /** What was seen to on the day of `now`, by caution and what it is about. */
 const seenTo = (state: SiteState, now: Date): ReadonlySet<string> => {
   const today = now.toISOString().slice(0, 10);
@@ -70,7 +73,7 @@ export function cautionsFor(
     return who ? [{ code, who, about: area.body.area, area }] : [];
   });
   const services = state.areas.find((area) => area.body.kind === 'services' && isNear(area, place)) ?? null;
-  const driving: Caution[] = DRIVEN.has(work.body.markKind)
+  const driving: Caution[] = isDriven(work.body)
     ? [{ code: 'services', who: 'mark', about: services?.body.area ?? root, area: services }]
     : [];
   const alone: Caution[] =

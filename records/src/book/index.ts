@@ -18,6 +18,7 @@ export { BOOK_TOPICS, bookLine, bookReader, bookTopic, type BookTopic } from './
 export { factsOfOccupation, setupPage } from './setupPage.ts';
 export {
   cautionsFor,
+  isDriven,
   isIndependentlyChecked,
   laserCaution,
   uncheckedMarks,

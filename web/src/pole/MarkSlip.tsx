@@ -141,14 +141,14 @@ export function MarkSlip({
                   {msg('common.setItAnew')}
                 </Button>
               )}
-              {!busy && shot && <Button onClick={() => void staking.set('rough')}>{msg('pole.roughMark')}</Button>}
+              {!busy && shot && <Button onClick={() => void staking.set('rough')}>{msg('pole.paintIt')}</Button>}
             </span>
             <span className="flex gap-2">
               {!busy && (due === 'set' || due === 'next') && (
                 <Button onClick={() => void staking.shoot()}>{msg('common.shootAgain')}</Button>
               )}
               <Button look="primary" hint={msg('common.space')} disabled={busy} onClick={act}>
-                {dueLabel()[due]}
+                {staking.isOneKey && due === 'shoot' ? msg('pole.shootAndKeep') : dueLabel()[due]}
               </Button>
             </span>
           </>
@@ -171,6 +171,11 @@ export function MarkSlip({
               </p>
             )}
           </Card>
+        )}
+        {staking.kept && (
+          <p className="my-2 border-l-4 border-good pl-3 font-medium text-good" role="status">
+            {staking.kept}
+          </p>
         )}
         {twice && <SetTwiceCard key={twice.name} twice={twice} />}
         <CoarserCard solution={solution} work={work} />

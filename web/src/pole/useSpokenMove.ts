@@ -6,6 +6,13 @@ const PAUSE_MS = 3500;
 
 const canSpeak = (): boolean => 'speechSynthesis' in window;
 
+/** Says a sentence now, where somebody has switched speaking on. */
+export function speakNow(sentence: string): void {
+  if (!canSpeak() || localStorage.getItem(KEY) !== 'on') return;
+  window.speechSynthesis.cancel();
+  window.speechSynthesis.speak(new SpeechSynthesisUtterance(sentence));
+}
+
 /** Says the move aloud where the browser can; off by default. Vibrates once on coming inside the tolerance. */
 export function useSpokenMove(
   sentence: string | null,

@@ -1,11 +1,21 @@
 import { useEffect, useState } from 'react';
 import type { StakeResult } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { allSetAnew, markBody, markKey, readingOf, stakeAt, toleranceOf, type ShotPlace } from '@idle-marker/records';
-import { msg, hubOutsideWords, stationErrorSentence } from '@idle-marker/words';
+import {
+  allSetAnew,
+  isDriven,
+  markBody,
+  markKey,
+  readingOf,
+  stakeAt,
+  toleranceOf,
+  type ShotPlace,
+} from '@idle-marker/records';
+import { msg, hubOutsideWords, keptWords, stationErrorSentence } from '@idle-marker/words';
 import { currentLink, useLinkKind } from '../link/linkStore.ts';
 import { useShooting, type Shooting } from './takeSight.ts';
 import { useSite } from '../site/SiteContext.tsx';
+import { speakNow } from './useSpokenMove.ts';
 import { useUnits } from '../field/useUnits.ts';
 import type { Round } from './useRound.ts';
 import type { WayOfWorking } from './ways.ts';
@@ -51,6 +61,10 @@ export interface Staking<S extends ShotPlace = StakeResult> {
   /** Whether the hub that was driven stands firm; kept with its shot. */
   readonly firm: boolean | undefined;
   setFirm(firm: boolean): void;
+  /** What was kept last, where marks are kept and left with one key. */
+  readonly kept: string | null;
+  /** A shot inside the tolerance is kept at once, and the next mark is gone to. */
+  readonly isOneKey: boolean;
   /** Why the last step came to nothing, or that the hub is out. */
   readonly fault: { readonly title: string; readonly text: string } | null;
   readonly shooting: Shooting;
@@ -89,6 +103,8 @@ export function useStationSource(): StakingSource<StakeResult> {
 /** A paint cross for the excavator need not be nearer. */
 const ROUGHLY = 0.3;
 
+const off = ({ deltaE, deltaN }: Pick<ShotPlace, 'deltaE' | 'deltaN'>): number => Math.hypot(deltaE, deltaN);
+
 /** The steps of one mark, from the first shot to the hub that was shot after driving. */
 export function useStaking<S extends ShotPlace>(
   { work, stop, choose, next }: Round,
@@ -103,6 +119,7 @@ export function useStaking<S extends ShotPlace>(
   const [pulled, setPulled] = useState(false);
   const [out, setOut] = useState<S | null>(null);
   const [firm, setFirm] = useState<boolean | undefined>(undefined);
+  const [kept, setKept] = useState<string | null>(null);
   const plan = stop?.plan ?? null;
   const mark = stop?.mark ?? null;
   useEffect(() => {
@@ -113,7 +130,9 @@ export function useStaking<S extends ShotPlace>(
     setFirm(undefined);
   }, [plan?.key, solution?.id]);
   const tolerance = work ? toleranceOf(state, work) : 0;
-  const shotWithin = shot !== null && Math.hypot(shot.stake.deltaE, shot.stake.deltaN) <= tolerance;
+  const driven = work === null || isDriven(work.body);
+  const isOneKey = way === 'oneKey' && !driven;
+  const shotWithin = shot !== null && off(shot.stake) <= tolerance;
   // What nobody should build from is set again, not shot again.
   const stands =
     mark !== null &&
@@ -122,8 +141,7 @@ export function useStaking<S extends ShotPlace>(
     !stop!.outdated &&
     stop!.report === null &&
     stop!.standing !== 'inDoubt';
-  const roughly =
-    way === 'rough' && mark === null && shot !== null && Math.hypot(shot.stake.deltaE, shot.stake.deltaN) <= ROUGHLY;
+  const roughly = way === 'rough' && mark === null && shot !== null && off(shot.stake) <= ROUGHLY;
   const due: Due = roughly
     ? 'rough'
     : shotWithin
@@ -133,6 +151,14 @@ export function useStaking<S extends ShotPlace>(
         : mark.body.state === 'confirmed'
           ? 'next'
           : 'shootHub';
+
+  // Where it is played, the pole walks on by itself.
+  const { walk } = shooting;
+  useEffect(() => {
+    if (isOneKey && plan && mark === null && kept !== null && currentLink()?.kind === 'simulator')
+      void walk(plan.place);
+    // oxlint-disable-next-line react/exhaustive-deps -- once for each mark
+  }, [plan?.key, isOneKey]);
 
   const shoot = async () => {
     if (!solution || !plan || !work) return;
@@ -144,28 +170,45 @@ export function useStaking<S extends ShotPlace>(
     if (!taken) return;
     if ('fault' in taken) setFault({ title: msg('pole.theShotGivesNoPlace'), text: taken.fault });
     else if (hub) await confirm(taken, hub);
-    else setShot({ ...taken, shots: (shot?.shots ?? 0) + 1 });
+    else {
+      const made = { ...taken, shots: (shot?.shots ?? 0) + 1 };
+      // What is outside is never kept by a key that does it all.
+      if (isOneKey && off(made.stake) <= tolerance) await keep(made, 'set');
+      else setShot(made);
+    }
   };
   const set = async (as: 'rough' | 'set') => {
-    if (!shot || !plan || !work || !solution) return;
+    if (shot) await keep(shot, as);
+  };
+  const keep = async (made: Shot<S>, as: 'rough' | 'set') => {
+    if (!plan || !work || !solution) return;
     const current = currentLink();
-    if (as === 'set' && current?.kind === 'simulator') current.driveHub(plan.name);
-    const setting = { ...shot, solution, work, plan, hubZ: null, groundZ: shot.stake.measured.z };
+    if (as === 'set' && driven && current?.kind === 'simulator') current.driveHub(plan.name);
+    const { z } = made.stake.measured;
+    // What is painted or scribed is where it was shot: nothing is driven that could move it.
+    const isDone = as === 'set' && !driven;
+    const setting = { ...made, solution, work, plan, hubZ: isDone ? z : null, groundZ: z };
     // Set anew in the place of all that stand, where two tablets have set it before.
     const others = allSetAnew(state, markKey(state.packageRoots.get(work.id)!, plan.key), plan.name);
     await say(
-      { type: 'mark', body: markBody(state, { ...setting, state: as, supersedes: mark?.id ?? null }) },
+      {
+        type: 'mark',
+        body: markBody(state, { ...setting, state: isDone ? 'confirmed' : as, supersedes: mark?.id ?? null }),
+      },
       ...others,
     );
     choose(plan.key);
     setShot(null);
     setPulled(false);
-    if (as === 'rough') next();
+    if (as === 'rough' || isDone) next();
+    if (!isDone) return;
+    const said = keptWords(plan.name, made.stake, units.lengthUnit);
+    setKept(said);
+    speakNow(said);
   };
   const confirm = async (taken: Taken<S>, hub: Fact<'mark'>) => {
     const { stake } = taken;
-    const off = Math.hypot(stake.deltaE, stake.deltaN);
-    const within = off <= tolerance;
+    const within = off(stake) <= tolerance;
     choose(plan!.key);
     const { groundZ, shots } = hub.body;
     const setting = {
@@ -184,10 +227,15 @@ export function useStaking<S extends ShotPlace>(
     });
     if (within) return;
     setOut(stake);
-    setFault({ title: msg('pole.outsideTheTolerance'), text: hubOutsideWords(off, tolerance, units.lengthUnit) });
+    setFault({
+      title: msg('pole.outsideTheTolerance'),
+      text: hubOutsideWords(off(stake), tolerance, units.lengthUnit),
+    });
   };
   return {
     due,
+    kept,
+    isOneKey,
     tolerance,
     shot,
     fault,

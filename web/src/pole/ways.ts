@@ -9,6 +9,7 @@ export const waysOfWorking = worded(
       ['follow', msg('pole.walkAndFollowTheFigures')],
       ['tape', msg('pole.fewShotsThenTheTape')],
       ['rough', msg('pole.paintAllRoughlyFirst')],
+      ['oneKey', msg('pole.shootKeepAndGoOn')],
     ] as const,
 );
 export type WayOfWorking = ReturnType<typeof waysOfWorking>[number][0];

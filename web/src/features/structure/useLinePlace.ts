@@ -87,7 +87,7 @@ export function useLinePlace() {
       ? {
           name: [
             line.name,
-            units.edit(alongWanted!),
+            units.edit(alongWanted),
             ...(offWanted === 0 ? [] : [`${wanted.side === 'right' ? 'R' : 'L'}${units.edit(Math.abs(offWanted!))}`]),
           ].join(' '),
           ...goal,

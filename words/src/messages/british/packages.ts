@@ -32,4 +32,5 @@ export const packages: BritishOf<typeof whole> = {
   downTheStations: 'Decreasing chainage',
   andAtTheseStations: 'Extra chainages',
   secondElevation: 'Second level',
+  ownUse: 'Setting-out engineer',
 };

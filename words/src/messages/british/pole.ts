@@ -58,4 +58,6 @@ export const pole: BritishOf<typeof whole> = {
   paintAllRoughlyFirst: 'Paint all first, pegs later',
   saveShot: 'Save reading',
   layoutPoints: 'Setting-out points',
+  shootKeepAndGoOn: 'One key: observe, keep if inside, go on (painted or drilled marks)',
+  shootAndKeep: 'Observe and keep',
 };
