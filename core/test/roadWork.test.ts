@@ -224,6 +224,26 @@ describe('station lists', () => {
     expect(parts({ rise: 0.3 })).toHaveLength(4);
   });
 
+  it('have the stations of curves in the place of round ones there, none right beside another', () => {
+    const at = (change: Partial<StationListRule>) => list({ special: false, ...change }).map(({ station }) => station);
+    // Wider on curves is wider, too: it is another interval, not a further one.
+    expect(at({ interval: 5, byRadius: [{ upTo: 20, interval: 10 }], from: 50, to: 90 })).toEqual([
+      50, 55, 60, 70, 80, 85, 90,
+    ]);
+    // In three parts of 10 m each the round stations of the curve are gone.
+    expect(at({ interval: 20, equalParts: { parts: 3 }, to: 100 })).toEqual([
+      20,
+      40,
+      expect.closeTo(65, 9),
+      expect.closeTo(75, 9),
+      100,
+    ]);
+    // The curve begins at 55: a round station 0.4 m before is left out, 0.6 m before it stays; both where one asks for it.
+    expect(at({ interval: 18.2, special: true, from: 30, to: 60 })).not.toContain(54.6);
+    expect(at({ interval: 18.13, special: true, from: 30, to: 60 })).toContainEqual(expect.closeTo(54.39, 9));
+    expect(at({ interval: 18.2, special: true, extra: [54.6], from: 30, to: 60 })).toContain(54.6);
+  });
+
   it('take in every station where something changes, once, with all its reasons', () => {
     const found = list({ interval: 20, special: true, extra: [62.5], from: 0, to: 200 });
     const reasons = (station: number) =>

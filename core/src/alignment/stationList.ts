@@ -16,11 +16,11 @@ export interface StationListRule {
   readonly to: Metres | null;
   /** Of the stations shown, counted from round ones; null for special points alone. */
   readonly interval: Metres | null;
-  /** Closer on curves and spirals whose smallest radius is no larger than `upTo`. */
+  /** On curves and spirals whose smallest radius is no larger than `upTo`, in the place of the other one. */
   readonly byRadius: readonly { readonly upTo: Metres; readonly interval: Metres }[];
   /**
-   * Every curve and every spiral in equal parts: this many, or none wider than a chord or than an arc over its chord
-   * allows.
+   * Every curve and every spiral in equal parts, in the place of round stations: this many, or none wider than a chord
+   * or than an arc over its chord allows.
    */
   readonly equalParts: { readonly parts: number } | { readonly chord: Metres } | { readonly rise: Metres } | null;
   readonly special: boolean;
@@ -53,6 +53,11 @@ export type StationListError =
   | { readonly code: 'TOO_MANY_STATIONS'; readonly stations: number }
   | { readonly code: 'NOTHING_BETWEEN'; readonly from: Metres; readonly to: Metres };
 
+/**
+ * A round station, or a part, this near to a place where something changes, or to one that was asked for, is left out: a
+ * tenth of the interval, and never more than this.
+ */
+const BESIDE: Metres = 0.5;
 /** Two that lie nearer are marked once. */
 const SAME: Metres = 0.005;
 const MOST: number = 100_000;
@@ -80,12 +85,13 @@ export function stationList(
   if (bad !== undefined) return fail({ code: 'INTERVAL_NOT_POSITIVE', interval: bad });
   const least = Math.min(...intervals.filter((_, i) => i < (rule.interval === null ? 0 : 1) + rule.byRadius.length));
   if ((to - from) / least > MOST) return fail({ code: 'TOO_MANY_STATIONS', stations: Math.ceil((to - from) / least) });
-  const found: { readonly station: Metres; readonly because: StationReason }[] = [];
+  const found: Found[] = [];
   const add = (station: Metres, because: StationReason) => {
     if (station >= from - 1e-9 && station <= to + 1e-9) found.push({ station, because });
   };
   for (const element of alignment.elements) {
-    const interval = intervalOn(element, rule);
+    const parted = rule.equalParts !== null && element.kind !== 'line';
+    const interval = parted ? null : intervalOn(element, rule);
     if (interval !== null)
       for (const station of roundStations(alignment, element, interval)) add(station, { kind: 'interval' });
     if (rule.equalParts && element.kind !== 'line') {
@@ -98,7 +104,8 @@ export function stationList(
   if (rule.special)
     for (const [station, because] of specialStations(alignment, profile, template, strings)) add(station, because);
   for (const station of rule.extra) add(station, { kind: 'extra' });
-  const list = merged(found).map(({ station, because }): ListedStation => ({
+  const beside = Math.min(BESIDE, Math.min(...intervals, Infinity) / 10);
+  const list = merged(withoutBeside(found, beside)).map(({ station, because }): ListedStation => ({
     station,
     ...displayedStation(alignment, station),
     because,
@@ -113,7 +120,7 @@ function intervalOn(
   if (kind === 'line') return interval;
   const radius = 1 / Math.max(Math.abs(curvatureStart), Math.abs(curvatureEnd));
   const closer = [...byRadius].sort((a, b) => a.upTo - b.upTo).find(({ upTo }) => radius <= upTo);
-  return closer ? Math.min(closer.interval, interval ?? Infinity) : interval;
+  return closer ? closer.interval : interval;
 }
 
 /** Stations of an element that show whole multiples of the interval. */
@@ -176,12 +183,34 @@ export function specialStations(
   return special;
 }
 
+interface Found {
+  readonly station: Metres;
+  readonly because: StationReason;
+}
+
+/** How much a station counts against another beside it: what changes there, what was asked for, parts, round ones. */
+const weightOf = ({ because: { kind } }: Found): number =>
+  kind === 'interval' ? 0 : kind === 'part' ? 1 : kind === 'extra' ? 3 : 2;
+
+/** Without round stations and parts that lie right beside one that counts more. */
+function withoutBeside(found: readonly Found[], beside: Metres): Found[] {
+  const sorted = [...found].sort((a, b) => a.station - b.station);
+  const near = (i: number, way: 1 | -1): boolean => {
+    const own = sorted[i]!;
+    for (let j = i + way; j >= 0 && j < sorted.length; j += way) {
+      const other = sorted[j]!;
+      if (Math.abs(other.station - own.station) >= beside) return false;
+      if (weightOf(other) > weightOf(own) && Math.abs(other.station - own.station) > SAME) return true;
+    }
+    return false;
+  };
+  return sorted.filter((each, i) => weightOf(each) > 1 || !(near(i, 1) || near(i, -1)));
+}
+
 /**
  * In order, those at one place together; where a special point lies beside a round station, the special one is exact.
  */
-function merged(
-  found: readonly { readonly station: Metres; readonly because: StationReason }[],
-): { station: Metres; because: StationReason[] }[] {
+function merged(found: readonly Found[]): { station: Metres; because: StationReason[] }[] {
   const list: { station: Metres; because: StationReason[] }[] = [];
   for (const { station, because } of [...found].sort((a, b) => a.station - b.station)) {
     const last = list.at(-1);

@@ -78,6 +78,13 @@ export function useRule(draft: RuleDraft, road: Road): ReadRule {
       return { ok: false, error: msg('packages.theIntervalIsNoLength') };
     const [closer, upTo] = [lengthOf(draft.closer, units), lengthOf(draft.upTo, units)];
     const figure = draft.curves === 'parts' ? Math.floor(Number(draft.figure.text)) : lengthOf(draft.figure, units);
+    if (draft.curves !== 'interval' && (figure === null || !(figure > 0)))
+      return {
+        ok: false,
+        error: draft.curves === 'parts' ? msg('packages.giveTheNumberOfParts') : msg('packages.giveTheMaximum'),
+      };
+    if (!isEmpty(draft.upTo) && !(closer !== null && closer > 0))
+      return { ok: false, error: msg('packages.giveTheIntervalInCurves') };
     const extra: Metres[] = 'exact' in draft.extra ? [...draft.extra.exact] : [];
     for (const text of 'exact' in draft.extra ? [] : draft.extra.text.split(/[,;\n]/)) {
       if (text.trim() === '') continue;
@@ -93,13 +100,13 @@ export function useRule(draft: RuleDraft, road: Road): ReadRule {
         interval,
         byRadius: closer !== null && upTo !== null && closer > 0 && upTo > 0 ? [{ upTo, interval: closer }] : [],
         equalParts:
-          draft.curves === 'interval' || figure === null || !(figure > 0)
+          draft.curves === 'interval'
             ? null
             : draft.curves === 'parts'
-              ? { parts: figure }
+              ? { parts: figure! }
               : draft.curves === 'chord'
-                ? { chord: figure }
-                : { rise: figure },
+                ? { chord: figure! }
+                : { rise: figure! },
         special: draft.special,
         extra,
         direction: draft.direction,

@@ -73,7 +73,7 @@ export const packages = {
   downTheStations: 'Down-station',
   onCurvesWithARadiusUpTo: 'Tight curves: radius up to',
   every: 'Interval on tight curves',
-  curvesAsWell: 'Extra points on curves',
+  curvesAsWell: 'Points on curves',
   howMany: 'Number of parts',
   andWhereverSomethingChanges: 'Include key points',
   andAtTheseStations: 'Extra stations',
@@ -84,4 +84,7 @@ export const packages = {
   ownUse: 'Layout crew',
   stakeOut: 'Stake out',
   stakeOutPoint: 'Stake out {name}',
+  giveTheNumberOfParts: 'Enter the number of parts of each curve, such as 4.',
+  giveTheMaximum: 'Enter the maximum of the curve points, or choose the same interval.',
+  giveTheIntervalInCurves: 'Enter the interval on tight curves, or leave their radius empty.',
 } as const;
