@@ -42,6 +42,7 @@ test('a grid, a package from its lines, a heap, and offsets that stay clear of i
   ).toBeVisible();
 
   const shed = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Shed hubs' }) });
+  await shed.getByRole('button', { name: 'Details of Shed hubs' }).click();
   await shed.getByRole('button', { name: 'Clear obstructions…' }).click();
   const row = dialog.getByRole('row', { name: /^BS-A-1 W/ });
   await expect(row.getByText('in or too near to Heap at the shed')).toBeVisible();

@@ -12,8 +12,10 @@ test('a site in US feet, north first, feet and inches for the crews: from the po
   await place(page, 'Work').click();
   // Coordinates stand north first, as the site has it.
   const slab = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Canopy slab' }) });
+  await slab.getByRole('button', { name: 'Details of Canopy slab' }).click();
   await expect(slab.getByRole('columnheader').nth(1)).toHaveText('Northing');
   await expect(page.getByText(/Drawing Canopy: canopy\.dxf, in US survey feet/)).toBeVisible();
+  await page.getByRole('button', { name: 'Details of Island kerb' }).click();
   await expect(page.getByText(/Island face: along a line of 8 corners, edge/)).toBeVisible();
   await noSeriousFault(page);
 

@@ -57,6 +57,7 @@ test('places and whole rings are picked on the drawing, and an offset is dragged
 
   // One hub is dragged away from the wall, by half a metre as the plan lies, and stays on its line.
   const work = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Picked hubs' }) });
+  await work.getByRole('button', { name: 'Details of Picked hubs' }).click();
   const row = work.getByRole('row', { name: /^PH-/ }).first();
   const name = await row.getByRole('cell').first().innerText();
   const cells = (await row.getByRole('cell').allInnerTexts())

@@ -44,6 +44,7 @@ test('bolts: a group is drawn, its centre line set, and what was cast measured a
   await noSeriousFault(page);
   await dialog.getByRole('button', { name: 'Make package' }).click();
   const bases = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Kiosk bases' }) });
+  await bases.getByRole('button', { name: 'Details of Kiosk bases' }).click();
   await expect(bases.getByText(/1 group of bolts, center/)).toBeVisible();
 
   await place(page, 'Mark').click();
@@ -247,6 +248,7 @@ test('the hall from its drawing: a heap avoided, a hub set and proved; then a ne
   await expect(dialog.getByText('11 marks')).toBeVisible();
   await dialog.getByRole('button', { name: 'Make package' }).click();
   const work = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Hall cladding' }) });
+  await work.getByRole('button', { name: 'Details of Hall cladding' }).click();
   const cell = work.getByRole('row', { name: /^HC-D1 S/ }).getByRole('cell');
   const [east, north] = [1, 2].map((i) =>
     cell

@@ -222,7 +222,7 @@ describe('an archive', () => {
       ],
       [
         edited('facts.jsonl', (text) => `${text}"${'x'.repeat(3 * 1024 * 1024)}`, true),
-        /line \d+, is longer than such a line/,
+        /line \d+, is longer than allowed/,
       ],
       [edited('sheets.jsonl', () => '{"id":"x"}\n', true), /sheets\.jsonl, line 1, is no sheet/],
       ...['null', '[]', '7', '"sheet"'].map(

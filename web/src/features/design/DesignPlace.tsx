@@ -1,5 +1,5 @@
 import { msg } from '@idle-marker/words';
-import { Button } from '../../ui/Button.tsx';
+import { SearchField } from '../../ui/SearchField.tsx';
 import { DrawingDialog } from './DrawingDialog.tsx';
 import { EditArea } from './EditArea.tsx';
 import { EditGrid } from './EditGrid.tsx';
@@ -8,6 +8,7 @@ import { EditRoad } from './EditRoad.tsx';
 import { OffsetsDialog } from './OffsetsDialog.tsx';
 import { ReturnPackage } from '../../packages/ReturnPackage.tsx';
 import { RoadPackage } from '../../packages/RoadPackage.tsx';
+import { workStates, type WorkState } from './workFilter.ts';
 import { useDesignPlace } from './useDesignPlace.ts';
 import { DesignPlan } from './DesignPlan.tsx';
 import { DesignLists } from './DesignLists.tsx';
@@ -31,6 +32,10 @@ export function Place() {
     setRoad,
     along,
     roadUnder,
+    search,
+    setSearch,
+    wanted,
+    setWanted,
   } = model;
   return (
     <div
@@ -47,20 +52,26 @@ export function Place() {
         className="flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[560px] lg:flex-none lg:border-l max-xl:lg:w-[460px]"
         aria-label={msg('design.workPackages')}
       >
-        <div className="flex flex-wrap items-center justify-between gap-3 border-b border-ink px-[18px] py-3">
-          <div>
-            <h1 className="text-xl">{msg('common.work')}</h1>
-            <p className="text-ink2">{msg('design.whatTheCrewsAskedFor')}</p>
-          </div>
-          <div className="flex flex-wrap gap-2 whitespace-nowrap">
-            <Button onClick={() => setDrawing({ of: null, sameFile: false })}>{msg('design.takeADrawing')}</Button>
-            <Button onClick={() => setArea('new')}>{msg('design.newArea')}</Button>
-            <Button onClick={() => setGrid('new')}>{msg('design.newGrid')}</Button>
-            <Button onClick={() => setRoad('new')}>{msg('design.newRoad')}</Button>
-            <Button look="primary" onClick={() => setEditing('new')}>
-              {msg('design.newPackage')}
-            </Button>
-          </div>
+        <div className="flex flex-wrap items-center gap-2 border-b border-ink px-[18px] py-2">
+          <h1 className="mr-2 text-xl">{msg('common.work')}</h1>
+          <SearchField
+            className="min-w-0 flex-1 basis-44"
+            label={msg('design.searchWork')}
+            value={search}
+            onChange={setSearch}
+          />
+          <select
+            aria-label={msg('design.stateOfPackages')}
+            className="h-11 flex-none rounded-sm border border-ink2 bg-sheet px-2"
+            value={wanted}
+            onChange={(event) => setWanted(event.target.value as WorkState)}
+          >
+            {workStates().map(([each, label]) => (
+              <option key={each} value={each}>
+                {label}
+              </option>
+            ))}
+          </select>
         </div>
         <DesignLists model={model} />
       </section>

@@ -21,7 +21,7 @@ export function DrawingRow({ drawing: { fact, state }, onChange, onReplace, onPl
   const units = useUnits();
   const { name, fileName, unit, placing, hidden, supersedes, file } = fact.body;
   return (
-    <div className="mb-3 flex flex-wrap items-baseline justify-between gap-x-3 border-b border-rule pb-2">
+    <div className="flex flex-wrap items-baseline justify-between gap-x-3 px-[18px] py-1.5">
       <span>
         <strong>{msg('design.drawing', { name })}</strong>:{' '}
         <a className={LINK} href={besideAddress(id, 'sources', file)} download={fileName}>

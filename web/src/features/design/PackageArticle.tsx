@@ -1,14 +1,15 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { classOf, fromRetired, olderGrids, olderRoads, outwardOf } from '@idle-marker/records';
-import { msg, gradeWords, heightReferenceWords, markKindWords, meaningWords } from '@idle-marker/words';
+import { classOf, fromRetired, olderGrids, olderRoads, outwardOf, type PackageProgress } from '@idle-marker/records';
+import { msg, gradeWords, heightReferenceWords, markKindWords, meaningWords, smallLength } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 
 interface PackageArticleProps {
-  readonly work: Fact<'package'>;
+  readonly progress: PackageProgress;
   /** All packages together are few rows: their marks are shown without being asked for. */
   readonly isShort: boolean;
   onClear(): void;
@@ -17,35 +18,45 @@ interface PackageArticleProps {
 }
 
 /** A work package: what was asked for, from what, and its marks. */
-export function PackageArticle({ work, isShort, onClear, onChange, onGrid }: PackageArticleProps) {
-  const { state } = useSite();
+export function PackageArticle({ progress, isShort, onClear, onChange, onGrid }: PackageArticleProps) {
+  const { id, state } = useSite();
+  const { work, marks, set } = progress;
   const units = useUnits();
-  const [asked, setOpen] = useState(false);
-  const open = isShort || asked;
+  const [asked, setOpen] = useState<boolean | null>(null);
+  const open = asked ?? isShort;
+  const within = classOf(state, work.body.class);
   return (
-    <article className="mb-6">
-      <div className="flex items-baseline justify-between gap-3">
-        <h2 className="text-[17px]">{work.body.name}</h2>
-        <span className="flex gap-3">
-          <Button look="quiet" onClick={onClear}>
-            {msg('design.keepClear')}
-          </Button>
+    <article className="px-[18px] pt-2">
+      <div className="grid grid-cols-[1fr_4rem_6.5rem] items-baseline gap-x-3">
+        <h3 className="min-w-0 text-[17px] leading-tight">{work.body.name}</h3>
+        <span className="figures text-right">{msg('design.setOf', { set, marks })}</span>
+        <PackageState progress={progress} />
+      </div>
+      <div className="flex flex-wrap items-center justify-between gap-x-3">
+        <p className="min-w-0 flex-1 text-[13px] text-ink2">
+          {work.body.crew}, {within.name} ({smallLength(within.plan, units.lengthUnit)})
+        </p>
+        <span className="flex items-center gap-x-4">
+          <Link
+            className="inline-flex min-h-11 items-center font-semibold text-spruce underline"
+            aria-label={msg('design.markPackage', { name: work.body.name })}
+            to={`/sites/${id}/mark?package=${work.id}`}
+          >
+            {msg('design.mark')}
+          </Link>
           <Button look="quiet" onClick={onChange}>
             {msg('common.change')}
           </Button>
+          <Button
+            look="quiet"
+            aria-expanded={open}
+            aria-label={msg('design.detailsOf', { name: work.body.name })}
+            onClick={() => setOpen(!open)}
+          >
+            {open ? msg('design.lessOfIt') : msg('design.moreOfIt')}
+          </Button>
         </span>
       </div>
-      <p className="text-ink2">
-        {msg('design.forHubsOffCutAndFillTo', {
-          crew: work.body.crew,
-          name: classOf(state, work.body.class).name,
-          length: units.length(work.body.offset),
-          unit: units.unit,
-          heightReference: heightReferenceWords()[work.body.heightReference],
-          markKind: work.body.markKind && ` · ${markKindWords()[work.body.markKind]}`,
-          use: work.body.use && msg('design.for', { use: work.body.use }),
-        })}
-      </p>
       {fromRetired(state, work).map((fact) => (
         <p key={fact.id} className="font-medium text-ochre">
           {msg('design.itWasTakenFromWhichIsNo', { name: fact.body.name })}
@@ -71,6 +82,40 @@ export function PackageArticle({ work, isShort, onClear, onChange, onGrid }: Pac
           </Button>
         </p>
       ))}
+      {open && <Details work={work} onClear={onClear} />}
+    </article>
+  );
+}
+
+/** How far it is, in one word with its colour; what nobody should build from comes first. */
+function PackageState({ progress: { marks, set, inDoubt, blocked } }: { readonly progress: PackageProgress }) {
+  if (inDoubt > 0) return <strong className="text-brick">▲ {msg('design.inDoubtCount', { inDoubt })}</strong>;
+  if (set === marks) return <strong className="text-good">✓ {msg('design.allSet')}</strong>;
+  return (
+    <strong>
+      {msg('design.toSetCount', { toSet: marks - set })}
+      {blocked > 0 && <span className="block text-[13px] text-ochre">{msg('design.blockedCount', { blocked })}</span>}
+    </strong>
+  );
+}
+
+/** What was asked for, from what, and its marks. */
+function Details({ work, onClear }: { readonly work: Fact<'package'>; onClear(): void }) {
+  const { state } = useSite();
+  const units = useUnits();
+  return (
+    <>
+      <p className="text-ink2">
+        {msg('design.forHubsOffCutAndFillTo', {
+          crew: work.body.crew,
+          name: classOf(state, work.body.class).name,
+          length: units.length(work.body.offset),
+          unit: units.unit,
+          heightReference: heightReferenceWords()[work.body.heightReference],
+          markKind: work.body.markKind && ` · ${markKindWords()[work.body.markKind]}`,
+          use: work.body.use && msg('design.for', { use: work.body.use }),
+        })}
+      </p>
       {work.body.items.map((item) => (
         <p key={item.name} className="mt-1">
           {item.name}: {sizeOf(item)}
@@ -90,14 +135,11 @@ export function PackageArticle({ work, isShort, onClear, onChange, onGrid }: Pac
           . <span className="text-ink2">{msg('design.source', { source: item.source })}</span>
         </p>
       ))}
-      {open ? (
-        <PlanTable work={work} />
-      ) : (
-        <p className="mt-2">
-          <Button onClick={() => setOpen(true)}>{msg('design.showItsMarks', { plans: work.body.plans.length })}</Button>
-        </p>
-      )}
-    </article>
+      <Button className="mt-2 text-[14px]" onClick={onClear}>
+        {msg('design.keepClear')}
+      </Button>
+      <PlanTable work={work} />
+    </>
   );
 }
 

@@ -14,7 +14,7 @@ export function RoadRow({ road: { id: line, fact, road }, onChange }: { readonly
   const { body } = fact;
   const strings = road.template.names.length - 1;
   return (
-    <p className="mb-3 flex items-baseline justify-between gap-3 border-b border-rule pb-2">
+    <p className="flex items-baseline justify-between gap-3 px-[18px] py-1.5">
       <span>
         <strong>
           {alignmentKindWords()[body.kind]} {body.name}

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Fact } from '@idle-marker/contract';
-import { gridOf, markKey } from '@idle-marker/records';
+import { gridOf, markKey, progressOf } from '@idle-marker/records';
 import { useDrawings, useUnderlay } from '../../drawings/useDrawings.ts';
 import { areaScene } from '../../board/areaScene.ts';
 import { gridScene } from '../../board/gridScene.ts';
@@ -11,9 +11,10 @@ import { controlScene, marksScene, outlineScene } from '../../board/siteScene.ts
 import { useSite } from '../../site/SiteContext.tsx';
 import { useRoads, useStationStyle } from '../../site/useRoads.ts';
 import { useUnits } from '../../field/useUnits.ts';
+import type { WorkState } from './workFilter.ts';
 
 /** Rows of marks that are drawn by themselves; of more the packages are opened one by one. */
-const MOST_ROWS = 400;
+const MOST_ROWS = 40;
 
 /** What DesignPlace shows, and what its buttons do. */
 export function useDesignPlace() {
@@ -31,6 +32,9 @@ export function useDesignPlace() {
     readonly file?: File;
   } | null>(null);
   const [taken, setTaken] = useState<string | null>(null);
+  const [search, setSearch] = useState('');
+  const [wanted, setWanted] = useState<WorkState>('all');
+  const progress = useMemo(() => progressOf(state, trust), [state, trust]);
   const [editedRoad, setRoad] = useState<Fact<'alignment'> | 'new' | null>(null);
   const roads = useRoads();
   const style = useStationStyle();
@@ -83,6 +87,11 @@ export function useDesignPlace() {
     setGrid,
     drawing,
     setDrawing,
+    search,
+    setSearch,
+    wanted,
+    setWanted,
+    progress,
     taken,
     setTaken,
     editedRoad,

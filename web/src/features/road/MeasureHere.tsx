@@ -4,6 +4,7 @@ import { heightOverRoad, measuredAlong, nextName, roadShot, usedCodes } from '@i
 import { msg, offsetWords, overSurfaceWords, stationText, stringWords, worded } from '@idle-marker/words';
 import { CodeField } from '../../pole/CodeField.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
+import { useRemembered } from '../../site/useRemembered.ts';
 import { useStationStyle, useStationWord, type SiteRoad } from '../../site/useRoads.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -37,8 +38,8 @@ export function MeasureHere({ active, measuring, gradeString, onGo }: MeasureHer
   const [name, setName] = useState(() =>
     state.asBuilt.some(({ body }) => body.name === FIRST) ? nextName(state, FIRST) : FIRST,
   );
-  const [code, setCode] = useState('ground');
-  const [shots, setShots] = useState<Shots>('1');
+  const [code, setCode] = useRemembered('road shot code', 'ground');
+  const [shots, setShots] = useRemembered<Shots>('road shots', '1');
   const measured = measuredAlong(state, id);
   const codes = [...new Set([...usedCodes(state), ...usualCodes()])].slice(0, CODES_SHOWN);
   const wanted = name.trim();

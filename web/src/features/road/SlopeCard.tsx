@@ -61,12 +61,12 @@ export function SlopeCard({
   const { fact, road } = active;
   const units = useUnits();
   const style = useStationStyle();
-  const [open, setOpen] = useState(false);
-  const [hinge, setHinge] = useState(CENTRELINE);
+  const [open, setOpen] = useRemembered('slope open', false);
+  const [hinge, setHinge] = useRemembered<string>(`slope hinge ${fact.body.alignment}`, CENTRELINE);
   const [side, setSide] = useRemembered<'left' | 'right'>('slope side', 'right');
   const [cut, setCut] = useRemembered('slope cut', '1.5');
   const [fill, setFill] = useRemembered('slope fill', '2');
-  const [groundId, setGround] = useState<string>(NONE);
+  const [groundId, setGround] = useRemembered<string>('slope ground', NONE);
   const surface = surfaces.find(({ id }) => id === groundId) ?? drawn;
   const [cutRun, fillRun] = [runOf(cut), runOf(fill)];
   const onHinge = road.template.strings.has(hinge) ? hinge : CENTRELINE;
