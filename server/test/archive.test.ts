@@ -208,7 +208,10 @@ describe('an archive', () => {
 
   it('that was changed, cut short or is none is refused with its reason, and nothing is written', async () => {
     const cases: readonly (readonly [Buffer, RegExp])[] = [
-      [edited('facts.jsonl', (text) => text.replace('Ternhaven', 'Elsewhere')), /facts\.jsonl differs from what was written/],
+      [
+        edited('facts.jsonl', (text) => text.replace('Ternhaven', 'Elsewhere')),
+        /facts\.jsonl differs from what was written/,
+      ],
       [edited('facts.jsonl', (text) => `${text}{"id":1}\n`, true), /facts\.jsonl, line \d+: /],
       [
         edited('facts.jsonl', (text) => text.replace('"type":"site"', '"type":"palace"'), true),
@@ -224,9 +227,9 @@ describe('an archive', () => {
         edited('facts.jsonl', (text) => `${text}"${'x'.repeat(3 * 1024 * 1024)}`, true),
         /line \d+, is longer than allowed/,
       ],
-      [edited('sheets.jsonl', () => '{"id":"x"}\n', true), /sheets\.jsonl, line 1, is no sheet/],
+      [edited('sheets.jsonl', () => '{"id":"x"}\n', true), /sheets\.jsonl, line 1, isn’t a cut sheet/],
       ...['null', '[]', '7', '"sheet"'].map(
-        (text) => [edited('sheets.jsonl', () => text, true), /sheets\.jsonl, line 1, is no sheet/] as const,
+        (text) => [edited('sheets.jsonl', () => text, true), /sheets\.jsonl, line 1, isn’t a cut sheet/] as const,
       ),
       ...MADE_UP_SHEETS.map(
         (change) =>
