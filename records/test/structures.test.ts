@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { planDistance, pointAlongOff } from '@idle-marker/core';
+import { insidePolygon, planDistance, pointAlongOff } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { openCautionWords, stationNotices } from '@idle-marker/words';
 import {
@@ -26,6 +26,7 @@ import {
   heightOverSurface,
   heightsToAsk,
   hubPlans,
+  leftOutHubs,
   lineDifferences,
   nextName,
   placeAtGround,
@@ -127,6 +128,31 @@ describe('design heights of an item', () => {
   it('go with the code of their point', () => {
     const [first, second] = plansOf([item({ rule: 'points', corners })]);
     expect([first!.code, second!.code]).toEqual(['VALVE', undefined]);
+  });
+});
+
+describe('a hub without a clear place', () => {
+  // A slot of one metre between two wings: hubs two metres off its inner corners would stand in the other wing.
+  const slotted = item({
+    corners: [
+      { name: 'A', e: 4000, n: 8000 },
+      { name: 'B', e: 4020, n: 8000 },
+      { name: 'C', e: 4020, n: 8010 },
+      { name: 'D', e: 4011, n: 8010 },
+      { name: 'E', e: 4011, n: 8004 },
+      { name: 'F', e: 4010, n: 8004 },
+      { name: 'G', e: 4010, n: 8010 },
+      { name: 'H', e: 4000, n: 8010 },
+    ],
+  });
+  it('is not marked inside of the building: it is left out and told', () => {
+    const left = leftOutHubs([slotted], 2);
+    expect(left.length).toBeGreaterThan(0);
+    expect(new Set(left.map(({ corner }) => corner))).toEqual(new Set(['D', 'E', 'F', 'G']));
+    const plans = plansOf([slotted]);
+    for (const { place } of plans) expect(insidePolygon(place, slotted.corners)).toBe(false);
+    expect(leftOutHubs([slotted], 0.4)).toEqual([]);
+    expect(leftOutHubs([HALL], 2)).toEqual([]);
   });
 });
 

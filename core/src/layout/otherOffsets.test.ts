@@ -19,11 +19,16 @@ const hubAt = (corners: typeof square, key: string) => {
 describe('other offsets for a blocked hub', () => {
   it('go out and in on the line through the corner, the nearest first', () => {
     const found = otherOffsets(hubAt(square, 'a/in'), 1, [square], []);
-    expect(found.map((each) => each.offset)).toEqual([3, 4, 5, 6, 1]);
+    expect(found.map((each) => each.offset)).toEqual([3, 4, 5, 6, 8, 10, 1]);
     for (const { place, offset } of found) {
       expect(place.n).toBeCloseTo(0, 9);
       expect(place.e).toBeCloseTo(-offset, 9);
     }
+  });
+
+  it('are round lengths, also where the asked one is none', () => {
+    const hub = { place: { e: -2.3, n: 0 }, design: { e: 0, n: 0 }, offset: 2.3 };
+    expect(otherOffsets(hub, 0.5, [], []).map(({ offset }) => offset)).toEqual([2.5, 3, 3.5, 4, 5, 6, 1.5, 1]);
   });
 
   it('keep the offset square off the face where the corner is not square', () => {
@@ -41,7 +46,7 @@ describe('other offsets for a blocked hub', () => {
       { e: -6.5, n: 5 },
     ];
     const found = otherOffsets(hubAt(square, 'a/in'), 1, [square, neighbour], [{ e: -3.1, n: 0.1 }]);
-    expect(found.map((each) => each.offset)).toEqual([1]);
+    expect(found.map((each) => each.offset)).toEqual([8, 10, 1]);
   });
 
   it('are none for a hub that stands on its corner', () => {

@@ -12,8 +12,8 @@ export interface OtherOffset {
   readonly place: PlanPoint;
 }
 
-/** Whole steps in and out that are offered, as multiples of the step. */
-const STEPS = [1, 2, 3, 4, -1] as const;
+/** Round offsets out and in that are offered, in steps from the asked one. */
+const STEPS = [1, 2, 3, 4, 6, 8, -1, -2] as const;
 /** Nearer to a corner than this a hub is dug out with it. */
 const LEAST: Metres = 0.5;
 /** Two hubs nearer than this are taken for one another. */
@@ -23,7 +23,7 @@ const APART: Metres = 0.5;
  * Other offsets for a hub, the nearest to the asked one first. The hub stays on the straight line through its corner,
  * so what the stake says changes in one figure only.
  *
- * @param step what offsets are rounded to and changed by, metres: 1 on metric sites, a round number of feet on others
+ * @param step what offsets are round to, metres: a half on metric sites, a foot on others
  * @param outlines closed outlines that no hub may stand in
  * @param others places of other hubs
  */
@@ -38,8 +38,10 @@ export function otherOffsets(
   const direction = azimuth(hub.design, hub.place);
   // At a corner that is not square the distance along the line is longer than the offset off the face.
   const stretch = reach / hub.offset;
-  return STEPS.map((each) => hub.offset + each * step)
-    .filter((offset) => offset >= LEAST)
+  // From the round length at or below the asked one: what is offered is round, whatever was asked.
+  const round = Math.floor(hub.offset / step + 1e-9) * step;
+  return STEPS.map((each) => round + each * step)
+    .filter((offset) => offset >= LEAST && Math.abs(offset - hub.offset) > step / 1000)
     .map((offset) => ({ offset, place: polar(hub.design, direction, offset * stretch) }))
     .filter(
       ({ place }) =>

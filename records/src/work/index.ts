@@ -7,6 +7,8 @@ export {
   surfacePlaces,
   isForPlan,
   keepMoved,
+  leftOutHubs,
+  roundStep,
   outwardOf,
   shapesOf,
   withOffset,

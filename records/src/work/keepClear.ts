@@ -17,7 +17,7 @@ import {
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';
-import { isOutline, outlinesOf } from './packagePlans.ts';
+import { isOutline, outlinesOf, roundStep } from './packagePlans.ts';
 import type { SiteState } from '../site/state.ts';
 
 type Package = FactBody<'package'>;
@@ -58,16 +58,10 @@ export function keepClearOf(state: SiteState): KeepClear[] {
   return [...drawn, ...dug];
 }
 
-const STEP: Readonly<Record<LengthUnit, Metres>> = {
-  metre: 0.5,
-  foot: METRES_PER_UNIT.foot,
-  usSurveyFoot: METRES_PER_UNIT.usSurveyFoot,
-};
-
 /** The round length beside an offset that is none; null when it is round already. */
 export function roundBeside(offset: Metres, unit: LengthUnit): Metres | null {
-  const round = Math.max(1, Math.round(offset / STEP[unit])) * STEP[unit];
-  return Math.abs(round - offset) < STEP[unit] / 1000 ? null : round;
+  const round = Math.max(1, Math.round(offset / roundStep(unit))) * roundStep(unit);
+  return Math.abs(round - offset) < roundStep(unit) / 1000 ? null : round;
 }
 
 /** Longest offset that is proposed by itself: beyond it a string sags and a tape is misread. */
@@ -88,7 +82,7 @@ export function offsetProposals(
       return { key, design, direction: azimuth(design, place), stretch: offset === 0 ? 1 : reach / offset, offset };
     });
   return survivingOffsets(hubs, {
-    step: STEP[state.settings.lengthUnit],
+    step: roundStep(state.settings.lengthUnit),
     longest,
     areas: keepClearOf(state),
     outlines: state.packages.flatMap(outlinesOf),
@@ -111,7 +105,7 @@ export function ownOffset(
   instrument: PlanPoint | null,
 ): OwnOffset | null {
   if (offset === 0) return null;
-  const step = STEP[state.settings.lengthUnit];
+  const step = roundStep(state.settings.lengthUnit);
   const rounded = Math.max(step, Math.round(wanted / step) * step);
   const at = polar(design, azimuth(design, place), (rounded * planDistance(design, place)) / offset);
   return {
@@ -134,7 +128,7 @@ export function draggedOffset({ design, place, offset }: Package['plans'][number
 }
 
 /** The step that offsets are rounded to. */
-export const offsetStep = (unit: LengthUnit): Metres => STEP[unit];
+export const offsetStep = (unit: LengthUnit): Metres => roundStep(unit);
 
 /** Marks that are set and now stand in an area or too near to it: the work will take them. */
 export function setInAreas(

@@ -4,9 +4,11 @@
  */
 import {
   boltMarks,
+  distanceToPolygon,
   drawnSide,
   fail,
   hindrancesAt,
+  insidePolygon,
   lengthFromMetres,
   lineEndHubs,
   linePairs,
@@ -71,7 +73,10 @@ export const outwardOf = ({ moved }: Pick<Item, 'moved'>): Metres =>
 /** The outline that hubs are set to: the one that was given, moved by thickness, footing and batter. */
 const markedOutline = (item: Item): ReturnType<typeof movedOutline> => movedOutline(item.corners, outwardOf(item));
 
-/** Lengths that a crew remembers. */
+/** What offsets are round to: half metres, feet. */
+export const roundStep = (unit: LengthUnit): Metres => (unit === 'metre' ? 0.5 : METRES_PER_UNIT[unit]);
+
+/** Steps by which a hub beyond the end of a side goes on until it is clear of the work. */
 const STEP: Readonly<Record<LengthUnit, Metres>> = {
   metre: 1,
   foot: 3 * METRES_PER_UNIT.foot,
@@ -173,6 +178,7 @@ export function hubPlans(
   for (const item of items) {
     const hubs = RULES[item.rule](item, offset, unit);
     if (!hubs.ok) return fail({ ...hubs.error, item: item.name });
+    const isInside = insideOf(item);
     const codes = new Map(item.corners.flatMap(({ name, code }) => (code ? [[name, code] as const] : [])));
     /** Every bolt of a group has the code of its group. */
     const codeOf = (corner: string): { code?: string } => {
@@ -181,6 +187,7 @@ export function hubPlans(
     };
     const onSurface = item.surface && new Map(item.surface.heights.map(({ key, z }) => [key, z]));
     for (const [i, hub] of hubs.value.entries()) {
+      if (isInside(hub)) continue;
       const isCentre = hub.offset === 0;
       plans.push({
         key: `${item.name}/${hub.key}`,
@@ -212,6 +219,28 @@ export function hubPlans(
   }
   return ok(plans);
 }
+
+/** So near to a face no hub stands. */
+const ON_WALL: Metres = 0.1;
+
+/** Whether a hub has no clear place: it would stand inside of what it leads to, and is left out. */
+function insideOf(item: Item): (hub: HubPlan) => boolean {
+  if (!isOutline(item)) return () => false;
+  const marked = markedOutline(item);
+  const outline = marked.ok ? marked.value : item.corners;
+  return ({ clear, place }) => !clear && (insidePolygon(place, outline) || distanceToPolygon(place, outline) < ON_WALL);
+}
+
+/** Corners whose hubs have no clear place and are left out, each with its item: what to do about it is for a person. */
+export const leftOutHubs = (
+  items: Package['items'],
+  offset: Metres,
+  unit: LengthUnit = 'metre',
+): { readonly item: string; readonly corner: string }[] =>
+  items.flatMap((item) => {
+    const hubs = RULES[item.rule](item, offset, unit);
+    return hubs.ok ? hubs.value.filter(insideOf(item)).map(({ corner }) => ({ item: item.name, corner })) : [];
+  });
 
 /**
  * From the corner to a mark that is off by `offset`: inside of an angle it is off both lines, and so farther from where
@@ -312,7 +341,7 @@ export function alternativesFor(
   instrument: PlanPoint | null = null,
 ): OtherOffset[] {
   const others = work.body.plans.filter((each) => each.key !== plan.key).map((each) => each.place);
-  return otherOffsets(plan, STEP[unit], outlinesOf(work), others).filter(
+  return otherOffsets(plan, roundStep(unit), outlinesOf(work), others).filter(
     ({ place }) => hindrancesAt(place, { areas, outlines: [], instrument }).length === 0,
   );
 }

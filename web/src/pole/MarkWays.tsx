@@ -15,14 +15,17 @@ export function MarkWays({ className = '-mx-[18px] -mt-3 mb-2' }: { readonly cla
   const { id, occupation } = useSite();
   const ways = occupation?.body.method === 'heightOnly' ? placesForHeightsAlone() : wayList();
   return (
-    <nav aria-label={msg('pole.whatIsDoneAtThePole')} className={`flex border-b border-rule px-[10px] ${className}`}>
+    <nav
+      aria-label={msg('pole.whatIsDoneAtThePole')}
+      className={`flex flex-wrap border-b border-rule px-[10px] ${className}`}
+    >
       {ways.map(({ path, name }) => (
         <NavLink
           key={path}
           end
           to={`/sites/${id}/${path}`}
           className={({ isActive }) =>
-            `flex min-h-11 items-center px-2 text-[15px] ${isActive ? 'border-b-4 border-spruce font-semibold' : 'border-b-4 border-transparent text-ink2'}`
+            `flex min-h-11 items-center px-2 text-[15px] whitespace-nowrap ${isActive ? 'border-b-4 border-spruce font-semibold' : 'border-b-4 border-transparent text-ink2'}`
           }
         >
           {name}

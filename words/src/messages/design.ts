@@ -241,6 +241,8 @@ export const design = {
   theDesignHeight: 'One design elevation',
   originAt: '{a}-{one} at control mark',
   secondPointAt: 'Second point at control mark',
+  hubsLeftOut:
+    '{leftOut, plural, one {# hub} other {# hubs}} left out at {corners}: no clear place outside the building. Use a smaller offset, or mark that corner from its other side.',
   searchWork: 'Search work, marks, layers',
   stateOfPackages: 'State of packages',
   allStates: 'All states',

@@ -94,7 +94,8 @@ export function DesignLists({ model }: { readonly model: DesignPlaceModel }) {
       >
         {packages.map((each) => (
           <PackageArticle
-            key={each.work.id}
+            // A newer revision is the same row: its details stay open.
+            key={state.packageRoots.get(each.work.id) ?? each.work.id}
             progress={each}
             isShort={isShort}
             onClear={() => setClearing(each.work)}

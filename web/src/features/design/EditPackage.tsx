@@ -59,6 +59,7 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
     save,
     change,
     unclear,
+    leftOut,
     withoutHeight,
     asksPlanOnly,
   } = model;
@@ -188,6 +189,14 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
         )}
       </div>
       {plans?.ok && built && <PackagePreview items={built} plans={plans.value} />}
+      {leftOut.length > 0 && (
+        <p className="mt-3 font-medium text-ochre">
+          {msg('design.hubsLeftOut', {
+            corners: [...new Set(leftOut.map(({ corner }) => corner))].join(', '),
+            leftOut: leftOut.length,
+          })}
+        </p>
+      )}
       {asksPlanOnly && (
         <Card
           tone="ochre"

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { drawingOfRevision, hubPlans, keepMoved, roundBeside, usualClass } from '@idle-marker/records';
+import { drawingOfRevision, hubPlans, leftOutHubs, keepMoved, roundBeside, usualClass } from '@idle-marker/records';
 import { msg, outlineErrorWords } from '@idle-marker/words';
 import { lengthDraft, lengthOf, type Draft } from '../../field/draft.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -88,6 +88,8 @@ export function useEditPackage({
   };
   const faulty = Object.values(errors).some((error) => error !== null) || plans === null;
   const shown = (error: string | null) => (tried ? error : null);
+  const leftOut =
+    built && offsetRead !== null && offsetRead > 0 ? leftOutHubs(built, offsetRead, units.lengthUnit) : [];
   const withoutHeight = plans?.ok ? plans.value.filter(({ designZ }) => designZ === null).length : 0;
   const isPlanOnly = plans?.ok === true && withoutHeight === plans.value.length;
   const save = async (inPlanOnly: boolean) => {
@@ -157,6 +159,7 @@ export function useEditPackage({
     save,
     change,
     unclear,
+    leftOut,
     withoutHeight,
     asksPlanOnly: askedPlanOnly && isPlanOnly,
   };

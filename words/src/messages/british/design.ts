@@ -35,6 +35,8 @@ export const design: BritishOf<typeof whole> = {
   thenItsHeightAndArcLeft25: ', then its level, and “arc left 25” where an arc of that radius leaves it',
   heightsComeFrom: 'Level source',
   theDesignHeight: 'One design level',
+  hubsLeftOut:
+    '{leftOut, plural, one {# peg} other {# pegs}} left out at {corners}: no clear place outside the building. Use a smaller offset, or mark that corner from its other side.',
   withoutElevation: ', {withoutHeight} without level',
   noMarkHasAnElevation: 'No mark of this package has a design level',
   itsStakesWouldHaveNoCutOrFill:
