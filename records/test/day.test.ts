@@ -206,7 +206,7 @@ describe('the round of a package', () => {
     const [other] = alternativesFor(work, plan, 'metre');
     const moved = story.say('package', withOffset(work, plan.key, other!));
     expect(story.state.obstructions.size).toBe(0);
-    expect(moved.body.plans.find((each) => each.key === plan.key)).toMatchObject({ offset: 3 });
+    expect(moved.body.plans.find((each) => each.key === plan.key)).toMatchObject({ offset: 2.5 });
     story.say('withdrawal', { record: said.id, occupation: null, reason: 'the place is free again' });
     expect(story.state.obstructions.size).toBe(0);
   });
@@ -217,7 +217,7 @@ describe('plans that change', () => {
     const { work } = day();
     const plan = work.body.plans[1]!;
     const before = withOffset(work, plan.key, alternativesFor(work, plan, 'metre')[0]!);
-    expect(keepMoved(before, work.body.plans, 2).find((each) => each.key === plan.key)!.offset).toBe(3);
+    expect(keepMoved(before, work.body.plans, 2).find((each) => each.key === plan.key)!.offset).toBe(2.5);
     expect(keepMoved(before, work.body.plans, 2.5)).toBe(work.body.plans);
     const shifted = work.body.plans.map((each) => ({ ...each, design: { e: each.design.e + 1, n: each.design.n } }));
     expect(keepMoved(before, shifted, 2).find((each) => each.key === plan.key)!.offset).toBe(2);
