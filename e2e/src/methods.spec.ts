@@ -29,7 +29,7 @@ test('heights alone: one benchmark checks nothing, two do, and every spot gets i
   await hurry(page);
   await placing(page, 'heightOnly');
   await page.getByRole('button', { name: 'Start sighting' }).click();
-  await expect(page.getByText('Elevation only')).toBeVisible();
+  await expect(page.getByText('Elevation only', { exact: true })).toBeVisible();
   await sightOf(page, 'BM1');
   await expect(card(page, 'One benchmark: nothing checks it')).toBeVisible();
   await sightOf(page, 'K2');

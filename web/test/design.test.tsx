@@ -201,6 +201,34 @@ describe('a grid', () => {
     expect(list().split('\n')).toHaveLength(9);
   });
 
+  it('puts a point at a direction and a distance, with the grade from where it is measured', async () => {
+    const { user } = show(new Story().control(['K1', 'K2']), <EditPackage work={null} onClose={nothing} />);
+    await user.click(screen.getByRole('button', { name: 'Add point by measurements…' }));
+    const words = within(screen.getByRole('region', { name: 'Point by measurements' }));
+    const list = () => screen.getByLabelText<HTMLTextAreaElement>(/one a line/).value;
+    await user.selectOptions(words.getByLabelText('Method'), 'Direction and distance');
+    // K1 is 3950, 7960.
+    await user.type(words.getByLabelText('Azimuth'), '90');
+    await user.type(words.getByLabelText('Horizontal distance (m)'), '20');
+    await user.selectOptions(words.getByLabelText('Elevation'), 'Grade');
+    await user.type(words.getByLabelText('Grade (%)'), '2.5');
+    await user.selectOptions(words.getByLabelText('Up or down'), 'Down');
+    await user.click(words.getByRole('button', { name: 'Add point' }));
+    const [first] = list().split('\n');
+    const [name, e, n, z] = first!.split(', ');
+    expect([name, e, n]).toEqual(['P1', '3970', '7960']);
+    expect(Number(z)).toBeCloseTo(new Story().control(['K1']).state.control[0]!.revision.body.z! - 0.5, 6);
+    // Turned right by a quarter from the sight to K2, which lies east by south.
+    await user.selectOptions(words.getByLabelText('Direction by'), 'Angle right');
+    await user.selectOptions(words.getByLabelText('Elevation'), 'None');
+    await user.click(words.getByRole('button', { name: 'Add point' }));
+    const [, turned] = list().split('\n');
+    const [, te, tn] = turned!.split(', ').map(Number);
+    expect(Math.hypot(te! - 3950, tn! - 7960)).toBeCloseTo(20, 3);
+    expect((te! - 3950) * 110 + (tn! - 7960) * -10).toBeCloseTo(0, 1);
+    expect(tn!).toBeLessThan(7960);
+  });
+
   it('asks whether the side is right when the other one would be inside', async () => {
     const story = new Story().control();
     const work = story.work();

@@ -15,16 +15,16 @@ import {
   type PlanPoint,
   type Segment,
 } from '@idle-marker/core';
-import { crossingsOf, gridOf, placeDoubt } from '@idle-marker/records';
-import { msg, placeDoubtWords } from '@idle-marker/words';
+import { crossingsOf, gridOf } from '@idle-marker/records';
+import { msg } from '@idle-marker/words';
 import { gridScene } from '../../board/gridScene.ts';
-import { Board } from '../../board/LazyBoard.tsx';
-import { joinScenes, type Scene } from '../../board/scene.ts';
-import { outlineScene } from '../../board/siteScene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
+import { ByDirection } from './ByDirection.tsx';
+import { byId, type NamedPoint } from './namedPoints.ts';
+import { PlaceOutcome } from './PlaceOutcome.tsx';
 
 interface SaidPlaceProps {
   /** Points of the item that lines can be taken between, beside control and grid crossings. */
@@ -46,10 +46,12 @@ export function SaidPlace({ points, onPlace }: SaidPlaceProps) {
   );
   const named = useMemo(
     () => [
-      ...points,
-      ...grids.flatMap(({ grid }) => crossingsOf(grid)),
+      ...points.map((point) => ({ ...point, id: `point ${point.name}` })),
+      ...grids.flatMap(({ id, grid }) => crossingsOf(grid).map((point) => ({ ...point, id: `${id} ${point.name}` }))),
       ...state.control.flatMap(({ revision: { body } }) =>
-        body.e === null || body.n === null ? [] : [{ name: body.name, e: body.e, n: body.n }],
+        body.e === null || body.n === null
+          ? []
+          : [{ id: `control ${body.name}`, name: body.name, e: body.e, n: body.n, z: body.z }],
       ),
     ],
     [points, grids, state.control],
@@ -72,11 +74,14 @@ export function SaidPlace({ points, onPlace }: SaidPlaceProps) {
           ...grids.map((each) => [each.id, msg('design.linesOfGrid', { name: each.name })] as const),
           ['line', msg('design.aLineBetweenTwoPoints')] as const,
           ['crossing', msg('design.twoLinesOrDistancesFromTwoPoints')] as const,
+          ['direction', msg('design.directionAndDistance')] as const,
         ]}
         onChange={setWay}
       />
       {chosen ? (
         <InGrid key={chosen.id} grid={chosen.grid} count={points.length} onPlace={onPlace} />
+      ) : way === 'direction' ? (
+        <ByDirection named={named} count={points.length} onPlace={onPlace} />
       ) : way === 'crossing' ? (
         <Crossing named={named} count={points.length} onPlace={onPlace} />
       ) : (
@@ -85,6 +90,13 @@ export function SaidPlace({ points, onPlace }: SaidPlaceProps) {
     </section>
   );
 }
+
+const partOf = (from: NamedPoint | undefined, to: NamedPoint | undefined): Part => ({
+  kind: 'distance',
+  from: from?.id ?? '',
+  to: to?.id ?? '',
+  radius: '',
+});
 
 interface OffLine {
   readonly line: string;
@@ -156,7 +168,7 @@ function InGrid({ grid, count, onPlace }: { grid: ColumnGrid; count: number; onP
       {place === null && (grid.letters.length < 2 || grid.numbers.length < 2) && (
         <p className="mt-2 text-[13px] text-ink2">{msg('design.thisGridHasOnlyOneLineIn')}</p>
       )}
-      <Outcome place={place} mirrored={null} drawn={drawn} suggested={name} onPlace={onPlace} />
+      <PlaceOutcome place={place} mirrored={null} drawn={drawn} suggested={name} onPlace={onPlace} />
     </>
   );
 }
@@ -166,18 +178,18 @@ function AlongLine({
   count,
   onPlace,
 }: {
-  named: readonly Corner[];
+  named: readonly NamedPoint[];
   count: number;
   onPlace(corner: Corner): void;
 }) {
   const units = useUnits();
-  const [from, setFrom] = useState('0');
-  const [to, setTo] = useState(named.length > 1 ? '1' : '0');
+  const [from, setFrom] = useState(named[0]?.id ?? '');
+  const [to, setTo] = useState((named[1] ?? named[0])?.id ?? '');
   const [along, setAlong] = useState('');
   const [way, setWay] = useState<'after' | 'before'>('after');
   const [off, setOff] = useState('');
   const [side, setSide] = useState<'right' | 'left'>('right');
-  const [start, end] = [named[Number(from)], named[Number(to)]];
+  const [start, end] = [byId(named, from), byId(named, to)];
   const drawn = useMemo(
     () =>
       start && end
@@ -196,7 +208,7 @@ function AlongLine({
     isGood
       ? pointAlongOff(start, end, way === 'after' ? alongRead : -alongRead, toSide === 'right' ? offRead : -offRead)
       : null;
-  const options = named.map((point, i) => [String(i), point.name] as const);
+  const options = named.map(({ id, name }) => [id, name] as const);
   const bare = (text: string, value: number | null) =>
     isBare(text, value) ? null : msg('design.giveALengthWithoutASignThe');
   return (
@@ -244,7 +256,7 @@ function AlongLine({
       {start === end && (
         <p className="mt-2 text-[13px] font-medium text-brick">{msg('design.aLineRunsBetweenTwoDifferentPoints')}</p>
       )}
-      <Outcome
+      <PlaceOutcome
         place={at(side)}
         mirrored={offRead ? at(side === 'right' ? 'left' : 'right') : null}
         onMirror={() => setSide(side === 'right' ? 'left' : 'right')}
@@ -272,17 +284,17 @@ function Crossing({
   count,
   onPlace,
 }: {
-  named: readonly Corner[];
+  named: readonly NamedPoint[];
   count: number;
   onPlace(corner: Corner): void;
 }) {
   const units = useUnits();
-  const [first, setFirst] = useState<Part>({ kind: 'distance', from: '0', to: '1', radius: '' });
-  const [second, setSecond] = useState<Part>({ kind: 'distance', from: '1', to: '0', radius: '' });
+  const [first, setFirst] = useState<Part>(() => partOf(named[0], named[1]));
+  const [second, setSecond] = useState<Part>(() => partOf(named[1], named[0]));
   const [which, setWhich] = useState<'0' | '1'>('0');
-  const options = named.map((point, i) => [String(i), point.name] as const);
+  const options = named.map(({ id, name }) => [id, name] as const);
   const shapeOf = ({ kind, from, to, radius }: Part): Segment | Circle | null => {
-    const [start, end] = [named[Number(from)], named[Number(to)]];
+    const [start, end] = [byId(named, from), byId(named, to)];
     if (kind === 'line') return start && end && start !== end ? { from: start, to: end } : null;
     const length = units.readLength(radius);
     return start && length !== null && length > 0 ? { centre: start, radius: length } : null;
@@ -365,7 +377,7 @@ function Crossing({
       {a && b && found.length === 0 && (
         <p className="mt-2 text-[13px] font-medium text-brick">{msg('design.theseTwoDoNotMeetIsA')}</p>
       )}
-      <Outcome place={place} mirrored={null} drawn={drawn} suggested={`P${count + 1}`} onPlace={onPlace} />
+      <PlaceOutcome place={place} mirrored={null} drawn={drawn} suggested={`P${count + 1}`} onPlace={onPlace} />
     </>
   );
 }
@@ -386,76 +398,3 @@ const asPoint = (point: Corner) => ({
   label: point.name,
   ink: 'ink2' as const,
 });
-
-interface OutcomeProps {
-  readonly place: PlanPoint | null;
-  /** What it was measured from. */
-  readonly drawn: Partial<Scene>;
-  readonly mirrored: PlanPoint | null;
-  onMirror?(): void;
-  readonly suggested: string;
-  onPlace(corner: Corner): void;
-}
-
-/** Where it comes to lie, and what speaks against it, before it is taken. */
-function Outcome({ place, mirrored, onMirror, drawn, suggested, onPlace }: OutcomeProps) {
-  const { packages } = useSite().state;
-  const units = useUnits();
-  const [typed, setTyped] = useState('');
-  const doubt = place && placeDoubt(place, mirrored, packages);
-  const name = typed.trim() || suggested;
-  const scene = useMemo(
-    () =>
-      joinScenes(outlineScene(packages), drawn, {
-        symbols: place ? [{ id: 'place', at: place, symbol: 'toSet', label: name, ink: 'pencil', chosen: true }] : [],
-      }),
-    [packages, drawn, place, name],
-  );
-  const fitTo = useMemo(
-    () => [...(drawn.lines ?? []).flatMap(({ points }) => points), ...(place ? [place] : [])],
-    [drawn, place],
-  );
-  const take = () => {
-    if (!place || name === '') return;
-    onPlace({ name, ...place });
-    setTyped('');
-  };
-  return (
-    <div className="mt-2 flex flex-wrap items-end gap-3">
-      <div className="relative h-[210px] w-full border border-ink2">
-        <Board
-          scene={scene}
-          description={place ? msg('design.planWithThePlaceThatIsSaid') : msg('design.planNoPlaceIsSaidYet')}
-          fitTo={fitTo}
-          fitKey={JSON.stringify(fitTo)}
-        />
-      </div>
-      <Field
-        label={msg('design.nameOfThePoint')}
-        value={typed}
-        placeholder={suggested}
-        maxLength={80}
-        onChange={(event) => setTyped(event.target.value)}
-        onKeyDown={(event) => event.key === 'Enter' && take()}
-      />
-      <p className="figures min-h-11 content-center">
-        {place
-          ? units.axes.map((axis) => `${axis === 'e' ? 'E' : 'N'} ${units.length(place[axis])}`).join('  ')
-          : msg('design.noPlaceYet')}
-      </p>
-      <Button disabled={!place || name === ''} onClick={take}>
-        {msg('design.addThePoint')}
-      </Button>
-      {doubt && (
-        <p className="w-full text-[14px] font-medium text-ochre">
-          {placeDoubtWords(doubt, units.lengthUnit)}{' '}
-          {doubt.code === 'MIRRORED' && onMirror && (
-            <Button look="quiet" onClick={onMirror}>
-              {msg('design.otherSide')}
-            </Button>
-          )}
-        </p>
-      )}
-    </div>
-  );
-}

@@ -62,13 +62,13 @@ export function LineSource({ model }: { readonly model: LinePlaceModel }) {
           <Choice
             label={msg('common.from')}
             value={from}
-            options={points.map((point, i) => [String(i), point.name] as const)}
+            options={points.map(({ id, name: each }) => [id, each] as const)}
             onChange={setFrom}
           />
           <Choice
             label={msg('common.to2')}
             value={to}
-            options={points.map((point, i) => [String(i), point.name] as const)}
+            options={points.map(({ id, name: each }) => [id, each] as const)}
             onChange={setTo}
           />
         </>

@@ -32,12 +32,14 @@ export function useLinePlace() {
   const points = useMemo(
     () => [
       ...state.control.flatMap(({ revision: { body } }) =>
-        body.e === null || body.n === null ? [] : [{ name: body.name, e: body.e, n: body.n, z: body.z }],
+        body.e === null || body.n === null
+          ? []
+          : [{ id: `control ${body.name}`, name: body.name, e: body.e, n: body.n, z: body.z }],
       ),
       ...[...state.marks.values()]
         .filter(({ body }) => body.state !== 'rough')
-        .map(({ body }) => ({ name: body.name, ...body.place })),
-      ...state.asBuilt.map(({ body }) => ({ name: body.name, ...body.place })),
+        .map(({ body }) => ({ id: `mark ${body.name}`, name: body.name, ...body.place })),
+      ...state.asBuilt.map(({ body }) => ({ id: `built ${body.name}`, name: body.name, ...body.place })),
     ],
     [state],
   );
@@ -45,8 +47,8 @@ export function useLinePlace() {
   // A line that is gone is no line to come back to.
   const firstId = kept === POINTS || lines.some(({ id }) => id === kept) ? kept : (lines[0]?.id ?? POINTS);
   const [secondId, setSecond] = useRemembered<string>('second line', NONE);
-  const [from, setFrom] = useRemembered('line from', '0');
-  const [to, setTo] = useRemembered('line to', '1');
+  const [from, setFrom] = useRemembered('line from', points[0]?.id ?? '');
+  const [to, setTo] = useRemembered('line to', points[1]?.id ?? '');
   const [bend, setBend] = useRemembered<'straight' | 'left' | 'right'>('line bend', 'straight');
   const [radius, setRadius] = useRemembered('line radius', '');
   const [heights, setHeights] = useRemembered<readonly [string, string]>('line heights', ['', '']);
@@ -62,7 +64,7 @@ export function useLinePlace() {
   const measuring = useMeasuring();
   const { shooting } = measuring;
   const { place, stale } = useLivePlace(inForce);
-  const [start, end] = [points[Number(from)], points[Number(to)]];
+  const [start, end] = [from, to].map((id) => points.find((point) => point.id === id));
   const radiusRead = units.readLength(radius);
   const bulge =
     bend === 'straight' ? 0 : start && end && radiusRead !== null ? bulgeOf(start, end, radiusRead, bend) : null;

@@ -37,6 +37,12 @@ export const design: BritishOf<typeof whole> = {
   theDesignHeight: 'One design level',
   hubsLeftOut:
     '{leftOut, plural, one {# peg} other {# pegs}} left out at {corners}: no clear place outside the building. Use a smaller offset, or mark that corner from its other side.',
+  azimuth: 'Bearing',
+  heightByDirection: 'Level',
+  byDifference: 'Difference in level',
+  differenceInElevation: 'Difference in level',
+  hasNoElevation: '{name} has no level, so the point gets none.',
+  elevationOfPoint: 'level {length}',
   withoutElevation: ', {withoutHeight} without level',
   noMarkHasAnElevation: 'No mark of this package has a design level',
   itsStakesWouldHaveNoCutOrFill:
