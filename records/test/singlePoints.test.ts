@@ -1,7 +1,7 @@
 /** Staking back to points that have coordinates, one by one. */
 import { describe, expect, it } from '@jest/globals';
 import type { Corner } from '@idle-marker/core';
-import { controlCorner, knownPoints, withSinglePoint } from '@idle-marker/records';
+import { controlCorner, knownPoints, exportedPoints, withSinglePoint } from '@idle-marker/records';
 import { Story } from './story.ts';
 
 const NAMES = { package: 'Single points', crew: 'Layout crew', prefix: 'SP' };
@@ -29,6 +29,10 @@ describe('a point that is staked back to', () => {
       ['SP-R7', expect.closeTo(4.61, 3), 'RIM'],
       [`SP-${name}`, z, undefined],
     ]);
+  });
+  it('keeps its code in files for others, where those without one have their package', () => {
+    const points = exportedPoints(story.state, story.trust());
+    expect(points.filter(({ group }) => group === 'planned').map(({ code }) => code)).toEqual(['RIM', 'Single points']);
   });
   it('is there once: measured again it moves, and where it lies as it lay nothing is said', () => {
     const [again] = knownPoints(story.state).asBuilt;

@@ -42,7 +42,8 @@ export function exportedPoints(state: SiteState, trust: TrustResult): SitePoint[
       const shared = {
         ...NOTHING,
         name: plan.name,
-        code: each.body.name,
+        // What the drawing or list called it says more than the package it is in.
+        code: plan.code ?? each.body.name,
         note: to,
         designZ: plan.designZ,
         offset: plan.offset,
