@@ -445,6 +445,32 @@ describe('a package', () => {
 });
 
 describe('Work', () => {
+  it('is a list that is searched, filtered by how far packages are, and folded', async () => {
+    const story = new Story().control();
+    const hall = story.work();
+    story.work({ name: 'Kerb nails', crew: 'Paving', items: [{ ...HALL, name: 'Kerb' }] }, 'KN');
+    const station = story.station('S1');
+    story.prove(station, 'P1');
+    for (let i = 0; i < hall.body.plans.length; i++) story.set(station, hall, i);
+    const { user } = show(story, <Work />);
+    const names = () => screen.getAllByRole('article').map((row) => within(row).getByRole('heading').textContent);
+    expect(names()).toEqual(['Hall hubs', 'Kerb nails']);
+    // By a key, and by the name of a mark.
+    await user.keyboard('/');
+    expect(document.activeElement).toBe(screen.getByLabelText('Search work, marks, layers'));
+    await user.keyboard('kn-');
+    expect(names()).toEqual(['Kerb nails']);
+    expect(within(screen.getByRole('region', { name: 'Work packages' })).getByText('1 of 2')).toBeTruthy();
+    await user.clear(screen.getByLabelText('Search work, marks, layers'));
+    await user.selectOptions(screen.getByLabelText('State of packages'), 'To set');
+    expect(names()).toEqual(['Kerb nails']);
+    await user.selectOptions(screen.getByLabelText('State of packages'), 'All set');
+    expect(names()).toEqual(['Hall hubs']);
+    await user.selectOptions(screen.getByLabelText('State of packages'), 'All states');
+    await user.click(screen.getByRole('button', { name: /^Work packages/ }));
+    expect(screen.queryByRole('article')).toBeNull();
+  });
+
   it('says what is left at each place that a drawing was laid over', async () => {
     const story = new Story().control();
     const drawing = await keptDrawing(story, 'hall.dxf', dxf([ring('WALL', corners)]));

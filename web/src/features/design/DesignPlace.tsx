@@ -50,12 +50,13 @@ export function Place() {
       <DesignPlan model={model} />
       <section
         className="flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[560px] lg:flex-none lg:border-l max-xl:lg:w-[460px]"
-        aria-label={msg('design.workPackages')}
+        aria-label={msg('common.work')}
       >
         <div className="flex flex-wrap items-center gap-2 border-b border-ink px-[18px] py-2">
           <h1 className="mr-2 text-xl">{msg('common.work')}</h1>
           <SearchField
             className="min-w-0 flex-1 basis-44"
+            shortcut="/"
             label={msg('design.searchWork')}
             value={search}
             onChange={setSearch}
