@@ -119,6 +119,7 @@ export {
   offsetWords,
   roadPlaceWords,
   readStation,
+  regionWords,
   returnFaultWords,
   roadFaultWords,
   roadRemarkWords,

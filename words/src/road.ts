@@ -65,6 +65,24 @@ export function shortStation(station: Metres, style: StationStyle): string {
   return stationText(station, style);
 }
 
+/**
+ * Which stretch of a line with station equations: by the equations at its ends, as they are written on the drawing.
+ *
+ * @param region equations passed, 0 before the first
+ */
+export function regionWords(
+  jumps: readonly { readonly back: Metres; readonly ahead: Metres }[],
+  region: number,
+  style: StationStyle,
+): string {
+  const equation = (i: number): string =>
+    `${shortStation(jumps[i]!.back, style)} = ${shortStation(jumps[i]!.ahead, style)}`;
+  if (jumps.length === 0) return '';
+  if (region === 0) return msg('road.beforeEquation', { equation: equation(0) });
+  if (region >= jumps.length) return msg('road.afterEquation', { equation: equation(jumps.length - 1) });
+  return msg('road.betweenEquations', { first: equation(region - 1), second: equation(region) });
+}
+
 /** A station as somebody types it; null when it is none. */
 export function readStation(text: string, { unit, format }: StationStyle): Metres | null {
   const value = parseStation(text.replace('−', '-').replace(',', '.'), format);

@@ -5,6 +5,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { faceAgainstLine, fitPattern, type FaceShot } from '@idle-marker/core';
 import {
+  regionWords,
   alongWords,
   careWords,
   careList,
@@ -201,5 +202,21 @@ describe('care', () => {
     for (const kind of Object.keys(markKindWords()) as (keyof ReturnType<typeof markKindWords>)[])
       expect(markToolWords()[kind]).toMatch(/\.$/);
     for (const what of CARE_OF_EQUIPMENT) expect(careWords()[what].length).toBeGreaterThan(5);
+  });
+});
+
+describe('a stretch of a line with station equations', () => {
+  const style = { unit: 'metre', format: 'thousand' } as const;
+  const jumps = [
+    { back: 140, ahead: 200 },
+    { back: 460, ahead: 420.5 },
+  ];
+  it('is told by the equations at its ends, as the drawing has them', () => {
+    expect([0, 1, 2].map((region) => regionWords(jumps, region, style))).toEqual([
+      'before the equation 0+140 = 0+200',
+      'between the equations 0+140 = 0+200 and 0+460 = 0+420.5',
+      'after the equation 0+460 = 0+420.5',
+    ]);
+    expect(regionWords([], 0, style)).toBe('');
   });
 });

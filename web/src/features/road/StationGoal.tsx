@@ -1,6 +1,6 @@
-import { displayedStation } from '@idle-marker/core';
+import { displayedStation, equationJumps } from '@idle-marker/core';
 import type { Road } from '@idle-marker/records';
-import { msg, gradeWords, stationText, stringWords } from '@idle-marker/words';
+import { msg, gradeWords, regionWords, stationText, stringWords } from '@idle-marker/words';
 import { useStationStyle, useStationWord } from '../../site/useRoads.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -61,7 +61,7 @@ export function StationGoal({ goal, road }: { readonly goal: Goal; readonly road
                     unit: units.unit,
                     region:
                       road.alignment.equations.length > 0 &&
-                      `, ${each.region === 0 ? msg('road.beforeTheJump') : msg('road.afterJump', { region: each.region })}`,
+                      `, ${regionWords(equationJumps(road.alignment), each.region, style)}`,
                   })}
                 </Button>
               ))}

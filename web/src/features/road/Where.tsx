@@ -1,6 +1,14 @@
-import { sectionAt, sectionHeight, type SitePoint } from '@idle-marker/core';
+import { equationJumps, sectionAt, sectionHeight, type SitePoint } from '@idle-marker/core';
 import type { AgainstRoad, Road } from '@idle-marker/records';
-import { msg, cutFillWords, offsetWords, roadRemarkWords, stationText, type StationStyle } from '@idle-marker/words';
+import {
+  msg,
+  cutFillWords,
+  offsetWords,
+  regionWords,
+  roadRemarkWords,
+  stationText,
+  type StationStyle,
+} from '@idle-marker/words';
 import { roadRemarks } from '@idle-marker/records';
 import { useHeightUnder, type OpenSurface } from '../../drawings/useSurfaces.ts';
 import { useUnits } from '../../field/useUnits.ts';
@@ -26,7 +34,7 @@ export function Where({ against, road, style, noise, stale, waiting }: WhereProp
   const large = `figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`;
   const region =
     'station' in nearest && road.alignment.equations.length > 0
-      ? msg('road.partOfItsStations', { region: nearest.region + 1 })
+      ? regionWords(equationJumps(road.alignment), nearest.region, style)
       : '';
   return (
     <>
@@ -66,7 +74,7 @@ export function Where({ against, road, style, noise, stale, waiting }: WhereProp
           })}
         </p>
       )}
-      {region !== '' && <span className="sr-only">{region}</span>}
+      {region !== '' && <p className="text-[15px] text-ink2">{region}</p>}
     </>
   );
 }
