@@ -420,7 +420,7 @@ describe('a package', () => {
       ['C3', 5, 'LID'],
       ['R7', 4.61, 'RIM'],
     ]);
-    expect(body.items[0]!.heights).toBe('rule');
+    expect(body.items[0]).toMatchObject({ heights: 'rule', meaning: 'centre' });
   });
 
   it('makes an outline of every step of a footing, and says when an offset is no round length', async () => {

@@ -10,7 +10,7 @@ import { Choice, Field, Tick } from '../../ui/Field.tsx';
 import { CornerSource } from './CornerSource.tsx';
 import { cornersDraft, withCorner, withText } from './cornerText.ts';
 import { GridSource } from './GridSource.tsx';
-import { isPath, type DraftItem, type Item, type ReadItem } from './itemDraft.ts';
+import { isPath, underRule, type DraftItem, type Item, type ReadItem } from './itemDraft.ts';
 import { KnownPoints } from './KnownPoints.tsx';
 import { SaidPlace } from './SaidPlace.tsx';
 
@@ -95,8 +95,7 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
           options={ruleChoices()}
           onChange={(rule) =>
             onChange({
-              rule,
-              ...(rule === 'bolts' || rule === 'rakedPiles' ? { meaning: 'centre' as const } : {}),
+              ...underRule(item, rule),
               // Where a leaning pile comes through depends on its head: a surface has no say in that.
               ...(rule === 'rakedPiles' && item.surface ? { heights: 'rule' as const, surface: null } : {}),
             })
@@ -200,7 +199,7 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
             source,
             drawing: drawing ?? null,
             grid: null,
-            rule,
+            ...underRule(item, rule),
             name: item.name || name,
             ...(isGrid ? { meaning: 'gridLine' as const } : {}),
           })
@@ -229,7 +228,7 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
           onChange({
             corners: withCorner(item.corners, corner, units),
             source: item.source === 'typed' || item.corners.text.trim() === '' ? msg('design.inWords') : item.source,
-            ...(item.corners.text.trim() === '' && item.rule === 'outline' ? { rule: 'points' as const } : {}),
+            ...(item.corners.text.trim() === '' && item.rule === 'outline' ? underRule(item, 'points') : {}),
           })
         }
       />
@@ -239,7 +238,7 @@ export function ItemFields({ read, built, legend, tried, onChange, onSteps }: It
           onChange({
             corners: found.reduce((draft, corner) => withCorner(draft, corner, units), item.corners),
             source: item.corners.text.trim() === '' ? msg('design.knownPoints') : item.source,
-            ...(item.corners.text.trim() === '' && item.rule === 'outline' ? { rule: 'points' as const } : {}),
+            ...(item.corners.text.trim() === '' && item.rule === 'outline' ? underRule(item, 'points') : {}),
           })
         }
       />

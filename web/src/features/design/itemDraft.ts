@@ -70,6 +70,25 @@ export const EMPTY_ITEM: DraftItem = {
   workingZ: typed(''),
 };
 
+/** What corners usually are under a rule: a point has no outside face. */
+const USUAL_MEANING: Readonly<Record<Item['rule'], Item['meaning']>> = {
+  outline: 'outsideFace',
+  linePairs: 'outsideFace',
+  lineEnds: 'gridLine',
+  points: 'centre',
+  recoveries: 'centre',
+  along: 'edge',
+  bolts: 'centre',
+  rakedPiles: 'centre',
+  road: 'edge',
+};
+
+/** An item under another rule; what its corners are follows, unless somebody said otherwise. */
+export function underRule({ rule, meaning }: DraftItem, next: Item['rule']): Pick<DraftItem, 'rule' | 'meaning'> {
+  const isBound = next === 'bolts' || next === 'rakedPiles';
+  return { rule: next, meaning: isBound || meaning === USUAL_MEANING[rule] ? USUAL_MEANING[next] : meaning };
+}
+
 /** Rules whose corners may have heights and arcs. */
 export const isPath = (rule: Item['rule']): boolean => rule === 'along';
 
