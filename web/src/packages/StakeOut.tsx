@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Corner } from '@idle-marker/core';
 import { withSinglePoint } from '@idle-marker/records';
@@ -5,27 +6,32 @@ import { msg } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Button } from '../ui/Button.tsx';
 
-/** Stakes back to a point that has coordinates: it comes into the package of single points, and Mark opens at it. */
 interface StakeOutProps {
   readonly point: Corner;
   readonly look?: 'quiet' | 'plain';
   readonly label?: string;
 }
 
+/** Stakes back to a point that has coordinates: it comes into the package of single points, and Mark opens at it. */
 export function StakeOut({ point, look = 'quiet', label }: StakeOutProps) {
   const { id, state, say } = useSite();
   const navigate = useNavigate();
   const names = { package: msg('packages.singlePoints'), crew: msg('packages.ownUse'), prefix: 'SP' };
+  const [going, setGoing] = useState(false);
   const go = async () => {
     const added = withSinglePoint(state, point, names, state.settings.lengthUnit);
     if (!added.ok) return;
+    // A second press before the first is stored would make the package twice.
+    setGoing(true);
     const { key, body, before } = added.value;
     const [fact] = body ? await say({ type: 'package', body }) : [before];
+    setGoing(false);
     void navigate(`/sites/${id}/mark?package=${fact!.id}&mark=${encodeURIComponent(key)}`);
   };
   return (
     <Button
       look={look}
+      disabled={going}
       aria-label={label ?? msg('packages.stakeOutPoint', { name: point.name })}
       onClick={() => void go()}
     >
