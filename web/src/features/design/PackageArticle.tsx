@@ -171,7 +171,8 @@ function PlanTable({ work }: { readonly work: Fact<'package'> }) {
             <td className={TD_WORD}>
               {plan.offset === 0
                 ? msg('design.onThePoint')
-                : (plan.offFace?.join('–') ?? `${plan.onLine ? 'beyond' : 'beside'} ${plan.corner}`)}
+                : // Each mark's own offset: one that was moved says so here, too.
+                  `${units.length(plan.offset)} ${plan.offFace?.join('–') ?? `${plan.onLine ? 'beyond' : 'beside'} ${plan.corner}`}`}
               {plan.alsoOffFace ? msg('design.and', { alsoOffFace: plan.alsoOffFace.join('–') }) : ''}
             </td>
             <td className={TD_WORD}>{plan.onLine?.join('–') ?? '–'}</td>
