@@ -1,7 +1,7 @@
 /** Staking back to points that have coordinates, one by one. */
 import { describe, expect, it } from '@jest/globals';
 import type { Corner } from '@idle-marker/core';
-import { controlCorner, knownPoints, exportedPoints, withSinglePoint } from '@idle-marker/records';
+import { controlCorner, exportedPoints, knownPoints, prefixOf, withSinglePoint } from '@idle-marker/records';
 import { Story } from './story.ts';
 
 const NAMES = { package: 'Single points', crew: 'Layout crew', prefix: 'SP' };
@@ -42,5 +42,24 @@ describe('a point that is staked back to', () => {
       { place: { e: again!.e + 0.02 } },
     ]);
     expect(story.state.packages).toHaveLength(1);
+  });
+  it('goes into a package whose letters have a dash in them under the same letters', () => {
+    const { body } = story.state.packages[0]!;
+    const named = { plans: body.plans.map((plan) => ({ ...plan, name: `S-P-${plan.corner}` })) };
+    expect([prefixOf(body), prefixOf(named), prefixOf({ plans: [] })]).toEqual(['SP', 'S-P', null]);
+  });
+});
+
+describe('marks as set', () => {
+  it('are points to work from, but for rough ones and those that are said to be gone', () => {
+    const story = new Story().control();
+    const work = story.work();
+    const station = story.station('S1');
+    story.set(station, work, 0);
+    story.set(station, work, 1, { as: 'rough' });
+    const hit = story.set(station, work, 2);
+    expect(knownPoints(story.state).marks).toHaveLength(2);
+    story.say('report', { mark: hit.id, kind: 'destroyed', who: 'Formwork', text: '' });
+    expect(knownPoints(story.state).marks.map(({ name }) => name)).toEqual([work.body.plans[0]!.name]);
   });
 });

@@ -81,16 +81,17 @@ export const hubOutsideWords = (off: number, tolerance: number, unit: LengthUnit
   });
 
 /** What was kept without another look, as it is spoken back: "D12 kept: 3 mm north-east of its point". */
-export const keptWords = (
+export function keptWords(
   name: string,
   { deltaE, deltaN }: { readonly deltaE: number; readonly deltaN: number },
   unit: LengthUnit,
-): string =>
-  msg('pole.keptInside', {
-    name,
-    smallLength: smallLength(Math.hypot(deltaE, deltaN), unit),
-    compassWord: compassWord(Math.atan2(-deltaE, -deltaN)),
-  });
+): string {
+  const off = smallLength(Math.hypot(deltaE, deltaN), unit);
+  // Written as nothing it lies on no side.
+  return /[1-9]/.test(off)
+    ? msg('pole.keptInside', { name, smallLength: off, compassWord: compassWord(Math.atan2(-deltaE, -deltaN)) })
+    : msg('pole.keptOn', { name });
+}
 
 /** A driven hub is corrected through the ground: "push it 12 mm toward the instrument". */
 export function pushWords(move: Move, viewpoint: Viewpoint, unit: LengthUnit): string {

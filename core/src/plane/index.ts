@@ -1,5 +1,14 @@
 /** Points, lines and polygons in plan. */
-export { azimuth, carriedAlong, compassWord, planDistance, polar, type PlanPoint, type SitePoint } from './point.ts';
+export {
+  azimuth,
+  carriedAlong,
+  compassWord,
+  planDistance,
+  pointAtDirection,
+  polar,
+  type PlanPoint,
+  type SitePoint,
+} from './point.ts';
 export { distanceToPolygon, insidePolygon, segmentMeetsPolygon, signedArea } from './polygon.ts';
 export { alongOff, intersectLines, pointAlongOff } from './line.ts';
 export { crossCircles, crossLineCircle, crossLines, type Circle, type Segment } from './crossing.ts';

@@ -24,6 +24,22 @@ export const polar = (from: PlanPoint, direction: Radians, distance: Metres): Pl
 });
 
 /**
+ * The point at a direction and a horizontal distance, so much higher than the one that it is measured from.
+ *
+ * @param rise metres, negative for lower; null where none is given
+ * @returns no height where `from` has none or no rise is given
+ */
+export const pointAtDirection = (
+  from: SitePoint,
+  direction: Radians,
+  distance: Metres,
+  rise: Metres | null,
+): SitePoint => ({
+  ...polar(from, direction, distance),
+  z: from.z === null || rise === null ? null : from.z + rise,
+});
+
+/**
  * Where `place` comes to when what stood at `from` stands at `to`, and everything about it has turned clockwise by
  * `turn`.
  */

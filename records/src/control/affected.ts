@@ -1,7 +1,7 @@
 /** What a change of the design does to a package that was taken from it, and to marks that stand already. */
 import { planDistance, type Metres, type PlanPoint, type Result } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { hubPlans, keepMoved, type PlanError } from '../work/packagePlans.ts';
+import { hubPlans, keepMoved, prefixOf, type PlanError } from '../work/packagePlans.ts';
 import { markKey, type SiteState } from '../site/state.ts';
 
 type Package = FactBody<'package'>;
@@ -66,7 +66,7 @@ export function affectedPackage(
     });
     return revised({ ...item, corners });
   });
-  const prefix = work.body.plans[0]?.name.split('-')[0] ?? 'M';
+  const prefix = prefixOf(work.body) ?? 'M';
   const plans = hubPlans(items, work.body.offset, prefix, lengthUnit);
   const next: AffectedPackage['next'] = plans.ok
     ? { ok: true, value: { ...work.body, items, plans: keepOffsets(work.body, plans.value), supersedes: work.id } }

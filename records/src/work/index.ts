@@ -10,6 +10,7 @@ export {
   leftOutHubs,
   roundStep,
   outwardOf,
+  prefixOf,
   shapesOf,
   withOffset,
 } from './packagePlans.ts';

@@ -41,5 +41,10 @@ export const markCorner = ({ body: { name, place, hubZ, groundZ } }: Fact<'mark'
 export const knownPoints = (state: SiteState): KnownPoints => ({
   control: namedOnce(state.control.flatMap(controlCorner)),
   asBuilt: namedOnce(state.asBuilt.map(builtCorner)),
-  marks: namedOnce([...state.marks.values()].map(markCorner)),
+  // What was only painted roughly, or is said to be gone or hit, is no place to work from.
+  marks: namedOnce(
+    [...state.marks.values()]
+      .filter(({ id, body }) => body.state !== 'rough' && !state.reports.has(id))
+      .map(markCorner),
+  ),
 });

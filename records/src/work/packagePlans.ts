@@ -284,6 +284,14 @@ export function surfacePlaces(
   return hubs.ok ? hubs.value.map((hub) => ({ key: hub.key, at: hub.designPlace })) : [];
 }
 
+/** What the names of a package's marks begin with; null while it has none. The letters may have a dash in them. */
+export function prefixOf({ plans }: Pick<Package, 'plans'>): string | null {
+  const [first] = plans;
+  if (!first) return null;
+  const end = first.name.lastIndexOf(`-${first.corner}`);
+  return end > 0 ? first.name.slice(0, end) : first.name.split('-')[0]!;
+}
+
 /** Two items can have corners of one name; the later mark gets a number. */
 function freeName(wanted: string, taken: Set<string>): string {
   let name = wanted;

@@ -3,7 +3,7 @@ import { ok, planDistance, type Corner, type LengthUnit, type Metres, type Resul
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { usualClass } from '../site/toleranceClass.ts';
 import type { SiteState } from '../site/state.ts';
-import { hubPlans, type PlanError } from './packagePlans.ts';
+import { hubPlans, prefixOf, type PlanError } from './packagePlans.ts';
 
 type Package = FactBody<'package'>;
 
@@ -56,7 +56,7 @@ export function withSinglePoint(
     : [...(before?.body.items ?? []), next];
   const usual = usualClass(state, 'grid');
   const offset = before?.body.offset ?? usual.offset ?? 1;
-  const prefix = before?.body.plans[0]?.name.split('-')[0] ?? names.prefix;
+  const prefix = (before && prefixOf(before.body)) ?? names.prefix;
   const plans = hubPlans(items, offset, prefix, unit);
   if (!plans.ok) return plans;
   return ok({

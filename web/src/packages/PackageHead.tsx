@@ -4,7 +4,7 @@
  */
 import { useState } from 'react';
 import type { Fact } from '@idle-marker/contract';
-import { alikeName } from '@idle-marker/records';
+import { alikeName, prefixOf } from '@idle-marker/records';
 import { msg, toleranceWords } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Button } from '../ui/Button.tsx';
@@ -24,7 +24,7 @@ export function usePackageHead(work: Fact<'package'> | null): PackageHead {
   const [typed, setTyped] = useState({
     name: work?.body.name ?? '',
     crew: work?.body.crew ?? '',
-    prefix: work?.body.plans[0]?.name.split('-')[0] ?? '',
+    prefix: (work && prefixOf(work.body)) ?? '',
   });
   const alike = alikeName(
     typed.name,

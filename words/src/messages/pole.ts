@@ -240,5 +240,6 @@ export const pole = {
   addLogEntry: 'Add log entry',
   shootKeepAndGoOn: 'One key: shoot, keep if inside, go on (painted or drilled marks)',
   shootAndKeep: 'Shoot and keep',
+  keptOn: '{name} kept: on its point',
   keptInside: '{name} kept: {smallLength} {compassWord} of its point',
 } as const;

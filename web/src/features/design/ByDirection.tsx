@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { azimuth, polar, wrapTurn, type Corner } from '@idle-marker/core';
+import { azimuth, pointAtDirection, wrapTurn, type Corner } from '@idle-marker/core';
 import { msg } from '@idle-marker/words';
 import { AngleField } from '../../field/AngleField.tsx';
 import { useUnits } from '../../field/useUnits.ts';
@@ -25,7 +25,7 @@ export function ByDirection({ named, count, onPlace }: ByDirectionProps) {
   const [angle, setAngle] = useState('');
   const [distance, setDistance] = useState('');
   const [height, setHeight] = useState<'none' | 'difference' | 'grade'>('none');
-  const [rise, setRise] = useState('');
+  const [typedRise, setTypedRise] = useState('');
   const [way, setWay] = useState<'up' | 'down'>('up');
   const [start, sighted] = [byId(named, from), byId(named, back)];
   const length = units.readLength(distance);
@@ -42,13 +42,13 @@ export function ByDirection({ named, count, onPlace }: ByDirectionProps) {
     height === 'none' || length === null
       ? null
       : height === 'difference'
-        ? units.readLength(rise)
-        : percent(rise) === null
+        ? units.readLength(typedRise)
+        : percent(typedRise) === null
           ? null
-          : (percent(rise)! / 100) * length;
+          : (percent(typedRise)! / 100) * length;
   const startZ = start?.z ?? null;
-  const z = startZ === null || risen === null ? null : startZ + (way === 'up' ? risen : -risen);
-  const place = direction === null ? null : { ...polar(start!, direction, length!), ...(z === null ? {} : { z }) };
+  const rise = risen === null || way === 'up' ? risen : -risen;
+  const place = direction === null ? null : pointAtDirection({ ...start!, z: startZ }, direction, length!, rise);
   const drawn = useMemo(
     () => ({
       lines: [start && place ? [start, place] : [], by === 'turn' && start && sighted ? [start, sighted] : []]
@@ -106,10 +106,10 @@ export function ByDirection({ named, count, onPlace }: ByDirectionProps) {
             <Field
               label={height === 'grade' ? msg('design.gradePercent') : msg('design.differenceInElevation')}
               unit={height === 'grade' ? undefined : units.unit}
-              value={rise}
+              value={typedRise}
               inputMode="decimal"
-              onChange={(event) => setRise(event.target.value)}
-              error={bare(rise, height === 'grade' ? percent(rise) : units.readLength(rise))}
+              onChange={(event) => setTypedRise(event.target.value)}
+              error={bare(typedRise, height === 'grade' ? percent(typedRise) : units.readLength(typedRise))}
             />
             <Choice
               label={msg('design.upOrDown')}

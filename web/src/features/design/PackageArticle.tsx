@@ -34,7 +34,8 @@ export function PackageArticle({ progress, isShort, onClear, onChange, onGrid }:
       </div>
       <div className="flex flex-wrap items-center justify-between gap-x-3">
         <p className="min-w-0 flex-1 text-[13px] text-ink2">
-          {work.body.crew}, {within.name} ({smallLength(within.plan, units.lengthUnit)})
+          {work.body.crew}, {within.name},{' '}
+          {msg('common.within', { smallLength: smallLength(within.plan, units.lengthUnit) })}
         </p>
         <span className="flex items-center gap-x-4">
           <Link
