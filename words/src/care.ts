@@ -48,6 +48,18 @@ export interface CautionSaid {
   readonly answer: string;
 }
 
+/** Each caution in a word or two, for the line of what is due. */
+export const cautionShort = worded((): Readonly<Record<Parameters<typeof cautionWords>[0], string>> => ({
+  services: msg('care.shortServices'),
+  traffic: msg('care.shortTraffic'),
+  machine: msg('care.shortMachine'),
+  edge: msg('care.shortEdge'),
+  overhead: msg('care.shortOverhead'),
+  keepOut: msg('care.shortKeepOut'),
+  laser: msg('care.shortLaser'),
+  unattended: msg('care.shortUnattended'),
+}));
+
 /** @param area name of the ground that it is about; null when it is the package as a whole */
 export function cautionWords(
   code: 'services' | 'traffic' | 'machine' | 'edge' | 'overhead' | 'keepOut' | 'laser' | 'unattended',

@@ -1,14 +1,18 @@
 /** What is called out to the person at the pole. Words for both directions of every axis, never a bare in or out. */
 import {
   compassWord,
+  formatFeetInches,
   formatLength,
+  lengthFromMetres,
+  WALK_FROM,
   type LengthUnit,
+  type Metres,
   type Move,
   type MoveGrade,
   type Viewpoint,
 } from '@idle-marker/core';
 import { msg, worded } from './message.ts';
-import { smallLength } from './small.ts';
+import { inchesText, smallFraction, smallLength } from './small.ts';
 import { LENGTH_DECIMALS } from './vocabulary.ts';
 
 export const viewpointWords = worded((): Readonly<Record<Viewpoint, string>> => ({
@@ -67,6 +71,53 @@ export function moveParts(move: Move, viewpoint: Viewpoint, unit: LengthUnit): M
   return [...part(move.up, words.up, words.down), ...part(move.right, words.right, words.left)];
 }
 
+/** A figure to be read while walking, and the unit after it; none where the figure carries its own. */
+export interface WalkingFigure {
+  readonly figure: string;
+  readonly unit: string;
+}
+
+/** The unit after such a figure: which foot it is stands with the site, and changes nothing that is walked. */
+export const walkingUnit = (unit: LengthUnit): string => (unit === 'metre' ? 'm' : 'ft');
+
+/**
+ * The ways to write a length to be read while walking, the finest first: what does not fit loses decimals. Where one
+ * still walks a tenth is fine enough.
+ */
+export function walkingFigures(metres: Metres, unit: LengthUnit): readonly WalkingFigure[] {
+  const size = Math.abs(metres);
+  const isFar = size >= WALK_FROM;
+  const fraction = smallFraction(unit);
+  const decimals = (n: number): WalkingFigure => ({
+    figure: formatLength(size, unit, n),
+    unit: walkingUnit(unit),
+  });
+  const plain = Array.from({ length: (isFar ? 1 : LENGTH_DECIMALS) + 1 }, (_, i) => decimals(i)).reverse();
+  if (fraction === null || isFar) return plain;
+  return lengthFromMetres(size, unit) < 1
+    ? [{ figure: inchesText(size, unit, fraction), unit: 'in' }, ...plain]
+    : [{ figure: formatFeetInches(size, unit, fraction), unit: '' }, ...plain];
+}
+
+/** One way to go: its axis on the board, the words of its direction, and whether it is written as something at all. */
+export interface WalkingLine {
+  readonly arrow: 'up' | 'down' | 'left' | 'right' | null;
+  readonly way: string;
+  readonly figures: readonly WalkingFigure[];
+}
+
+/** Toward or away first, left or right second; always both, so that nothing changes its place. */
+export function walkingLines(move: Move, viewpoint: Viewpoint, unit: LengthUnit): readonly [WalkingLine, WalkingLine] {
+  const words = directionWords()[viewpoint];
+  const line = (metres: Metres, [positive, negative]: readonly ['up', 'down'] | readonly ['right', 'left']) => {
+    const figures = walkingFigures(metres, unit);
+    const isNothing = !/[1-9]/.test(figures[0]!.figure);
+    const arrow = isNothing ? null : metres > 0 ? positive : negative;
+    return { arrow, way: arrow === null ? msg('guidance.nothingToGo') : words[arrow], figures };
+  };
+  return [line(move.up, ['up', 'down']), line(move.right, ['right', 'left'])];
+}
+
 /** The large sentence: "0.604 toward instrument, 0.118 left". */
 export function moveWords(move: Move, viewpoint: Viewpoint, unit: LengthUnit): string {
   const parts = moveParts(move, viewpoint, unit).map(({ figure, way }) => `${figure} ${way}`);
@@ -79,6 +130,12 @@ export const hubOutsideWords = (off: number, tolerance: number, unit: LengthUnit
     smallLength: smallLength(off, unit),
     smallLength2: smallLength(tolerance, unit),
   });
+
+/** How far a shot is off and what is allowed: "2 mm off, inside 6 mm". */
+export function shotOffWords(off: Metres, tolerance: Metres, unit: LengthUnit): string {
+  const said = { off: smallLength(off, unit), tolerance: smallLength(tolerance, unit) };
+  return off <= tolerance ? msg('pole.offInside', said) : msg('pole.offOutside', said);
+}
 
 /** What was kept without another look, as it is spoken back: "D12 kept: 3 mm north-east of its point". */
 export function keptWords(

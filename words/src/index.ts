@@ -84,6 +84,11 @@ export {
 } from './judgement.ts';
 export {
   directionWords,
+  walkingFigures,
+  walkingLines,
+  walkingUnit,
+  type WalkingFigure,
+  type WalkingLine,
   moveGradeWords,
   hubOutsideWords,
   keptWords,
@@ -91,6 +96,7 @@ export {
   moveWords,
   paceWords,
   pushWords,
+  shotOffWords,
   tapeWords,
   viewpointWords,
 } from './guidance.ts';
@@ -220,6 +226,6 @@ export {
 export { cutFillAsWritten, ROUNDING, writtenLength, type Rounding } from './rounding.ts';
 export { markKindWords, markToolWords } from './markKinds.ts';
 export { rakeWords } from './rakes.ts';
-export { careWords, careList, CARE_OF_EQUIPMENT, cautionWords } from './care.ts';
+export { careWords, careList, CARE_OF_EQUIPMENT, cautionShort, cautionWords } from './care.ts';
 export { nextTrades, type NextTrade } from './nextTrade.ts';
 export { withoutStop } from './withoutStop.ts';

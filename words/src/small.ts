@@ -13,14 +13,14 @@ import { wordingNow, type InchFraction } from './wording.ts';
 const LARGE = 1;
 
 /** Parts of an inch that a site says small lengths in; null where it says decimals. */
-const fractionOf = (unit: LengthUnit): number | null => {
+export const smallFraction = (unit: LengthUnit): number | null => {
   const { small } = wordingNow();
   return unit === 'metre' || small === undefined ? null : FRACTIONS[small];
 };
 const FRACTIONS: Readonly<Record<InchFraction, number>> = { sixteenth: 16, thirtySecond: 32 };
 
 /** Inches and their fraction, below a foot: "3 1/4", "5/16", "0". */
-function inchesText(metres: Metres, unit: LengthUnit, denominator: number): string {
+export function inchesText(metres: Metres, unit: LengthUnit, denominator: number): string {
   const {
     feet,
     inches,
@@ -36,7 +36,7 @@ function inchesText(metres: Metres, unit: LengthUnit, denominator: number): stri
 function feetWords(metres: Metres, unit: LengthUnit, sign = ''): string {
   const size = Math.abs(metres);
   const feet = lengthFromMetres(size, unit).toFixed(3);
-  const fraction = fractionOf(unit);
+  const fraction = smallFraction(unit);
   if (fraction === null) return `${sign}${msg('small.ft', { lengthFromMetres: feet })}`;
   return lengthFromMetres(size, unit) < 1
     ? msg('small.inchesBeside', { inches: `${sign}${inchesText(size, unit, fraction)}`, feet: `${sign}${feet}` })
@@ -78,7 +78,7 @@ export function signedSmall(mm: number, unit: LengthUnit, decimals = smallUnit(u
   const { name, perMetre } = smallUnit(unit);
   const figure = formatSigned((mm / 1000) * perMetre, decimals);
   // The sign that the figure carries: none where it is written as nothing.
-  if (fractionOf(unit) !== null) return feetWords(mm / 1000, unit, /^[+−]/.exec(figure)?.[0]);
+  if (smallFraction(unit) !== null) return feetWords(mm / 1000, unit, /^[+−]/.exec(figure)?.[0]);
   return msg('small.figure', { figure, unit: name });
 }
 
@@ -93,7 +93,7 @@ export function toleranceWords(
   if (unit === 'metre') return msg('small.mm2', { millimetres: millimetres(plan), millimetres2: millimetres(height) });
   const feet = (metres: number) => lengthFromMetres(metres, unit).toFixed(3);
   const both = msg('small.ft2', { feet: feet(plan), feet2: feet(height) });
-  const fraction = fractionOf(unit);
+  const fraction = smallFraction(unit);
   if (fraction === null) return both;
   const inches = (metres: number) => inchesText(metres, unit, fraction);
   return msg('small.in2', { inches: inches(plan), inches2: inches(height), both });
@@ -104,7 +104,7 @@ export function toleranceFigures(
   { plan, height }: { readonly plan: Metres; readonly height: Metres },
   unit: LengthUnit,
 ): { readonly plan: string; readonly height: string; readonly unit: string } {
-  const fraction = fractionOf(unit);
+  const fraction = smallFraction(unit);
   const figure = (metres: Metres) =>
     fraction === null ? smallFigure(millimetres(metres), unit) : inchesText(metres, unit, fraction);
   return { plan: figure(plan), height: figure(height), unit: fraction === null ? smallUnit(unit).name : 'in' };

@@ -1,7 +1,18 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { azimuth, polar, type PlanPoint } from '../plane/point.ts';
-import { graduation, moveFor, moveGrade, tapeAdvised, VIEWPOINTS, type Viewpoint } from './viewpoint.ts';
+import {
+  evenGraduation,
+  graduation,
+  holds,
+  isCloseUp,
+  isPastEdge,
+  moveFor,
+  moveGrade,
+  tapeAdvised,
+  VIEWPOINTS,
+  type Viewpoint,
+} from './viewpoint.ts';
 import { stake } from './stake.ts';
 
 const STATION = {
@@ -108,5 +119,31 @@ describe('grades of a move', () => {
     expect(tapeAdvised(1.4, 0.006)).toBe(true);
     expect(tapeAdvised(1.6, 0.006)).toBe(false);
     expect(tapeAdvised(0.005, 0.006)).toBe(false);
+  });
+});
+
+describe('what is shown at the pole', () => {
+  it('holds from eight tenths of the tolerance until the tolerance itself', () => {
+    expect(holds(0.0047, 0.006, false)).toBe(true);
+    expect(holds(0.0049, 0.006, false)).toBe(false);
+    expect(holds(0.0059, 0.006, true)).toBe(true);
+    expect(holds(0.0061, 0.006, true)).toBe(false);
+  });
+
+  it('comes close under 20 mm and goes back at 30, so that no reading between the two changes the scales', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.0201, max: 0.0299, noNaN: true }), fc.boolean(), (off, was) => {
+        expect(isCloseUp({ up: off, right: -off / 2 }, was)).toBe(was);
+      }),
+    );
+    expect(isCloseUp({ up: 0.001, right: -0.019 }, false)).toBe(true);
+    expect(isCloseUp({ up: 0.001, right: -0.031 }, true)).toBe(false);
+  });
+
+  it('is past the edge beyond two metres on either axis, and stays at the edge of the even scales', () => {
+    expect(isPastEdge({ up: 0, right: -2.01 })).toBe(true);
+    expect(isPastEdge({ up: 1.99, right: -1.99 })).toBe(false);
+    expect(evenGraduation(-0.01, 0.02)).toBe(-0.5);
+    expect(evenGraduation(0.05, 0.02)).toBe(1);
   });
 });

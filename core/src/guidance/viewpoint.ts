@@ -52,10 +52,32 @@ export function graduation(x: Metres): number {
   return Math.max(-1, Math.min(1, position));
 }
 
+/** Place on an even graduation that ends at `end` on both sides, -1 to 1; farther than that is at its edge. */
+export const evenGraduation = (x: Metres, end: Metres): number => Math.max(-1, Math.min(1, x / end));
+
+/** Beyond this the pole lies past the edge of the scales. */
+export const isPastEdge = ({ up, right }: Move, end: Metres = GRADUATION_END): boolean =>
+  Math.max(Math.abs(up), Math.abs(right)) > end;
+
+/** The pole comes to hold well inside the tolerance and leaves it at its edge: a trembling figure changes nothing. */
+const HOLD_FROM = 0.8;
+
+/** Whether the pole is to be held where it is; `held` is whether it was before this reading. */
+export const holds = (distance: Metres, tolerance: Metres, held: boolean): boolean =>
+  distance <= (held ? tolerance : HOLD_FROM * tolerance);
+
+const CLOSE_UNDER: Metres = 0.02;
+const CLOSE_UNTIL: Metres = 0.03;
+
+/** Whether the even scales of the last centimetres are shown; `was` is whether they were before this reading. */
+export const isCloseUp = ({ up, right }: Move, was: boolean): boolean =>
+  Math.max(Math.abs(up), Math.abs(right)) < (was ? CLOSE_UNTIL : CLOSE_UNDER);
+
 /** How big the move is, in one word: walk, move, nudge, hold. */
 export type MoveGrade = 'walk' | 'move' | 'nudge' | 'hold';
 
-const WALK_FROM: Metres = 2;
+/** From here on one walks, and a figure needs no more than one decimal. */
+export const WALK_FROM: Metres = 2;
 const NUDGE_UNDER: Metres = 0.1;
 
 export function moveGrade(distance: Metres, tolerance: Metres): MoveGrade {

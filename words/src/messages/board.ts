@@ -13,4 +13,5 @@ export const board = {
   left: 'left',
   right: 'right',
   backAhead: '{station} back = {station2} ahead',
+  namesLeftOut: '{names, plural, one {# name} other {# names}} more: zoom in',
 } as const;

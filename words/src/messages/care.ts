@@ -87,4 +87,12 @@ export const care = {
   theyWereSetTwiceAndNobodyHas:
     'They were set twice, and nobody has decided which stake stands; these figures are from the later one',
   nothingButTheStationThatSetThem: 'Only the station that set them has checked them',
+  shortServices: 'services',
+  shortTraffic: 'traffic',
+  shortMachine: 'machine',
+  shortEdge: 'open edge',
+  shortOverhead: 'overhead line',
+  shortKeepOut: 'keep out',
+  shortLaser: 'laser',
+  shortUnattended: 'instrument alone',
 } as const;

@@ -81,4 +81,5 @@ export const fieldbook = {
   usedIn: 'Used for',
   activity: 'Activity',
   setupChecklist: 'Setup checklist',
+  choose: 'Filter and search',
 } as const;

@@ -123,8 +123,8 @@ export const frame = {
   somebodyElse: 'Somebody else',
   thisNameIsOnTheListAbove: 'This name is on the list above.',
   add: 'Add',
-  changeToTheTheme: 'Change to the {next} theme',
-  dusk: 'Dark',
+  changeToTheTheme: 'Change colors: {next} (T)',
+  currentPlace: 'Current: {name}, {fact}',
   opening: 'Opening…',
   theListOfSites: 'The list of sites',
   theCrewsPage: 'The crew’s page',
@@ -140,5 +140,4 @@ export const frame = {
   elevations: 'Elevations',
   horizontalCircle: 'Horizontal circle',
   slopeDistance: 'Slope distance',
-  light: 'Light',
 } as const;

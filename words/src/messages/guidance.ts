@@ -25,4 +25,5 @@ export const guidance = {
   walkByTheLiveFigureTapeThe: '{so} Walk by the live figure, tape the last meter, and shoot only when it says hold.',
   closeEnoughToTapeStepOntoThe:
     'Close enough to tape: step {figure} {side} onto the line, mark the spot, tape {figure2} {along}, shoot once.',
+  nothingToGo: 'nothing to go',
 } as const;

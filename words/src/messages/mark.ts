@@ -7,5 +7,5 @@ export const mark = {
   theInstrumentHasNoPlaceThereSo:
     'This setup gives elevations only, so it can’t guide you to a mark by itself. A receiver on the same pole can; or station the instrument again from marks that are known in plan.',
   marksWaitInNoneCanBeSet: '{stops} marks wait in {name}. Station the instrument before setting them.',
-  aheadOfYou: '{name}, {toInstrument} {unit} ahead of you',
+  aheadOfYou: '{name}, {toInstrument} {unit} ahead',
 } as const;

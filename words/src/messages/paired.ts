@@ -85,4 +85,8 @@ export const paired = {
   heightsComeOnceTheInstrumentFollowsThe: 'Elevations come once the instrument tracks the prism.',
   theReceiverGaveNoPlace: 'The receiver gave no place.',
   receiverAndPrism: 'Receiver and prism',
+  planWithin: 'plan 95 %: {smallLength}',
+  heightWithin: 'elevation 95 %: {smallLength}',
+  noHeightNow: 'no elevation',
+  noPlaceYet: 'No position from the receiver yet.',
 } as const;

@@ -102,4 +102,5 @@ export const prove = {
   recordDirection: 'Record direction',
   saveTapeCheck: 'Save tape check',
   notUsedProvesTheStation: 'Not used: proves the station',
+  alongAcross: 'along {along}, across {across}',
 } as const;

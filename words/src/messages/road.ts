@@ -104,4 +104,6 @@ export const road = {
   previous: 'Previous',
   offsetLine: 'Offset line',
   line: 'Line',
+  goingTo: 'to {station}',
+  beyondBy: '{length} {unit} beyond',
 } as const;

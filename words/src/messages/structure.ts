@@ -119,4 +119,9 @@ export const structure = {
   secondEdge: 'Second edge',
   halfWidth: 'Half width',
   progress: 'Progress',
+  lastOff: '{way} of {name}',
+  lastKept: '{name} is kept. Next: stand on the point, plumb, and measure.',
+  alongLineOf: 'along line {line}',
+  nothingToWriteYet: 'Nothing to write yet',
+  noHeightAgainstTheLine: 'No elevation on this line',
 } as const;

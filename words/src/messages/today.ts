@@ -141,4 +141,8 @@ export const today = {
   openPairCheck: 'Open pair check',
   noDesignElevation: 'In plan only: no design elevation',
   withoutDesignElevation: '{without} of {ofValue} marks without design elevation',
+  within2: 'within {tolerance}',
+  countInDoubt: '{inDoubt} in doubt',
+  allSet: 'all set',
+  leftToSet: '{left} to set',
 } as const;

@@ -13,4 +13,5 @@ export const ui = {
   thisPartOfTheApplicationWasNever:
     'This part of the application isn’t on this device yet, and the server doesn’t send it now. It loads as soon as the server answers; entries waiting to be stored are safe. If the application was updated meanwhile, load the page again.',
   loadThePageAgain: 'Load the page again',
+  list: 'List',
 } as const;

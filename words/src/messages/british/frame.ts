@@ -8,4 +8,5 @@ export const frame: BritishOf<typeof whole> = {
   bothProved: 'Plan and level checked',
   halfAMetreToTwoMetresOff: 'half a metre to two metres off: the last steps are yours',
   elevations: 'Levels',
+  changeToTheTheme: 'Change colours: {next} (T)',
 };

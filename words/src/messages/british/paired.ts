@@ -33,4 +33,6 @@ export const paired: BritishOf<typeof whole> = {
   benchmarks: '{benchmarks} TBMs',
   withOneBenchmarkTheHeightsAre: 'With one TBM the levels are provisional until a second one is proved with the pole.',
   heightsComeOnceTheInstrumentFollowsThe: 'Levels come once the instrument tracks the prism.',
+  heightWithin: 'level 95 %: {smallLength}',
+  noHeightNow: 'no level',
 };

@@ -60,4 +60,13 @@ export const pole: BritishOf<typeof whole> = {
   layoutPoints: 'Setting-out points',
   shootKeepAndGoOn: 'One key: observe, keep if inside, go on (painted or drilled marks)',
   shootAndKeep: 'Observe and keep',
+  oneCarefulShot: 'one averaged reading',
+  noReadingYet: 'No reading yet: search for the prism, or observe.',
+  shotAt: 'reading {shots}, {clockTime}',
+  aGroundShotOnly: 'a ground reading only',
+  shortCheckFailed: 'check sight failed',
+  shortUnchecked: 'check sight: none yet',
+  shortCheckAge: 'check sight {minutes} min',
+  shortCheckLeft: 'check sight {minutes} min left',
+  colors: 'Colours',
 };

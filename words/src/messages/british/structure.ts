@@ -14,4 +14,5 @@ export const structure: BritishOf<typeof whole> = {
   heightWhereItEnds: 'End level',
   itsOuterSideAwayFromTheCentre: 'its outer side, away from the centre',
   theSideOfItsCentre: 'the side of its centre',
+  noHeightAgainstTheLine: 'No level on this line',
 };
