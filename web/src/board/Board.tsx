@@ -11,6 +11,7 @@ import type { FrameState } from 'ol/Map.js';
 import { apply } from 'ol/transform.js';
 import { METRES_PER_UNIT, type Metres, type PlanPoint } from '@idle-marker/core';
 import { msg } from '@idle-marker/words';
+import { CARRIED, useMedia } from '../ui/useMedia.ts';
 import { useUnits } from '../field/useUnits.ts';
 import { paintScene, SYMBOL_RADIUS_PX, type Palette } from './paint.ts';
 import { EMPTY_SCENE, sceneExtent, type Scene } from './scene.ts';
@@ -54,6 +55,11 @@ function readPalette(element: HTMLElement): Palette {
   };
 }
 
+const DESK_LETTERS_PX = 13;
+const CARRIED_LETTERS_PX = 16;
+/** What the buttons at the upper right cover. */
+const BUTTONS_PX = 156;
+
 /** A layer that paints the scene of the moment in one go. */
 class SceneLayer extends Layer {
   #index: SceneIndex;
@@ -61,6 +67,9 @@ class SceneLayer extends Layer {
   #underlay: readonly Underlay[] = [];
   /** The site's unit of length, which the grid keeps step with. */
   unit: Metres = 1;
+  letters = DESK_LETTERS_PX;
+  /** Told how many names found no room. */
+  onLeftOut: (names: number) => void = () => undefined;
   readonly canvas = document.createElement('canvas');
 
   constructor(scene: Scene) {
@@ -114,6 +123,13 @@ class SceneLayer extends Layer {
       toPixel,
       scale: 1 / frame.viewState.resolution,
       rotation: frame.viewState.rotation,
+      letters: this.letters,
+      frame: { left: 2, top: 2, right: width - 2, bottom: height - 2 },
+      covered: [
+        { left: width - 62, right: width, top: 0, bottom: BUTTONS_PX },
+        { left: 0, right: 210, top: 0, bottom: 36 },
+        { left: width - 190, right: width, top: height - 52, bottom: height },
+      ],
     };
     paintGrid(painter, frame, width, height, this.unit);
     const { extent, viewState } = frame;
@@ -122,7 +138,7 @@ class SceneLayer extends Layer {
     const view = extent
       ? [extent[0]! - margin, extent[1]! - margin, extent[2]! + margin, extent[3]! + margin]
       : [-Infinity, -Infinity, Infinity, Infinity];
-    paintScene(painter, this.scene, visibleSymbols(this.#index, view, viewState.resolution));
+    this.onLeftOut(paintScene(painter, this.scene, visibleSymbols(this.#index, view, viewState.resolution)));
     performance.measure('board paint', 'board begins');
     performance.clearMarks('board begins');
     if (performance.getEntriesByName('board paint').length > KEPT_MEASURES) performance.clearMeasures('board paint');
@@ -151,7 +167,7 @@ function paintGrid(
   const reach = (Math.hypot(width, height) / 2) * frame.viewState.resolution;
   context.lineWidth = 1;
   context.strokeStyle = palette.rule;
-  context.globalAlpha = 0.45;
+  context.globalAlpha = 0.3;
   context.beginPath();
   for (let x = Math.ceil((e - reach) / step) * step; x <= e + reach; x += step) {
     context.moveTo(...toPixel({ e: x, n: n - reach }));
@@ -182,6 +198,8 @@ export function Board({
   const parts = useRef<{ map: Map; layer: SceneLayer } | null>(null);
   const handlers = useRef({ onPick, onPlace, onDrag });
   const [resolution, setResolution] = useState(1);
+  const [leftOut, setLeftOut] = useState(0);
+  const isCarried = useMedia(CARRIED);
   handlers.current = { onPick, onPlace, onDrag };
   const units = useUnits();
   const unit = METRES_PER_UNIT[units.lengthUnit];
@@ -191,6 +209,7 @@ export function Board({
   useEffect(() => {
     const layer = new SceneLayer(scene);
     layer.unit = unit;
+    layer.onLeftOut = setLeftOut;
     const view = new View({
       projection: SITE_GRID,
       center: [0, 0],
@@ -268,8 +287,9 @@ export function Board({
   useEffect(() => {
     if (!parts.current) return;
     parts.current.layer.unit = unit;
+    parts.current.layer.letters = isCarried ? CARRIED_LETTERS_PX : DESK_LETTERS_PX;
     parts.current.layer.scene = scene;
-  }, [scene, unit]);
+  }, [scene, unit, isCarried]);
 
   useEffect(() => {
     if (parts.current) parts.current.layer.underlay = underlay;
@@ -297,6 +317,11 @@ export function Board({
     <div className="relative h-full w-full overflow-hidden bg-paper">
       <div ref={holder} className="absolute inset-0 touch-none" role="img" aria-label={description} tabIndex={0} />
       {children}
+      {leftOut > 0 && (
+        <p className="pointer-events-none absolute top-3 left-4 bg-paper px-1 text-[13px] text-ink2">
+          {msg('board.namesLeftOut', { names: leftOut })}
+        </p>
+      )}
       <div className="pointer-events-none absolute right-4 bottom-3 flex items-end gap-4 text-[13px] text-ink2">
         <div className="flex flex-col items-center" aria-hidden="true">
           <span>
@@ -309,7 +334,7 @@ export function Board({
         </div>
         <svg width="16" height="34" viewBox="0 0 16 34" aria-label={msg('board.northIsUp')} role="img">
           <path d="M8 22V3M3 9l5-7 5 7" fill="none" stroke="currentColor" strokeWidth="1.5" />
-          <text x="8" y="33" textAnchor="middle" fontSize="11" fontWeight="600" fill="currentColor">
+          <text x="8" y="33" textAnchor="middle" fontSize="14" fontWeight="600" fill="currentColor">
             N
           </text>
         </svg>

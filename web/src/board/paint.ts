@@ -11,6 +11,7 @@ import type {
   SymbolName,
 } from './scene.ts';
 import { SYMBOLS, type PathStep } from './symbols.ts';
+import { overlaps, placeLabels, type Box } from './labels.ts';
 import type { Visible } from './visible.ts';
 
 export type Palette = Readonly<Record<Ink | 'sheet' | 'paper' | 'rule', string>>;
@@ -23,14 +24,22 @@ export interface Painter {
   readonly scale: number;
   /** Clockwise turn of the view, radians. */
   readonly rotation: number;
+  /** Height of the letters, pixels. */
+  readonly letters: number;
+  /** Names stay within it, and off what lies over the drawing. */
+  readonly frame: Box;
+  readonly covered: readonly Box[];
 }
 
 export const SYMBOL_RADIUS_PX = 9;
 const INK_WIDTH_PX = 1.5;
-const LABEL_FONT = '600 13px Barlow, sans-serif';
+const fontOf = (letters: number): string => `600 ${letters}px Barlow, sans-serif`;
 
-/** Paints the scene with those of its symbols that are in view; a crowd gets one batched path a kind, and no labels. */
-export function paintScene(painter: Painter, whole: Scene, visible: Visible): void {
+/**
+ * Paints the scene with those of its symbols that are in view; a crowd gets one batched path a kind, and few names.
+ * @returns how many names found no room
+ */
+export function paintScene(painter: Painter, whole: Scene, visible: Visible): number {
   const scene: Scene = { ...whole, symbols: visible.symbols };
   paintShades(painter, scene.shades);
   for (const each of scene.lines) paintLine(painter, each);
@@ -42,17 +51,18 @@ export function paintScene(painter: Painter, whole: Scene, visible: Visible): vo
     for (const each of scene.symbols)
       paintSymbol(painter, each, huddled.has(each) ? HUDDLED_RADIUS_PX : SYMBOL_RADIUS_PX);
   for (const each of scene.instruments) paintInstrument(painter, each);
-  paintTexts(painter, scene.texts);
-  paintLabels(painter, {
-    ...scene,
-    symbols: scene.symbols.filter((each) => each.chosen || !(visible.crowded || huddled.has(each))),
-  });
+  const named = visible.crowded
+    ? scene.symbols.filter((each) => each.chosen || each.symbol === 'inDoubt')
+    : scene.symbols;
+  const unnamed = scene.symbols.length - named.length;
+  return unnamed + paintNames(painter, scene, named, painter.covered);
 }
 
-/** Stakes nearer to each other than this are drawn small and without names: large ones would only be a blot. */
+/** Stakes nearer to each other than this are drawn small: large ones would only be a blot. */
 const HUDDLE_PX = 24;
 const HUDDLED_RADIUS_PX = 4;
-const MARKS: ReadonlySet<SymbolName> = new Set(['toSet', 'set', 'confirmed', 'held', 'inDoubt']);
+const STAKES: ReadonlySet<SymbolName> = new Set(['set', 'confirmed', 'held', 'destroyed']);
+const MARKS: ReadonlySet<SymbolName> = new Set(['toSet', 'rough', 'blocked', 'set', 'confirmed', 'held', 'inDoubt']);
 
 function huddledMarks({ toPixel }: Painter, symbols: readonly SceneSymbol[]): ReadonlySet<SceneSymbol> {
   const marks = symbols.filter((each) => MARKS.has(each.symbol)).map((each) => ({ each, at: toPixel(each.at) }));
@@ -288,80 +298,22 @@ function paintInstrument({ context, palette, toPixel, rotation }: Painter, { at,
 }
 
 function paintText(
-  { context, palette, toPixel }: Painter,
-  at: PlanPoint,
+  { context, palette, letters }: Painter,
   text: string,
+  x: number,
+  y: number,
   colour: string,
   align: CanvasTextAlign,
-  dx = 0,
-  dy = 0,
 ): void {
-  const [x, y] = toPixel(at);
-  context.font = LABEL_FONT;
+  context.font = fontOf(letters);
   context.textAlign = align;
   context.textBaseline = 'middle';
   context.lineWidth = 4;
   context.lineJoin = 'round';
   context.strokeStyle = palette.paper;
-  context.strokeText(text, x + dx, y + dy);
+  context.strokeText(text, x, y);
   context.fillStyle = colour;
-  context.fillText(text, x + dx, y + dy);
-}
-
-interface Box {
-  readonly left: number;
-  readonly top: number;
-  readonly right: number;
-  readonly bottom: number;
-}
-
-/** Texts in their order of importance; one that would lie over another stays away until there is room. */
-function paintTexts(painter: Painter, texts: Scene['texts']): void {
-  const { context, palette, toPixel } = painter;
-  context.font = LABEL_FONT;
-  const taken: Box[] = [];
-  for (const { at, text, ink } of texts) {
-    const box = boxAbout(toPixel(at), context.measureText(text).width / 2 + 2, 8);
-    if (taken.some((other) => overlaps(box, other))) continue;
-    taken.push(box);
-    paintText(painter, at, text, palette[ink], 'center');
-  }
-}
-
-const overlaps = (a: Box, b: Box): boolean =>
-  a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
-
-/**
- * Labels try four sides and stay away when none is free, so that no two lie over each other; chosen ones come first.
- */
-function paintLabels(painter: Painter, scene: Scene): void {
-  const { context, palette, toPixel } = painter;
-  const taken: Box[] = scene.symbols.map((each) => boxAbout(toPixel(each.at), SYMBOL_RADIUS_PX, SYMBOL_RADIUS_PX));
-  const labelled: { at: PlanPoint; label: string; ink: Ink; chosen: boolean }[] = [];
-  for (const { at, label } of scene.instruments) labelled.push({ at, label, ink: 'ink', chosen: true });
-  for (const { at, label, ink = 'ink', chosen = false } of scene.symbols)
-    if (label !== undefined) labelled.push({ at, label, ink, chosen });
-  labelled.sort((a, b) => Number(b.chosen) - Number(a.chosen));
-  context.font = LABEL_FONT;
-  for (const { at, label, ink, chosen } of labelled) {
-    const width = context.measureText(label).width;
-    const [x, y] = toPixel(at);
-    const away = SYMBOL_RADIUS_PX + 6;
-    const places = [
-      { dx: away, dy: 0, align: 'left' as const, left: x + away },
-      { dx: -away, dy: 0, align: 'right' as const, left: x - away - width },
-      { dx: 0, dy: away + 6, align: 'center' as const, left: x - width / 2 },
-      { dx: 0, dy: -away - 14, align: 'center' as const, left: x - width / 2 },
-    ];
-    const free = places.find((place) => {
-      const box = { left: place.left, right: place.left + width, top: y + place.dy - 8, bottom: y + place.dy + 8 };
-      return !taken.some((other) => overlaps(box, other));
-    });
-    const place = free ?? (chosen ? places[0]! : null);
-    if (!place) continue;
-    taken.push({ left: place.left, right: place.left + width, top: y + place.dy - 8, bottom: y + place.dy + 8 });
-    paintText(painter, at, label, palette[ink], place.align, place.dx, place.dy);
-  }
+  context.fillText(text, x, y);
 }
 
 const boxAbout = ([x, y]: readonly [number, number], halfWidth: number, halfHeight: number): Box => ({
@@ -370,3 +322,60 @@ const boxAbout = ([x, y]: readonly [number, number], halfWidth: number, halfHeig
   top: y - halfHeight,
   bottom: y + halfHeight,
 });
+
+/** What is named before what: the chosen mark, what nobody should build from, what is to be set, control, the rest. */
+const PRIORITIES: Partial<Record<SymbolName, number>> = { pole: 0, inDoubt: 1, blocked: 2, toSet: 2, rough: 2 };
+const CONTROL = 3;
+const REST = 4;
+const priorityOf = ({ symbol, chosen, dashed, struck }: SceneSymbol): number =>
+  chosen ? 0 : (PRIORITIES[symbol] ?? (dashed || struck ? 2 : STAKES.has(symbol) ? REST : CONTROL));
+
+/**
+ * Texts of the drawing that do not stand on a mark, then the names of the marks.
+ * @returns how many names found no room
+ */
+function paintNames(painter: Painter, scene: Scene, named: readonly SceneSymbol[], covered: readonly Box[]): number {
+  const { context, palette, toPixel, letters } = painter;
+  context.font = fontOf(letters);
+  const symbols = scene.symbols.map((each) => boxAbout(toPixel(each.at), SYMBOL_RADIUS_PX, SYMBOL_RADIUS_PX));
+  const drawn = [...covered];
+  for (const { at, text, ink } of scene.texts) {
+    const box = boxAbout(toPixel(at), context.measureText(text).width / 2 + 2, letters / 2 + 1);
+    if ([...drawn, ...symbols].some((other) => overlaps(box, other))) continue;
+    drawn.push(box);
+    paintText(painter, text, (box.left + box.right) / 2, (box.top + box.bottom) / 2, palette[ink], 'center');
+  }
+  const wanted = [
+    ...scene.instruments.map(({ at, label }) => ({ at, label, ink: 'ink' as const, priority: 0 })),
+    ...named.flatMap((each) =>
+      each.label === undefined
+        ? []
+        : [{ at: each.at, label: each.label, ink: each.ink ?? ('ink' as const), priority: priorityOf(each) }],
+    ),
+  ];
+  // What is drawn without a name is not written over either.
+  const nameless = scene.symbols.filter((each) => each.label === undefined || !named.includes(each));
+  for (const { at } of nameless) drawn.push(boxAbout(toPixel(at), SYMBOL_RADIUS_PX - 2, SYMBOL_RADIUS_PX - 2));
+  const { places, leftOut } = placeLabels(
+    wanted.map(({ at, label, priority }) => {
+      const [x, y] = toPixel(at);
+      return { x, y, radius: SYMBOL_RADIUS_PX, width: context.measureText(label).width, priority, leads: true };
+    }),
+    drawn,
+    painter.frame,
+    letters + 4,
+  );
+  places.forEach((place, i) => {
+    if (!place) return;
+    const { label, ink } = wanted[i]!;
+    if (place.leader) {
+      context.beginPath();
+      place.leader.forEach(([x, y], k) => (k === 0 ? context.moveTo(x, y) : context.lineTo(x, y)));
+      context.lineWidth = 1.2;
+      context.strokeStyle = palette[ink];
+      context.stroke();
+    }
+    paintText(painter, label, place.box.left, (place.box.top + place.box.bottom) / 2, palette[ink], 'left');
+  });
+  return leftOut;
+}

@@ -12,6 +12,8 @@ export type SymbolName =
   | 'ownTarget'
   | 'drawnControl'
   | 'toSet'
+  | 'rough'
+  | 'blocked'
   | 'set'
   | 'confirmed'
   | 'held'

@@ -46,7 +46,7 @@ const markSymbol = (mark: Fact<'mark'>, standing: Standing | undefined): SymbolN
   standing === 'inDoubt'
     ? 'inDoubt'
     : mark.body.state === 'rough'
-      ? 'toSet'
+      ? 'rough'
       : standing === 'held'
         ? 'held'
         : mark.body.state === 'confirmed'
@@ -71,7 +71,12 @@ export function marksScene(
         return {
           id: key,
           at: plan.place,
-          symbol: mark ? markSymbol(mark, standing) : 'toSet',
+          symbol:
+            state.obstructions.has(key) && (!mark || mark.body.state === 'rough')
+              ? 'blocked'
+              : mark
+                ? markSymbol(mark, standing)
+                : 'toSet',
           label: plan.name,
           ink: standing === 'inDoubt' ? 'brick' : mark && mark.body.state !== 'rough' ? 'ink' : 'pencil',
           chosen: key === chosen,

@@ -47,6 +47,9 @@ export const SYMBOLS: Readonly<Record<SymbolName, readonly SymbolPart[]>> = {
   drawnControl: [diamond, outline(poly([-0.45, -0.45], [0.45, -0.45], [0.45, 0.45], [-0.45, 0.45]))],
   ownTarget: [diamond, solid(circle(0, 0, 0.28)), outline(line(0, 1.3, 0, 2))],
   toSet: [outline(circle(0, 0, 0.7))],
+  // A cross of paint on the ground.
+  rough: [outline([...line(-0.75, -0.75, 0.75, 0.75), ...line(-0.75, 0.75, 0.75, -0.75)])],
+  blocked: [outline(circle(0, 0, 0.8)), outline(line(-0.56, 0.56, 0.56, -0.56))],
   set: [post],
   confirmed: [post, outline(pennant)],
   held: [post, outline(pennant), solid(pennant)],

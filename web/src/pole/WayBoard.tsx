@@ -5,7 +5,7 @@ import { msg } from '@idle-marker/words';
 import { useUnderlay } from '../drawings/useDrawings.ts';
 import { areaScene } from '../board/areaScene.ts';
 import { Board } from '../board/LazyBoard.tsx';
-import { joinScenes, type SceneSymbol } from '../board/scene.ts';
+import { joinScenes, type SceneSymbol, type SymbolName } from '../board/scene.ts';
 import { outlineScene } from '../board/siteScene.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import type { Round } from './useRound.ts';
@@ -18,6 +18,19 @@ interface WayBoardProps {
   readonly pole: PlanPoint | null;
   readonly stale: boolean;
 }
+
+const stopSymbol = ({ mark, obstruction, standing }: RoundStop): SymbolName =>
+  obstruction
+    ? 'blocked'
+    : !mark
+      ? 'toSet'
+      : standing === 'inDoubt'
+        ? 'inDoubt'
+        : mark.body.state === 'rough'
+          ? 'rough'
+          : mark.body.state === 'confirmed'
+            ? 'confirmed'
+            : 'set';
 
 /**
  * The way to the mark on the plan, before one walks: the line of sight, the pole, the drawing, and what lies between.
@@ -38,7 +51,7 @@ export function WayBoard({ round, stop, instrument, pole, stale }: WayBoardProps
           ...round.stops.map((each): SceneSymbol => ({
             id: each.plan.key,
             at: each.plan.place,
-            symbol: each.mark && each.mark.body.state !== 'rough' ? 'set' : 'toSet',
+            symbol: stopSymbol(each),
             label: each.plan.name,
             ink: each.mark && each.mark.body.state !== 'rough' ? 'ink' : 'pencil',
             chosen: each.plan.key === stop.plan.key,
