@@ -99,6 +99,28 @@ export async function hurry(page: Page): Promise<void> {
 export const place = (page: Page, name: string): Locator =>
   page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: new RegExp(`^${name}`) });
 
+/** Which part of the day a place belongs to: what a phone's bar opens. */
+const PARTS: Readonly<Record<string, string>> = {
+  Today: 'Before',
+  Control: 'Before',
+  Work: 'Before',
+  Station: 'In the field',
+  Prove: 'In the field',
+  Mark: 'In the field',
+  'Hand over': 'After',
+  'Field book': 'After',
+};
+
+/** The way to a place whatever is carried: the rail, the bar of a phone, or the menu of the view at the pole. */
+export async function openPlace(page: Page, name: string, press: (target: Locator) => Promise<void>): Promise<void> {
+  const menu = page.getByRole('button', { name: 'Menu', exact: true });
+  const group = page.getByRole('button', { name: PARTS[name]!, exact: true });
+  await expect(menu.or(group).or(place(page, name)).first()).toBeVisible();
+  if (await menu.isVisible()) await press(menu);
+  else if (await group.isVisible()) await press(group);
+  await press(place(page, name));
+}
+
 /** Opens a new work package from Work, with what every package needs. */
 export async function newPackage(page: Page, name: string, crew: string, prefix: string): Promise<Locator> {
   await page.getByRole('button', { name: 'Add work package…' }).click();

@@ -33,3 +33,6 @@ globalThis.Blob.prototype.text ??= readBy('readAsText');
 /** It would say at every call that it draws nothing. */
 globalThis.HTMLCanvasElement.prototype.getContext = () => null;
 globalThis.document.fonts ??= { ready: Promise.resolve() };
+
+// No media query holds: a desk.
+window.matchMedia = (media) => ({ media, matches: false, addEventListener: () => {}, removeEventListener: () => {} });

@@ -2,7 +2,6 @@ import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import { roundOf, roundRows } from '@idle-marker/records';
 import { BlockedDialog } from '../src/pole/BlockedDialog.tsx';
-import { CautionCards } from '../src/pole/CautionCards.tsx';
 import { CallingDialog } from '../src/pole/CallingDialog.tsx';
 import { CutFill } from '../src/pole/CutFill.tsx';
 import { GuidanceBoard } from '../src/pole/GuidanceBoard.tsx';
@@ -10,10 +9,44 @@ import { MarkHeights } from '../src/pole/MarkHeights.tsx';
 import { RoundTable } from '../src/pole/RoundTable.tsx';
 import { StakePicture } from '../src/pole/StakePicture.tsx';
 import { MarkSlip } from '../src/pole/MarkSlip.tsx';
+import { useDueItems } from '../src/pole/useDueItems.tsx';
+import { useMarkActs } from '../src/pole/useMarkActs.tsx';
+import type { Staking } from '../src/pole/useStaking.ts';
 import { newId, SITE } from '../../records/test/story.ts';
 import { begin, jest, said, show, Story } from './page.tsx';
 
 beforeEach(begin);
+
+const nothing = () => undefined;
+const idle = {
+  due: 'shoot',
+  tolerance: 0.006,
+  shot: null,
+  out: null,
+  fault: null,
+  kept: null,
+  act: nothing,
+  shooting: { doing: null, trouble: null, cancel: nothing, clear: nothing },
+} as unknown as Staking;
+
+/** Everything that is due at a mark, one under the other. */
+function Due({ work, stop, solution }: Pick<Parameters<typeof useDueItems>[0] & object, 'work' | 'stop' | 'solution'>) {
+  const items = useDueItems({ work, stop, solution, staking: idle, push: null, onOthers: nothing });
+  return items.map(({ key, card }) => <div key={key}>{card}</div>);
+}
+
+/** The slip as the place shows it: with what can be done and what is due. */
+function WholeSlip(about: Omit<Parameters<typeof MarkSlip>[0], 'acts' | 'due'>) {
+  const { work, stop, round, staking, solution } = about;
+  const acts = useMarkActs({ work, stop, round, staking, solution });
+  const due = useDueItems({ work, stop, solution, staking, push: null, onOthers: acts.block });
+  return (
+    <>
+      <MarkSlip {...about} acts={acts} due={due} />
+      {acts.dialogs}
+    </>
+  );
+}
 
 function day() {
   const story = new Story().control();
@@ -156,7 +189,7 @@ describe('cautions', () => {
       retired: false,
       supersedes: null,
     });
-    const { user, unmount } = show(story, <CautionCards work={work} stop={stop} solution={solution} />);
+    const { user, unmount } = show(story, <Due work={work} stop={stop} solution={solution} />);
     expect(screen.getByText('Before driving: buried services')).toBeTruthy();
     expect(screen.getByText('This mark is in a lane')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Services located' }));
@@ -164,7 +197,7 @@ describe('cautions', () => {
     expect(said()[0]).toMatchObject({ type: 'care', body: { what: 'services', about: work.id } });
     unmount();
     story.say('care', { what: 'services', about: work.id, text: '' });
-    show(story, <CautionCards work={work} stop={stop} solution={solution} />);
+    show(story, <Due work={work} stop={stop} solution={solution} />);
     expect(screen.queryByText('Before driving: buried services')).toBeNull();
     expect(screen.getByText('This mark is in a lane')).toBeTruthy();
   });
@@ -179,11 +212,11 @@ describe('cautions', () => {
     const other = story.set(solution, work, 1);
     const stop = () =>
       roundOf(story.state, story.trust(), work, { e: 4030, n: 8000 }).find(({ plan }) => plan.key === mark.body.key)!;
-    const shown = show(story, <CautionCards work={work} stop={stop()} solution={solution} />);
+    const shown = show(story, <Due work={work} stop={stop()} solution={solution} />);
     expect(screen.getByText('Wants an independent check')).toBeTruthy();
     shown.unmount();
     story.say('tape', { from: mark.id, to: other.id, taped: 4, measured: 4, within: true, note: '' });
-    show(story, <CautionCards work={work} stop={stop()} solution={solution} />);
+    show(story, <Due work={work} stop={stop()} solution={solution} />);
     expect(screen.queryByText('Wants an independent check')).toBeNull();
   });
 });
@@ -267,8 +300,9 @@ describe('guidance', () => {
       viewpoint="facingInstrument"
       tolerance={0.006}
       toleranceWords="within 6 mm"
-      ahead="S1, 30 m ahead of you"
+      ahead={stale ? null : 'S1, 30 m ahead'}
       stale={stale}
+      onViewpoint={nothing}
     />
   );
 
@@ -276,7 +310,7 @@ describe('guidance', () => {
     show(new Story(), board(true));
     expect(screen.getByText('toward instrument')).toBeTruthy();
     expect(screen.getByText('within 6 mm')).toBeTruthy();
-    expect(screen.getByText('pole, old')).toBeTruthy();
+    expect(screen.getByText('last seen')).toBeTruthy();
     show(new Story(), board(false));
     expect(screen.getByText('pole')).toBeTruthy();
   });
@@ -301,7 +335,6 @@ describe('while a proof is overdue', () => {
     const act = jest.fn();
     const stops = round();
     const stop = stops.find((each) => !each.mark)!;
-    const nothing = () => undefined;
     const staking = {
       due: 'shoot',
       tolerance: 0.006,
@@ -312,7 +345,7 @@ describe('while a proof is overdue', () => {
     };
     const shown = show(
       story,
-      <MarkSlip
+      <WholeSlip
         work={work}
         stop={stop}
         round={{

@@ -9,7 +9,7 @@ import { OwnControl } from '../src/features/station/OwnControl.tsx';
 import { StationWork } from '../src/features/station/StationWork.tsx';
 import { WithoutTable } from '../src/features/station/WithoutTable.tsx';
 import { FirstDayCard } from '../src/features/today/FirstDayCard.tsx';
-import { BeginCard } from '../src/pole/BeginCard.tsx';
+import { BeginCard, useBegin } from '../src/pole/BeginCard.tsx';
 import { CoarserCard } from '../src/pole/CoarserCard.tsx';
 import { Beside } from '../src/features/prove/Beside.tsx';
 import { judgeProof } from '@idle-marker/records';
@@ -46,6 +46,11 @@ const give = (circle: number, slope: number | null) =>
       keyed: null,
     });
   });
+
+function Begin(about: Omit<Parameters<typeof BeginCard>[0], 'onConfirm'>) {
+  const { isOpen, confirm } = useBegin(about.solution, about.work);
+  return isOpen && <BeginCard {...about} onConfirm={confirm} />;
+}
 
 describe('heights alone', () => {
   const yard = () => {
@@ -370,12 +375,12 @@ describe('on the way', () => {
 
   it('the first mark of a package asks to look at what it hangs on, once', async () => {
     const { story, work, solution } = day();
-    const { user } = show(story, <BeginCard solution={solution} work={work} />);
+    const { user } = show(story, <Begin solution={solution} work={work} />);
     expect(await screen.findByText(/^Station S1, accuracy \d mm; not proven/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Confirm all' }));
     expect(screen.queryByText(/^Station S1/)).toBeNull();
     story.set(solution, work, 0);
-    expect(show(story, <BeginCard solution={solution} work={work} />).container.textContent).toBe('');
+    expect(show(story, <Begin solution={solution} work={work} />).container.textContent).toBe('');
   });
 
   it('a station that was accepted for coarser work says so as long as that is so', () => {

@@ -14,8 +14,8 @@ import { LOW_BATTERY } from '../link/instrumentLink.ts';
 function Cell({ name, children, className = '' }: { name?: string; children: ReactNode; className?: string }) {
   return (
     <span className={`flex items-center gap-2 border-r border-[#ffffff33] px-3 whitespace-nowrap ${className}`}>
-      {name && <span>{name}</span>}
-      <span className="figures font-semibold">{children}</span>
+      {name && <span className="max-md:hidden">{name}</span>}
+      <span className="figures truncate font-semibold">{children}</span>
     </span>
   );
 }
@@ -31,7 +31,7 @@ const lockWords = worded(
 );
 
 /** Readings older than this are stale: they stand there, but say so. */
-const STALE_MS = 1500;
+const STALE_MS = 2000;
 
 /** Which road is worked along, and any other in one step; loud while it is shifted. */
 function ActiveRoad() {
@@ -41,7 +41,7 @@ function ActiveRoad() {
   const shifted = active.fact.body.shift !== 0;
   return (
     <label
-      className={`relative flex items-center gap-2 border-l border-[#ffffff33] px-3 whitespace-nowrap ${shifted ? 'bg-[#8f1d15]' : ''}`}
+      className={`relative flex items-center gap-2 border-l border-[#ffffff33] px-3 whitespace-nowrap ${shifted ? 'bg-[#8f1d15]' : 'max-rail:hidden'}`}
     >
       <span className="max-2xl:sr-only">{shifted ? msg('frame.roadShifted') : msg('common.road')}</span>
       <select
@@ -67,7 +67,7 @@ function PairedDueLink({ paired }: { readonly paired: PairedSolution }) {
   return (
     <Link
       to={`/sites/${id}/mark/receiver`}
-      className={`sticky right-0 flex items-center border-l border-[#ffffff33] px-3 font-semibold whitespace-nowrap ${tone}`}
+      className={`sticky right-0 ml-auto flex items-center border-l border-[#ffffff33] px-3 font-semibold whitespace-nowrap ${tone}`}
     >
       {due === undefined ? msg('frame.bothProved') : pairedDueShort()[due]}
     </Link>
@@ -86,13 +86,13 @@ export function Footing() {
   const zenith = (live?.zenithDeg ?? link?.zenithDeg ?? 90) * RADIANS_PER_DEGREE;
   return (
     <footer
-      className="col-span-full flex h-11 items-stretch overflow-x-auto bg-footing text-[14px] text-on-footing max-md:row-start-4"
+      className="col-span-full flex h-11 items-stretch overflow-x-auto bg-footing text-[14px] text-on-footing max-md:row-start-2 max-md:overflow-hidden max-md:text-[16px] md:row-start-3"
       aria-label={msg('frame.instrumentAndStation')}
     >
       <LinkMenu />
       {link?.kind === 'simulator' && (
         <>
-          <Cell className={link.lock === 'lost' ? 'bg-[#8f1d15]' : ''}>
+          <Cell className={link.lock === 'lost' ? 'bg-[#8f1d15]' : 'max-md:hidden'}>
             {link.busy === 'measuring'
               ? msg('common.measuring')
               : link.busy === 'turning'
@@ -101,11 +101,13 @@ export function Footing() {
           </Cell>
           {link.setUp && (
             <>
-              <Cell name={msg('frame.horizontalCircle')}>{units.angle(circle)}</Cell>
-              <Cell name={msg('frame.zenith')} className="max-xl:hidden">
+              <Cell name={msg('frame.horizontalCircle')} className="max-[1340px]:hidden">
+                {units.angle(circle)}
+              </Cell>
+              <Cell name={msg('frame.zenith')} className="max-2xl:hidden">
                 {units.angle(zenith)}
               </Cell>
-              <Cell name={msg('frame.slopeDistance')}>
+              <Cell name={msg('frame.slopeDistance')} className="max-lg:hidden">
                 {live ? units.length(live.slope) : '–'}
                 {stale && <span className="ml-1 font-normal">{msg('frame.old')}</span>}
               </Cell>
@@ -120,12 +122,12 @@ export function Footing() {
         <Cell className="bg-[#704200]">{msg('frame.battery', { battery: Math.round(link.stand.battery * 100) })}</Cell>
       )}
       {link && (
-        <Cell name={msg('common.pole')}>
+        <Cell name={msg('common.pole')} className="max-lg:hidden">
           {units.length(link.pole.targetHeight)} · {link.pole.legs ? msg('common.bipod') : msg('common.byHand')}
           {link.pole.target && <span className="font-normal max-xl:hidden"> · {link.pole.target.name}</span>}
         </Cell>
       )}
-      <span className="ml-auto" />
+      <span className="ml-auto max-md:hidden" />
       <ActiveRoad />
       {occupation && (
         <Cell className="max-2xl:hidden">
@@ -137,7 +139,7 @@ export function Footing() {
         </Cell>
       )}
       {inForce && (
-        <Cell name={msg('common.station')} className="border-l">
+        <Cell name={msg('common.station')} className="border-l max-md:min-w-0 max-md:flex-1 max-md:border-0">
           {inForce.fact.body.name}{' '}
           <span className="ml-1 font-normal">{goodToWords(goodToOf(inForce), state.settings.lengthUnit)}</span>
         </Cell>
@@ -158,7 +160,7 @@ export function Footing() {
         <Link
           to={`/sites/${id}/prove`}
           // Whatever scrolls away, how old the last check is stays in sight.
-          className={`sticky right-0 flex items-center border-l border-[#ffffff33] px-3 font-semibold whitespace-nowrap ${proof.failed ? 'bg-[#8f1d15]' : proof.due || !proof.proven ? 'bg-[#704200]' : 'bg-footing'}`}
+          className={`sticky right-0 ml-auto flex items-center border-l border-[#ffffff33] px-3 font-semibold whitespace-nowrap ${proof.failed ? 'bg-[#8f1d15]' : proof.due || !proof.proven ? 'bg-[#704200]' : 'bg-footing'}`}
         >
           {proof.failed
             ? msg('frame.proofFailed')

@@ -5,11 +5,16 @@ import { msg, unitNameWords, worded } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { Logo } from '../ui/Logo.tsx';
 import { useKey } from '../ui/useKey.ts';
+import { useIsPhone } from '../ui/useMedia.ts';
+import { cycleTheme } from '../site/theme.ts';
 import { RADIANS_PER_DEGREE } from '@idle-marker/core';
 import { openUsualLink, resumeStation } from '../link/linkStore.ts';
+import { useIsFullView } from '../site/fullView.ts';
 import { ClockBehind } from './ClockBehind.tsx';
+import { FieldMenu } from './FieldMenu.tsx';
 import { FindOrDo } from './FindOrDo.tsx';
 import { Footing } from './Footing.tsx';
+import { PlaceBar } from './PlaceBar.tsx';
 import { Saved } from './Saved.tsx';
 import { railPlaces, type Place } from '../site/places.ts';
 import { useRailFacts, type RailFact } from '../site/railFacts.ts';
@@ -21,13 +26,8 @@ const orderWords = worded(() => ({ EN: msg('frame.eThenN'), NE: msg('frame.nThen
 export function Frame() {
   const { id, state, inForce } = useSite();
   const { settings } = state;
-  const facts = useRailFacts();
   const navigate = useNavigate();
-  const { pathname } = useLocation();
-  // On a phone the bar is wider than the screen: the place one is at stays in view.
-  useEffect(() => {
-    document.querySelector('nav [aria-current=page]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
-  }, [pathname]);
+  const isFull = useIsFullView();
   useEffect(() => {
     void openUsualLink(id, settings.practiceGround).then(() => {
       if (!inForce || inForce.occupation.body.link !== 'simulator') return;
@@ -42,12 +42,43 @@ export function Frame() {
     });
   }, [id, settings.practiceGround, inForce]);
   useKey('p', () => void navigate(`/sites/${id}/prove`));
-  useKey('t', () => void navigate(`/sites/${id}/today`));
+  // What takes the whole screen is drawn over an empty frame: there is nothing behind it to be reached.
   return (
-    <div className="grid h-dvh grid-cols-[auto_1fr] grid-rows-[48px_1fr_auto] max-md:grid-cols-1 max-md:grid-rows-[48px_1fr_auto_auto]">
-      <a href="#place" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
-        {msg('frame.skipToThePlace')}
-      </a>
+    <div className="grid h-dvh grid-cols-[auto_1fr] grid-rows-[48px_1fr_auto] max-md:grid-cols-1 max-md:grid-rows-[48px_auto_1fr_auto]">
+      {!isFull && (
+        <a href="#place" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
+          {msg('frame.skipToThePlace')}
+        </a>
+      )}
+      {!isFull && <Around />}
+      {isFull && <ThemeKey />}
+      <main
+        id="place"
+        className="flex min-h-0 min-w-0 flex-col overflow-hidden max-md:row-start-3 md:col-start-2 md:row-start-2"
+      >
+        <ClockBehind />
+        <div className="min-h-0 flex-1">
+          <Outlet />
+        </div>
+      </main>
+      <FieldMenu />
+    </div>
+  );
+}
+
+function ThemeKey() {
+  useKey('t', cycleTheme);
+  return null;
+}
+
+/** Rail, bars and footing. */
+function Around() {
+  const { id, state } = useSite();
+  const { settings } = state;
+  const facts = useRailFacts();
+  const isPhone = useIsPhone();
+  return (
+    <>
       <nav aria-label={msg('frame.sites')} className="border-r border-b border-ink max-md:hidden">
         <NavLink
           to="/"
@@ -58,7 +89,7 @@ export function Frame() {
           <span className="text-base max-rail:hidden">{msg('common.idleMarker')}</span>
         </NavLink>
       </nav>
-      <header className="flex min-w-0 items-center gap-4 border-b border-ink px-4">
+      <header className="flex min-w-0 items-center gap-4 border-b border-ink px-4 max-md:gap-2">
         <NavLink
           to="/"
           aria-label={msg('frame.allSites')}
@@ -79,35 +110,33 @@ export function Frame() {
                   : msg('frame.packages', { packages: state.packages.length }),
             })}
         </span>
-        <span className="ml-auto flex shrink-0 items-center gap-3 whitespace-nowrap">
+        <span className="ml-auto flex shrink-0 items-center gap-3 whitespace-nowrap max-md:gap-1">
           <FindOrDo />
           <ThemeSwitch />
           <Saved />
         </span>
       </header>
-      <nav
-        aria-label={msg('frame.places')}
-        className="overflow-y-auto border-r border-ink py-3 max-md:row-start-3 max-md:flex max-md:overflow-x-auto max-md:border-t max-md:border-r-0 max-md:py-0 rail:w-[196px]"
-      >
-        {railPlaces().map(([when, places]) => (
-          <div key={when} className="mb-3 max-md:mb-0 max-md:flex">
-            <p className="px-[18px] pb-1 text-[13px] font-medium tracking-wide text-ink2 uppercase max-rail:hidden">
-              {when}
-            </p>
-            {places.map((place) => (
-              <RailLink key={place.path} place={place} base={`/sites/${id}`} fact={facts[place.path]} />
-            ))}
-          </div>
-        ))}
-      </nav>
-      <main id="place" className="flex min-h-0 min-w-0 flex-col overflow-hidden max-md:row-start-2">
-        <ClockBehind />
-        <div className="min-h-0 flex-1">
-          <Outlet />
-        </div>
-      </main>
+      {isPhone ? (
+        <PlaceBar />
+      ) : (
+        <nav
+          aria-label={msg('frame.places')}
+          className="overflow-y-auto border-r border-ink py-3 md:row-start-2 rail:w-[196px]"
+        >
+          {railPlaces().map(([when, places]) => (
+            <div key={when} className="mb-3">
+              <p className="px-[18px] pb-1 text-[13px] font-medium tracking-wide text-ink2 uppercase max-rail:hidden">
+                {when}
+              </p>
+              {places.map((place) => (
+                <RailLink key={place.path} place={place} base={`/sites/${id}`} fact={facts[place.path]} />
+              ))}
+            </div>
+          ))}
+        </nav>
+      )}
       <Footing />
-    </div>
+    </>
   );
 }
 
@@ -141,7 +170,7 @@ function RailLink({ place, base, fact }: { place: Place; base: string; fact: Rai
       to={to}
       title={fact ? `${place.name}: ${fact.text}` : place.name}
       className={({ isActive }) =>
-        `flex min-h-11 items-center gap-3 border-l-[5px] pr-3.5 pl-[13px] max-rail:flex-col max-rail:gap-0 max-rail:px-2 max-rail:py-1.5 max-md:min-w-[68px] max-md:border-t-4 max-md:border-l-0 ${isActive ? 'border-spruce bg-sheet' : 'border-transparent'}`
+        `flex min-h-11 items-center gap-3 border-l-[5px] pr-3.5 pl-[13px] max-rail:flex-col max-rail:gap-0 max-rail:px-2 max-rail:py-1.5 ${isActive ? 'border-spruce bg-sheet' : 'border-transparent'}`
       }
     >
       <svg
@@ -154,10 +183,10 @@ function RailLink({ place, base, fact }: { place: Place; base: string; fact: Rai
       >
         <path d={place.icon} />
       </svg>
-      <span className="text-[15px] font-medium whitespace-nowrap max-rail:text-[13px] max-rail:whitespace-normal max-rail:text-center max-md:whitespace-nowrap">
+      <span className="text-[15px] font-medium whitespace-nowrap max-rail:text-[13px] max-rail:whitespace-normal max-rail:text-center">
         {place.name}
       </span>
-      {fact && <span className={`figures ml-auto text-[13px] max-rail:ml-0 max-md:hidden ${tone}`}>{fact.text}</span>}
+      {fact && <span className={`figures ml-auto text-[13px] max-rail:ml-0 ${tone}`}>{fact.text}</span>}
     </NavLink>
   );
 }

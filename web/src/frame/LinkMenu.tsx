@@ -64,17 +64,19 @@ export const LinkMenu = memo(function LinkMenu() {
       <button
         type="button"
         onClick={openMenu}
-        className="flex items-center gap-2 border-r border-[#ffffff33] px-3.5 font-semibold whitespace-nowrap"
+        className="flex min-h-11 min-w-11 flex-none items-center justify-center gap-2 border-r border-[#ffffff33] px-3.5 font-semibold whitespace-nowrap"
       >
         <span
           aria-hidden="true"
           className={`h-2.5 w-2.5 rounded-full ${kind ? 'bg-on-footing' : 'border border-on-footing'}`}
         />
-        {kind === null
-          ? msg('frame.noLink')
-          : kind === 'simulator'
-            ? msg('frame.linkedDemoInstrument')
-            : msg('frame.typedReadings')}
+        <span className="max-rail:in-[footer]:sr-only">
+          {kind === null
+            ? msg('frame.noLink')
+            : kind === 'simulator'
+              ? msg('frame.linkedDemoInstrument')
+              : msg('frame.typedReadings')}
+        </span>
       </button>
       <Dialog
         open={open}

@@ -1,24 +1,25 @@
-import { useEffect, useState } from 'react';
-import { msg } from '@idle-marker/words';
+import { cycleTheme, nextTheme, useTheme, type Theme } from '../site/theme.ts';
+import { msg, worded } from '@idle-marker/words';
+import { useKey } from '../ui/useKey.ts';
 
-const KEY = 'idle-marker theme';
+const themeWords = worded((): Readonly<Record<Theme, string>> => ({
+  sun: msg('pole.sun'),
+  paper: msg('pole.paper'),
+  dusk: msg('pole.dusk'),
+}));
 
-/** Paper for daylight, dusk for night shifts; remembered on this device. */
+/** Sun, daylight, dark: each press the next one. */
 export function ThemeSwitch() {
-  const [theme, setTheme] = useState(() => localStorage.getItem(KEY) ?? 'paper');
-  useEffect(() => {
-    document.documentElement.dataset['theme'] = theme;
-    localStorage.setItem(KEY, theme);
-  }, [theme]);
-  const next = theme === 'paper' ? 'dusk' : 'paper';
+  const next = themeWords()[nextTheme(useTheme())];
+  useKey('t', cycleTheme);
   return (
     <button
       type="button"
-      onClick={() => setTheme(next)}
+      onClick={cycleTheme}
       className="min-h-11 min-w-11 px-2 text-[13px] font-medium text-ink2"
       title={msg('frame.changeToTheTheme', { next })}
     >
-      {theme === 'paper' ? msg('frame.dusk') : msg('frame.light')}
+      {next}
     </button>
   );
 }

@@ -10,21 +10,43 @@ import { useUnits } from '../field/useUnits.ts';
 import { Button } from '../ui/Button.tsx';
 import { Card } from '../ui/Slip.tsx';
 
-/** Before the first mark of a package from a station: what it will hang on, to be looked at once. */
-export function BeginCard({ solution, work }: { readonly solution: AcceptedSolution; readonly work: Fact<'package'> }) {
+/** Whether what the first marks of a package from a station will hang on is still to be looked at. */
+export function useBegin(
+  solution: AcceptedSolution | null,
+  work: Fact<'package'> | null,
+): { readonly isOpen: boolean; confirm(): void } {
   const { state } = useSite();
-  const units = useUnits();
-  const age = useProofAge();
-  const pole = useLinked((link) => link?.pole);
-  const key = `begun ${solution.fact.id} ${work.id}`;
+  const key = `begun ${solution?.fact.id} ${work?.id}`;
   const [begun, setBegun] = useState(true);
   useEffect(() => {
     void readSetting<boolean>(key).then((kept) => setBegun(kept === true));
   }, [key]);
   const started = [...state.marks.values()].some(
-    (mark) => mark.body.solution === solution.fact.id && mark.body.package === work.id,
+    (mark) => mark.body.solution === solution?.fact.id && mark.body.package === work?.id,
   );
-  if (begun || started) return null;
+  return {
+    isOpen: solution !== null && !begun && !started,
+    confirm: () => {
+      setBegun(true);
+      void writeSetting(key, true);
+    },
+  };
+}
+
+/** Before the first mark of a package from a station: what it will hang on, to be looked at once. */
+export function BeginCard({
+  solution,
+  work,
+  onConfirm,
+}: {
+  readonly solution: AcceptedSolution;
+  readonly work: Fact<'package'>;
+  onConfirm(): void;
+}) {
+  const { state } = useSite();
+  const units = useUnits();
+  const age = useProofAge();
+  const pole = useLinked((link) => link?.pole);
   const { name, result, method } = solution.fact.body;
   const lines = [
     msg('pole.stationGoodTo', {
@@ -58,16 +80,7 @@ export function BeginCard({ solution, work }: { readonly solution: AcceptedSolut
     <Card
       tone="ink"
       title={msg('pole.beforeTheFirstMarkOf', { name: work.body.name })}
-      actions={
-        <Button
-          onClick={() => {
-            setBegun(true);
-            void writeSetting(key, true);
-          }}
-        >
-          {msg('pole.allOfItIsSo')}
-        </Button>
-      }
+      actions={<Button onClick={onConfirm}>{msg('pole.allOfItIsSo')}</Button>}
     >
       <ul className="list-disc pl-5">
         {lines.map((line) => (

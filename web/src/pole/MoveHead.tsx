@@ -1,10 +1,12 @@
 import { useState } from 'react';
-import { TAPE_UNDER, tapeAdvised, VIEWPOINTS, type Move, type MoveGrade, type Viewpoint } from '@idle-marker/core';
-import { msg, moveGradeWords, moveParts, moveWords, tapeWords, viewpointWords } from '@idle-marker/words';
+import { TAPE_UNDER, tapeAdvised, type Move, type MoveGrade, type Viewpoint } from '@idle-marker/core';
+import { msg, moveGradeWords, moveWords, tapeWords, walkingLines } from '@idle-marker/words';
 import { useUnits } from '../field/useUnits.ts';
 import { useLinked, useLinkKind } from '../link/linkStore.ts';
-import { Steady } from '../ui/Steady.tsx';
 import { useKey } from '../ui/useKey.ts';
+import { PoleFigures } from './view/PoleFigures.tsx';
+import { useScreenAwake, useSignal } from './signals.ts';
+import { useHeld } from './view/useHeld.ts';
 import { CallingDialog } from './CallingDialog.tsx';
 import type { WayOfWorking } from './ways.ts';
 import type { Due } from './useStaking.ts';
@@ -22,10 +24,9 @@ interface MoveHeadProps {
   /** Standard deviation of the reading that the figures come from, metres. */
   readonly noise: number;
   readonly stale: boolean;
+  /** The figures are of this moment, not of the last shot. */
+  readonly isLive: boolean;
   readonly viewpoint: Viewpoint;
-  /** Those that are gone through; all of them when nothing is said. */
-  readonly viewpoints?: readonly Viewpoint[];
-  onViewpoint(next: Viewpoint): void;
   /** The plan is shown instead of the scales. */
   readonly onPlan: boolean;
   onView(onPlan: boolean): void;
@@ -43,9 +44,8 @@ export function MoveHead({
   tolerance,
   noise,
   stale,
+  isLive,
   viewpoint,
-  viewpoints = VIEWPOINTS,
-  onViewpoint,
   onPlan,
   onView,
 }: MoveHeadProps) {
@@ -54,12 +54,11 @@ export function MoveHead({
   const [calling, setCalling] = useState(false);
   const simulated = useLinkKind() === 'simulator';
   const isDone = due === 'next';
-  const spoken = useSpokenMove(
-    move && !stale ? moveWords(move, viewpoint, units.lengthUnit) : null,
-    distance !== null && distance <= tolerance && !stale,
-  );
-  const turn = () => onViewpoint(viewpoints[(viewpoints.indexOf(viewpoint) + 1) % viewpoints.length]!);
-  useKey('v', turn);
+  const spoken = useSpokenMove(move && !stale ? moveWords(move, viewpoint, units.lengthUnit) : null);
+  const isHeld = useHeld(isLive && !stale ? distance : null, tolerance);
+  useSignal('hold', isHeld);
+  useSignal('lost', isLost);
+  useScreenAwake();
   useKey('m', () => onView(!onPlan));
   const advice = (): string => {
     if (doing) return doing;
@@ -80,18 +79,17 @@ export function MoveHead({
       ? msg('pole.theTapeTakesOverAtTheEnd', { left })
       : left;
   };
+  const waiting =
+    isDone && !move
+      ? msg('pole.isConfirmed', { name })
+      : move
+        ? null
+        : simulated
+          ? msg('pole.noReadingOfThePole')
+          : msg('pole.shootToGetTheFirstFigure');
   return (
-    <div className="min-h-[148px] border-b border-ink px-6 py-3 max-lg:min-h-0 max-lg:px-4 max-lg:py-1">
-      <div className="flex flex-wrap items-center gap-x-4 text-[15px] text-ink2 max-md:gap-x-2.5 max-md:text-[13px]">
-        <button type="button" className="flex min-h-11 items-center gap-2 underline decoration-dotted" onClick={turn}>
-          {viewpointWords()[viewpoint]}{' '}
-          <kbd
-            aria-hidden="true"
-            className="rounded-sm border border-ink2 px-1.5 font-sans text-xs no-underline max-md:hidden"
-          >
-            V
-          </kbd>
-        </button>
+    <div className="desk-figures border-b-2 border-ink">
+      <div className="flex flex-wrap items-center gap-x-4 px-6 text-[15px] text-ink2">
         {spoken.can && (
           <button
             type="button"
@@ -116,45 +114,24 @@ export function MoveHead({
           className="min-h-11 min-w-11 underline decoration-dotted"
         >
           {onPlan ? msg('pole.scales') : msg('common.plan')}{' '}
-          <kbd
-            aria-hidden="true"
-            className="rounded-sm border border-ink2 px-1.5 font-sans text-xs no-underline max-md:hidden"
-          >
+          <kbd aria-hidden="true" className="rounded-sm border border-ink2 px-1.5 font-sans text-xs no-underline">
             M
           </kbd>
         </button>
         {isLost && <strong className="text-brick">{msg('pole.lockLostTheFiguresAreOld')}</strong>}
       </div>
-      <div aria-live="polite" aria-atomic="true">
-        <p
-          className={`figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`}
-          data-testid="move"
-        >
-          {isDone && !move ? (
-            msg('pole.isConfirmed', { name })
-          ) : move ? (
-            <MoveFigures move={move} viewpoint={viewpoint} noise={noise} />
-          ) : simulated ? (
-            msg('pole.noReadingOfThePole')
-          ) : (
-            msg('pole.shootToGetTheFirstFigure')
-          )}
-        </p>
-        <p className="text-[17px] leading-snug">{advice()}</p>
-      </div>
+      <PoleFigures
+        lines={move ? walkingLines(move, viewpoint, units.lengthUnit) : []}
+        waiting={waiting}
+        isHeld={isHeld}
+        isGone={stale && move !== null}
+        noise={noise}
+        unit={units.lengthUnit}
+      />
+      <p className="px-6 py-2 text-[17px] leading-snug" aria-live="polite">
+        {advice()}
+      </p>
       <CallingDialog open={calling} onClose={() => setCalling(false)} />
     </div>
   );
-}
-
-function MoveFigures({ move, viewpoint, noise }: { move: Move; viewpoint: Viewpoint; noise: number }) {
-  const units = useUnits();
-  const parts = moveParts(move, viewpoint, units.lengthUnit);
-  if (parts.length === 0) return msg('pole.onTheSpot');
-  return parts.map(({ figure, way }, i) => (
-    <span key={way}>
-      {i > 0 && ', '}
-      <Steady text={figure} noise={noise} unit={units.lengthUnit} /> {way}
-    </span>
-  ));
 }

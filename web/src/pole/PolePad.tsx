@@ -42,11 +42,11 @@ export function PolePad({ distance, busy, onWalk }: { distance: number | null; b
   useKey('ArrowRight', simulated ? step(0, 1) : null);
   if (!simulated) return null;
   return (
-    <div className="flex items-center gap-2 overflow-x-auto border-t border-rule px-4 py-2 max-lg:py-1">
-      <Button hint="W" className="flex-none whitespace-nowrap max-md:px-3" disabled={busy} onClick={onWalk}>
+    <div className="flex items-center gap-2 border-t border-rule px-4 py-2 max-md:gap-1 max-md:px-2 max-rail:py-1">
+      <Button hint="W" className="max-md:px-2 md:flex-none md:whitespace-nowrap" disabled={busy} onClick={onWalk}>
         {msg('pole.walkNear')}
       </Button>
-      <Button hint="L" className="flex-none max-md:px-3" onClick={search}>
+      <Button hint="L" className="max-md:px-2 md:flex-none" onClick={search}>
         {msg('pole.search')}
       </Button>
       <select
@@ -63,7 +63,7 @@ export function PolePad({ distance, busy, onWalk }: { distance: number | null; b
       </select>
       <span className="ml-auto flex gap-1" role="group" aria-label={msg('pole.moveThePoleSeenFacingTheInstrument')}>
         {arrows().map(([sign, label, , toward, right]) => (
-          <Button key={sign} aria-label={label} className="px-3.5 max-md:px-3" onClick={step(toward, right)}>
+          <Button key={sign} aria-label={label} className="px-3.5 max-md:px-0" onClick={step(toward, right)}>
             {sign}
           </Button>
         ))}

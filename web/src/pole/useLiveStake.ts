@@ -22,7 +22,8 @@ import type { LinkState } from '../link/instrumentLink.ts';
 import { useLinkState } from '../link/linkStore.ts';
 import { useSite } from '../site/SiteContext.tsx';
 
-const STALE_MS = 1500;
+/** Older than this it is no reading any more. */
+export const LOST_MS = 2000;
 /** A reading of a pole in motion is less good than a careful one by this much, metres. */
 export const MOTION_NOISE = 0.005;
 
@@ -79,7 +80,7 @@ function useStale(at: number | null): boolean {
   useEffect(() => {
     setStale(false);
     clearTimeout(timer.current);
-    if (at !== null) timer.current = setTimeout(() => setStale(true), STALE_MS);
+    if (at !== null) timer.current = setTimeout(() => setStale(true), LOST_MS);
     return () => clearTimeout(timer.current);
   }, [at]);
   return stale;

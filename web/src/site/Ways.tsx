@@ -21,7 +21,7 @@ export function Ways({ label, ways }: WaysProps) {
     <nav
       ref={bar}
       aria-label={label}
-      className="flex flex-none overflow-x-auto border-b border-ink bg-paper px-3 print:hidden"
+      className="flex flex-none flex-wrap border-b border-ink bg-paper px-3 print:hidden"
     >
       {ways.map(({ path, name }) => (
         <NavLink

@@ -9,7 +9,7 @@ interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
 const LOOKS = {
   primary: 'bg-spruce text-on-spruce border-spruce disabled:bg-transparent disabled:text-ink2 disabled:border-rule',
   plain: 'bg-sheet text-ink border-ink disabled:text-ink2 disabled:border-rule',
-  quiet: 'bg-transparent text-spruce border-transparent px-2 disabled:text-ink2',
+  quiet: 'shrink-0 bg-transparent text-spruce border-transparent px-2 disabled:text-ink2',
   danger: 'bg-sheet text-brick border-brick disabled:text-ink2 disabled:border-rule',
 } as const;
 
@@ -17,6 +17,7 @@ export function Button({ look = 'plain', hint, children, className = '', ...rest
   return (
     <button
       type="button"
+      data-look={look}
       {...rest}
       className={`inline-flex min-h-11 min-w-11 items-center justify-center gap-2 rounded-sm border-[1.5px] px-4 text-[15px] leading-tight font-semibold ${LOOKS[look]} ${className}`}
     >

@@ -16,14 +16,14 @@ export function Explained({ term, children, describedBy }: ExplainedProps) {
   return (
     <Popover.Root>
       {children ? (
-        <Popover.Trigger className="cursor-help text-inherit underline decoration-dotted underline-offset-4 max-md:-my-2 max-md:inline-flex max-md:min-h-11 max-md:min-w-11 max-md:items-center">
+        <Popover.Trigger className="cursor-help text-inherit underline decoration-dotted underline-offset-4 carried:-my-2 carried:inline-flex carried:min-h-11 carried:min-w-11 carried:items-center">
           {children}
         </Popover.Trigger>
       ) : (
         <Popover.Trigger
           aria-label={msg('glossary.explanation')}
           aria-describedby={describedBy}
-          className="-my-2 inline-flex h-8 w-8 flex-none max-md:h-11 max-md:w-11 cursor-help items-center justify-center align-middle"
+          className="-my-2 inline-flex h-8 w-8 flex-none carried:h-11 carried:w-11 cursor-help items-center justify-center align-middle"
         >
           <span
             aria-hidden

@@ -1,5 +1,6 @@
-import { useEffect, useRef, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { msg } from '@idle-marker/words';
+import { Button } from './Button.tsx';
 
 interface SlipProps {
   readonly head: ReactNode;
@@ -17,41 +18,56 @@ interface SlipProps {
 /** The page of the field book being written: head, body, foot with the actions; the primary one at the right. */
 export function Slip({ head, children, foot, topic = '', long = false }: SlipProps) {
   const body = useRef<HTMLDivElement>(null);
+  const plan = useContext(PlanContext);
   useEffect(() => {
     body.current?.scrollTo({ top: 0 });
   }, [topic]);
   return (
     <section
-      className={`flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[440px] lg:flex-none lg:border-l ${long ? 'max-md:flex-none' : ''}`}
+      className={`flex min-h-0 flex-1 flex-col border-ink bg-sheet low:overflow-y-auto lg:w-[440px] lg:flex-none lg:border-l ${long ? 'max-md:flex-none' : ''} ${plan?.isShown ? 'max-md:flex-none' : ''}`}
       aria-label={msg('ui.slip')}
     >
       <div className="border-b border-ink px-[18px] py-3">{head}</div>
       <div
         ref={body}
-        className="min-h-0 flex-1 overflow-y-auto px-[18px] py-3"
+        className={`min-h-0 flex-1 overflow-y-auto px-[18px] py-3 low:flex-none low:overflow-visible ${plan?.isShown ? 'max-md:hidden' : ''}`}
         tabIndex={0}
         role="region"
         aria-label={msg('ui.bodyOfTheSlip')}
       >
         {children}
       </div>
-      {foot && (
+      {(foot ?? plan) && (
         <div
-          className={`flex flex-wrap items-center justify-between gap-2 border-t border-ink px-[18px] py-3 ${long ? 'max-md:sticky max-md:bottom-0 max-md:bg-sheet' : ''}`}
+          className={`slip-foot flex flex-wrap low:sticky low:bottom-0 low:mt-auto low:bg-sheet low:py-1 items-center justify-between gap-2 border-t border-ink px-[18px] py-3 ${long ? 'max-md:sticky max-md:bottom-0 max-md:bg-sheet' : ''}`}
         >
           {foot}
+          {plan && (
+            <Button className="md:hidden" aria-pressed={plan.isShown} onClick={plan.toggle}>
+              {plan.isShown ? msg('ui.list') : msg('common.plan')}
+            </Button>
+          )}
         </div>
       )}
     </section>
   );
 }
 
-/** Board and slip side by side; on a phone the board above. */
+/** Whether the plan stands in the place of the slip's body: on a phone there is room for one of them. */
+const PlanContext = createContext<{ readonly isShown: boolean; toggle(): void } | null>(null);
+
+/** Board and slip side by side; on a phone one or the other, with the head and the actions of the slip in view. */
 export function Workspace({ board, slip }: { board: ReactNode; slip: ReactNode }) {
+  const [isShown, show] = useState(false);
+  const plan = useMemo(() => ({ isShown, toggle: () => show(!isShown) }), [isShown]);
   return (
-    <div className="flex h-full min-h-0 flex-col lg:flex-row">
-      <div className="relative min-h-0 flex-[0_0_38%] border-b border-ink lg:flex-1 lg:border-b-0">{board}</div>
-      {slip}
+    <div className="flex h-full min-h-0 flex-col lg:flex-row low:flex-row">
+      <div
+        className={`relative min-h-0 flex-[0_0_38%] border-b border-ink max-md:order-2 lg:flex-1 lg:border-b-0 low:border-r low:border-b-0 ${isShown ? 'max-md:flex-1' : 'max-md:hidden'}`}
+      >
+        {board}
+      </div>
+      <PlanContext value={plan}>{slip}</PlanContext>
     </div>
   );
 }
@@ -70,7 +86,7 @@ export function Figures({ items }: { items: readonly (readonly [string, ReactNod
       {items.map(([name, value, tone]) => (
         <div key={name}>
           <dt className="text-[13px] text-ink2">{name}</dt>
-          <dd className={`figures text-[17px] font-medium ${tone ?? ''}`}>{value}</dd>
+          <dd className={`figures text-[17px] font-medium max-md:text-[24px] ${tone ?? ''}`}>{value}</dd>
         </div>
       ))}
     </dl>

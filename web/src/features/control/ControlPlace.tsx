@@ -62,7 +62,7 @@ export function Place() {
     scene,
   } = model;
   return (
-    <div className="flex h-full min-h-0 flex-col lg:flex-row">
+    <div className="flex h-full min-h-0 flex-col lg:flex-row low:flex-row">
       <div className="relative min-h-0 flex-[0_0_38%] border-b border-ink lg:flex-1 lg:border-b-0">
         {state.control.length > 0 ? (
           <Board
@@ -76,7 +76,7 @@ export function Place() {
         )}
       </div>
       <section
-        className="flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[620px] lg:flex-none lg:border-l max-xl:lg:w-[520px]"
+        className="flex min-h-0 flex-1 flex-col border-ink bg-sheet low:overflow-y-auto lg:w-[620px] lg:flex-none lg:border-l max-xl:lg:w-[520px]"
         aria-label={msg('control.controlMarks')}
       >
         <ControlHead model={model} />

@@ -56,14 +56,14 @@ export function ControlTable({ model }: { readonly model: ControlPlaceModel }) {
               {leadWords(second)} ({units.unit})
             </th>
             <th className={TH}>{againstZero ? msg('common.againstZero') : msg('common.height')}</th>
-            <th className={TH}>
+            <th className={`${TH} max-md:hidden`}>
               <Explained term="standardDeviation">
                 {msg('control.sdMm', { unit: smallUnit(units.lengthUnit).name })}
               </Explained>
             </th>
-            <th className={TH_WORD}>{msg('common.kind')}</th>
-            <th className={TH_WORD}>{msg('common.use')}</th>
-            <th className={TH_WORD}>{msg('common.condition')}</th>
+            <th className={`${TH_WORD} max-rail:hidden`}>{msg('common.kind')}</th>
+            <th className={`${TH_WORD} max-md:hidden`}>{msg('common.use')}</th>
+            <th className={`${TH_WORD} max-md:hidden`}>{msg('common.condition')}</th>
           </tr>
         </thead>
         <tbody>
@@ -97,27 +97,36 @@ export function ControlTable({ model }: { readonly model: ControlPlaceModel }) {
                   {mark.revisions.length > 1 && (
                     <span className="text-[12px] text-ink2"> r{mark.revisions.length}</span>
                   )}
+                  {(body.condition === 'doubtful' || body.condition === 'lost') && (
+                    <span className={`block md:hidden ${TONE[body.condition]}`}>
+                      {conditionWords()[body.condition]}
+                    </span>
+                  )}
                   {flagged.has(mark.id) && (
                     <span className="block text-[12px] text-ochre">
                       {flagged.get(mark.id)!.title.replace(`${body.name}: `, '').replace(`${body.name} `, '')}
                     </span>
                   )}
                 </td>
-                <td className={TD}>{coordinate(body[first], first)}</td>
-                <td className={TD}>{coordinate(body[second], second)}</td>
-                <td className={TD}>{units.length(againstZero && body.z !== null ? body.z - siteZero! : body.z)}</td>
-                <td className={TD}>
+                <td className={`${TD} field-distance`}>{coordinate(body[first], first)}</td>
+                <td className={`${TD} field-distance`}>{coordinate(body[second], second)}</td>
+                <td className={`${TD} field-distance`}>
+                  {units.length(againstZero && body.z !== null ? body.z - siteZero! : body.z)}
+                </td>
+                <td className={`${TD} max-md:hidden`}>
                   {smallFigure(body.sdHMm, units.lengthUnit)} / {smallFigure(body.sdZMm, units.lengthUnit)}
                 </td>
-                <td className={TD_WORD}>{controlKindWords()[body.kind]}</td>
-                <td className={TD_WORD}>
+                <td className={`${TD_WORD} max-rail:hidden`}>{controlKindWords()[body.kind]}</td>
+                <td className={`${TD_WORD} max-md:hidden`}>
                   {body.forProof
                     ? msg('common.proofs').toLowerCase()
                     : [body.usePlan && partWord('plan'), body.useHeight && msg('control.elev')]
                         .filter(Boolean)
                         .join(' + ') || msg('control.noUse')}
                 </td>
-                <td className={`${TD_WORD} ${TONE[body.condition]}`}>{conditionWords()[body.condition]}</td>
+                <td className={`${TD_WORD} max-md:hidden ${TONE[body.condition]}`}>
+                  {conditionWords()[body.condition]}
+                </td>
               </tr>
             );
           })}

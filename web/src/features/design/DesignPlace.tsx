@@ -39,7 +39,7 @@ export function Place() {
   } = model;
   return (
     <div
-      className="flex h-full min-h-0 flex-col lg:flex-row"
+      className="flex h-full min-h-0 flex-col lg:flex-row low:flex-row"
       onDragOver={(event) => event.preventDefault()}
       onDrop={(event) => {
         event.preventDefault();
@@ -49,7 +49,7 @@ export function Place() {
     >
       <DesignPlan model={model} />
       <section
-        className="flex min-h-0 flex-1 flex-col border-ink bg-sheet lg:w-[560px] lg:flex-none lg:border-l max-xl:lg:w-[460px]"
+        className="flex min-h-0 flex-1 flex-col border-ink bg-sheet low:overflow-y-auto lg:w-[560px] lg:flex-none lg:border-l max-xl:lg:w-[460px]"
         aria-label={msg('common.work')}
       >
         <div className="flex flex-wrap items-center gap-2 border-b border-ink px-[18px] py-2">

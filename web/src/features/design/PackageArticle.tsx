@@ -33,11 +33,11 @@ export function PackageArticle({ progress, isShort, onClear, onChange, onGrid }:
         <PackageState progress={progress} />
       </div>
       <div className="flex flex-wrap items-center justify-between gap-x-3">
-        <p className="min-w-0 flex-1 text-[13px] text-ink2">
+        <p className="min-w-0 flex-1 text-[13px] text-ink2 max-md:flex-[1_1_100%]">
           {work.body.crew}, {within.name},{' '}
           {msg('common.within', { smallLength: smallLength(within.plan, units.lengthUnit) })}
         </p>
-        <span className="flex items-center gap-x-4">
+        <span className="flex flex-wrap items-center gap-x-4">
           <Link
             className="inline-flex min-h-11 items-center font-semibold text-spruce underline"
             aria-label={msg('design.markPackage', { name: work.body.name })}

@@ -21,12 +21,12 @@ export function WorkSection({ id, title, count, shown, add, primary = false, onA
   const [isOpen, setOpen] = useRemembered(`work section ${id}`, true);
   return (
     <section className="border-b border-ink" aria-label={title}>
-      <h2 className="sticky top-0 z-10 flex items-center justify-between gap-2 bg-paper px-[18px] py-1">
+      <h2 className="sticky top-0 z-10 flex flex-wrap items-center justify-between gap-x-2 bg-paper px-[18px] py-1">
         <button
           type="button"
           aria-expanded={isOpen}
           onClick={() => setOpen(!isOpen)}
-          className="flex min-h-11 min-w-0 flex-1 items-center gap-2 text-left text-[17px] font-semibold"
+          className="flex min-h-11 flex-auto items-center gap-2 text-left text-[17px] font-semibold"
         >
           <span aria-hidden="true" className={`inline-block transition-none ${isOpen ? 'rotate-90' : ''}`}>
             ▶

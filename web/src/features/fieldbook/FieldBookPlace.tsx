@@ -14,6 +14,7 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { SearchField } from '../../ui/SearchField.tsx';
+import { useIsPhone } from '../../ui/useMedia.ts';
 import { TABLE, TD_WORD, TH_WORD } from '../../ui/table.ts';
 import { clockTime, dayAndTime } from '../../ui/time.ts';
 import { BookWays } from './BookWays.tsx';
@@ -62,11 +63,50 @@ export function Place() {
       ),
     [facts, topics, wanted, lineOf, state],
   );
+  const isPhone = useIsPhone();
   const note = async () => {
     if (text.trim() === '') return;
     await say({ type: 'note', body: { text: text.trim() } });
     setText('');
   };
+  const filters = (
+    <div
+      className="flex flex-wrap items-end gap-2 max-md:gap-1 max-md:pb-2"
+      role="group"
+      aria-label={msg('fieldbook.show')}
+    >
+      {BOOK_TOPICS.map((topic) => (
+        <button
+          key={topic}
+          type="button"
+          aria-pressed={topics.has(topic)}
+          onClick={() => setTopics(toggled(topics, topic))}
+          className={`min-h-11 rounded-sm border px-3 font-medium ${topics.has(topic) ? 'border-spruce bg-spruce text-on-spruce' : 'border-ink2 bg-sheet'}`}
+        >
+          {topicWords()[topic]}
+        </button>
+      ))}
+      <span className="ml-auto flex items-center gap-2">
+        <Choice
+          label={msg('common.setUp')}
+          value={setUp}
+          options={[
+            [ALL, msg('fieldbook.everySetUp')],
+            ...[...state.occupations]
+              .reverse()
+              .map((each) => [each.id, `${each.body.name}, ${clockTime(each.at)}`] as const),
+          ]}
+          onChange={setSetUp}
+        />
+      </span>
+      <SearchField
+        label={msg('fieldbook.findInTheBook')}
+        value={search}
+        onChange={setSearch}
+        className="w-56 self-end"
+      />
+    </div>
+  );
   return (
     <div className="flex h-full flex-col overflow-hidden">
       <BookWays />
@@ -102,42 +142,14 @@ export function Place() {
             </Button>
           </form>
         </div>
-        <div
-          className="flex flex-wrap items-end gap-2 max-md:-mx-3 max-md:flex-none max-md:flex-nowrap max-md:*:flex-none max-md:overflow-x-auto max-md:px-3"
-          role="group"
-          aria-label={msg('fieldbook.show')}
-        >
-          {BOOK_TOPICS.map((topic) => (
-            <button
-              key={topic}
-              type="button"
-              aria-pressed={topics.has(topic)}
-              onClick={() => setTopics(toggled(topics, topic))}
-              className={`min-h-11 rounded-sm border px-3 font-medium ${topics.has(topic) ? 'border-spruce bg-spruce text-on-spruce' : 'border-ink2 bg-sheet'}`}
-            >
-              {topicWords()[topic]}
-            </button>
-          ))}
-          <span className="ml-auto flex items-center gap-2">
-            <Choice
-              label={msg('common.setUp')}
-              value={setUp}
-              options={[
-                [ALL, msg('fieldbook.everySetUp')],
-                ...[...state.occupations]
-                  .reverse()
-                  .map((each) => [each.id, `${each.body.name}, ${clockTime(each.at)}`] as const),
-              ]}
-              onChange={setSetUp}
-            />
-          </span>
-          <SearchField
-            label={msg('fieldbook.findInTheBook')}
-            value={search}
-            onChange={setSearch}
-            className="w-56 self-end"
-          />
-        </div>
+        {isPhone ? (
+          <details className="flex-none border-y border-rule">
+            <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">{msg('fieldbook.choose')}</summary>
+            {filters}
+          </details>
+        ) : (
+          filters
+        )}
         <div
           className="min-h-0 flex-1 overflow-auto border-[1.5px] border-ink bg-sheet px-3"
           tabIndex={0}

@@ -23,7 +23,8 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
-import { Card } from '../../ui/Slip.tsx';
+import { Card, Figures } from '../../ui/Slip.tsx';
+import { useIsPhone } from '../../ui/useMedia.ts';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime, TIME_ZONE } from '../../ui/time.ts';
 import { useLongList } from '../../ui/LongList.tsx';
@@ -177,18 +178,20 @@ function SheetTable({ sheet }: { sheet: CutSheet }) {
   return (
     <>
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={msg('handover.rowsOfTheSheet')}>
-        <table className={`${TABLE} min-w-[680px] max-md:min-w-[840px]`}>
+        <table className={`${TABLE} lg:min-w-[680px]`}>
           <thead>
             <tr>
               <th className={TH_WORD}>{msg('common.mark')}</th>
               <th className={TH_WORD}>{msg('handover.offsetTo')}</th>
               <th className={TH}>{msg('handover.offset')}</th>
-              <th className={TH}>{msg('common.hub')}</th>
-              <th className={`${TH} first-letter:uppercase`}>{heightReferenceWords()[sheet.heightReference]}</th>
+              <th className={`${TH} max-lg:hidden`}>{msg('common.hub')}</th>
+              <th className={`${TH} first-letter:uppercase max-md:hidden`}>
+                {heightReferenceWords()[sheet.heightReference]}
+              </th>
               <th className={TH_WORD}>{msg('handover.cutFill')}</th>
-              <th className={TH}>{offAxesHead(sheet.axes ?? 'EN', sheet.lengthUnit)}</th>
-              <th className={TH_WORD}>{msg('common.station')}</th>
-              <th className={TH_WORD}>{msg('handover.proofBeforeAfter')}</th>
+              <th className={`${TH} max-md:hidden`}>{offAxesHead(sheet.axes ?? 'EN', sheet.lengthUnit)}</th>
+              <th className={`${TH_WORD} max-md:hidden`}>{msg('common.station')}</th>
+              <th className={`${TH_WORD} max-md:hidden`}>{msg('handover.proofBeforeAfter')}</th>
               <th className={TH_WORD}>{msg('handover.standing')}</th>
             </tr>
           </thead>
@@ -212,28 +215,60 @@ const SheetRow = memo(function SheetRow({
   readonly sheet: CutSheet;
 }) {
   const units = useUnits();
+  const isPhone = useIsPhone();
+  const [isOpen, setOpen] = useState(false);
+  const proofs = `${row.proofBefore ? clockTime(row.proofBefore) : 'none'} / ${row.proofAfter ? clockTime(row.proofAfter) : 'none'}`;
+  const off = offAxes(row, sheet.axes ?? 'EN', sheet.lengthUnit);
   return (
-    <tr>
-      <td className={`${TD_WORD} font-semibold whitespace-nowrap`}>{row.name}</td>
-      <td className={TD_WORD}>
-        {row.corner}, {meaningWords()[row.meaning]}
-      </td>
-      <td className={TD}>
-        {writtenLength(row.reading?.offset ?? row.offset, sheet.lengthUnit, row.reading?.rounding.offset ?? 'finest')}
-      </td>
-      <td className={TD}>{units.length(row.hubZ)}</td>
-      <td className={TD}>{units.length(row.designZ)}</td>
-      <td className={TD_WORD}>
-        <CutFill cutFill={row.cutFill} small rounding={row.reading?.rounding.height ?? sheet.rounding} />
-      </td>
-      <td className={TD}>{offAxes(row, sheet.axes ?? 'EN', sheet.lengthUnit)}</td>
-      <td className={TD_WORD}>{row.station}</td>
-      <td className={`${TD_WORD} whitespace-nowrap`}>
-        {row.proofBefore ? clockTime(row.proofBefore) : 'none'} / {row.proofAfter ? clockTime(row.proofAfter) : 'none'}
-      </td>
-      <td className={`${TD_WORD} ${row.standing === 'held' ? 'text-good' : 'text-ochre'}`}>
-        {standingWords()[row.standing]}
-      </td>
-    </tr>
+    <>
+      <tr>
+        <td className={`${TD_WORD} font-semibold whitespace-nowrap`}>
+          {isPhone ? (
+            <button
+              type="button"
+              className="min-h-11 min-w-11 text-left underline decoration-dotted"
+              aria-expanded={isOpen}
+              onClick={() => setOpen(!isOpen)}
+            >
+              {row.name}
+            </button>
+          ) : (
+            row.name
+          )}
+        </td>
+        <td className={TD_WORD}>
+          {row.corner}, {meaningWords()[row.meaning]}
+        </td>
+        <td className={TD}>
+          {writtenLength(row.reading?.offset ?? row.offset, sheet.lengthUnit, row.reading?.rounding.offset ?? 'finest')}
+        </td>
+        <td className={`${TD} max-lg:hidden`}>{units.length(row.hubZ)}</td>
+        <td className={`${TD} max-md:hidden`}>{units.length(row.designZ)}</td>
+        <td className={TD_WORD}>
+          <CutFill cutFill={row.cutFill} small rounding={row.reading?.rounding.height ?? sheet.rounding} />
+        </td>
+        <td className={`${TD} max-md:hidden`}>{off}</td>
+        <td className={`${TD_WORD} max-md:hidden`}>{row.station}</td>
+        <td className={`${TD_WORD} whitespace-nowrap max-md:hidden`}>{proofs}</td>
+        <td className={`${TD_WORD} ${row.standing === 'held' ? 'text-good' : 'text-ochre'}`}>
+          {standingWords()[row.standing]}
+        </td>
+      </tr>
+      {isPhone && isOpen && (
+        <tr>
+          <td colSpan={5} className="border-b border-rule bg-paper p-2">
+            <Figures
+              items={[
+                [msg('common.hub'), units.length(row.hubZ)],
+                [heightReferenceWords()[sheet.heightReference], units.length(row.designZ)],
+                [offAxesHead(sheet.axes ?? 'EN', sheet.lengthUnit), off],
+                [msg('common.station'), row.station],
+                [msg('handover.proofBeforeAfter'), proofs],
+              ]}
+            />
+          </td>
+        </tr>
+      )}
+    </>
   );
 });

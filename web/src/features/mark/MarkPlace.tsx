@@ -1,22 +1,21 @@
 import { useRef, useState } from 'react';
-import { azimuth, moveFor, moveGrade, planDistance, RADIANS_PER_DEGREE, type Move } from '@idle-marker/core';
-import { placeAtGround } from '@idle-marker/records';
-import { msg, smallLength } from '@idle-marker/words';
+import { azimuth, moveFor, planDistance, RADIANS_PER_DEGREE, type Move } from '@idle-marker/core';
+import { pushWords, msg } from '@idle-marker/words';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { MarkWays } from '../../pole/MarkWays.tsx';
-import { GuidanceBoard } from '../../pole/GuidanceBoard.tsx';
-import { MarkSlip } from '../../pole/MarkSlip.tsx';
 import { Empty } from '../../ui/Slip.tsx';
-import { MoveHead } from '../../pole/MoveHead.tsx';
-import { PolePad } from '../../pole/PolePad.tsx';
-import { WayBoard } from '../../pole/WayBoard.tsx';
-import { MOTION_NOISE, useLiveStake } from '../../pole/useLiveStake.ts';
+import { useDueItems } from '../../pole/useDueItems.tsx';
+import { useLiveStake } from '../../pole/useLiveStake.ts';
+import { useMarkActs } from '../../pole/useMarkActs.tsx';
 import { useRound } from '../../pole/useRound.ts';
 import { useStaking, useStationSource } from '../../pole/useStaking.ts';
+import { useIsCarried } from '../../pole/view/hand.ts';
 import { useWayOfWorking, useViewpoint } from '../../pole/ways.ts';
+import { MarkAtDesk } from './MarkAtDesk.tsx';
+import { MarkAtPole } from './MarkAtPole.tsx';
 
 /** Places of the pole that stay on the board. */
 const TRAIL = 6;
@@ -41,6 +40,11 @@ export function Place() {
   const shown = live ?? staking.shot?.stake ?? null;
   const move = shown ? moveFor(viewpoint, shown, lineAzimuth) : null;
   const trail = useTrail(live ? move : null, `${plan?.key} ${viewpoint}`);
+  const isCarried = useIsCarried();
+  const at = work && stop && inForce ? { work, stop, round, staking, solution: inForce } : null;
+  const acts = useMarkActs(at);
+  const push = staking.out && pushWords(moveFor(viewpoint, staking.out, lineAzimuth), viewpoint, units.lengthUnit);
+  const due = useDueItems(at && { ...at, push, onOthers: acts.block });
 
   if (round.ordering)
     return (
@@ -82,80 +86,31 @@ export function Place() {
       </EmptyTo>
     );
   }
-  const { name, result } = inForce.fact.body;
-  const pole = shown?.measured ?? { e: result.e, n: result.n };
-  const distance = shown && Math.hypot(shown.deltaE, shown.deltaN);
-  const toInstrument = units.length(planDistance(shown?.measured ?? plan.place, result), 0);
-  const noise = shown ? Math.sqrt((shown.measured.plan.ee + shown.measured.plan.nn) / 2) : 0;
-  const { shooting, tolerance } = staking;
+  const scene = {
+    work,
+    stop,
+    round,
+    staking,
+    way,
+    onWay: setWay,
+    solution: inForce,
+    viewpoint,
+    onViewpoint: setViewpoint,
+    lineAzimuth,
+    shown,
+    isLive: live !== null,
+    move,
+    trail,
+    stale,
+    onPlan,
+    onView: setOnPlan,
+    due,
+    acts,
+  };
   return (
     <>
-      <div className="flex h-full min-h-0 flex-col lg:flex-row">
-        <section
-          className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1"
-          aria-label={msg('common.guidance')}
-        >
-          <MoveHead
-            name={plan.name}
-            due={staking.due}
-            way={way}
-            doing={shooting.doing}
-            move={move}
-            distance={distance}
-            grade={distance === null ? null : moveGrade(distance, tolerance)}
-            tolerance={tolerance}
-            noise={live ? Math.hypot(noise, MOTION_NOISE) : noise}
-            stale={stale}
-            viewpoint={viewpoint}
-            onViewpoint={setViewpoint}
-            onPlan={onPlan}
-            onView={setOnPlan}
-          />
-          <div className="min-h-0 flex-1 p-3 max-lg:h-[210px] max-md:h-[170px] max-lg:flex-none max-lg:p-1">
-            {onPlan ? (
-              <WayBoard
-                round={round}
-                stop={stop}
-                instrument={{ e: result.e, n: result.n, name }}
-                pole={shown?.measured ?? null}
-                stale={stale}
-              />
-            ) : (
-              <GuidanceBoard
-                move={move}
-                trail={trail}
-                viewpoint={viewpoint}
-                tolerance={tolerance}
-                toleranceWords={msg('common.within', { smallLength: smallLength(tolerance, units.lengthUnit) })}
-                ahead={
-                  viewpoint === 'facingInstrument'
-                    ? msg('mark.aheadOfYou', { name, toInstrument, unit: units.unit })
-                    : null
-                }
-                stale={stale}
-              />
-            )}
-          </div>
-          <PolePad
-            distance={distance}
-            busy={shooting.doing !== null}
-            onWalk={() => void shooting.walk(placeAtGround(plan, shown?.measured.z ?? null), true)}
-          />
-        </section>
-        <MarkSlip
-          work={work}
-          stop={stop}
-          round={round}
-          staking={staking}
-          way={way}
-          onWay={setWay}
-          solution={inForce}
-          viewpoint={viewpoint}
-          lineAzimuth={lineAzimuth}
-          groundZ={shown?.measured.z ?? null}
-          pole={pole}
-        />
-      </div>
+      {isCarried ? <MarkAtPole {...scene} /> : <MarkAtDesk {...scene} />}
+      {acts.dialogs}
       <TypedReading title={msg('common.readingAt', { name: plan.name })} />
     </>
   );

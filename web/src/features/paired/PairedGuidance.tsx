@@ -13,8 +13,6 @@ import type { PairedWorkModel } from './usePairedWork.ts';
 
 export function PairedGuidance({ model }: { readonly model: PairedWorkModel }) {
   const {
-    units,
-    round,
     stop,
     plan,
     tolerance,
@@ -22,7 +20,6 @@ export function PairedGuidance({ model }: { readonly model: PairedWorkModel }) {
     now,
     onPlan,
     setOnPlan,
-    setViewpoint,
     viewpoint,
     shooting,
     live,
@@ -32,7 +29,6 @@ export function PairedGuidance({ model }: { readonly model: PairedWorkModel }) {
     busy,
     due,
     noise,
-    pole,
   } = model;
   return (
     <section
@@ -53,26 +49,13 @@ export function PairedGuidance({ model }: { readonly model: PairedWorkModel }) {
             tolerance={tolerance}
             noise={live ? Math.hypot(noise, MOTION_NOISE) : noise}
             stale={now?.place.plan === null}
+            isLive={live !== null}
             viewpoint={viewpoint}
-            viewpoints={VIEWPOINTS}
-            onViewpoint={setViewpoint}
             onPlan={onPlan}
             onView={setOnPlan}
           />
-          <div className="min-h-0 flex-1 p-3 max-lg:h-[210px] max-md:h-[170px] max-lg:flex-none max-lg:p-1">
-            {onPlan ? (
-              <WayBoard round={round} stop={stop} instrument={null} pole={pole} stale={now?.place.plan === null} />
-            ) : (
-              <GuidanceBoard
-                move={move}
-                trail={[]}
-                viewpoint={viewpoint}
-                tolerance={tolerance}
-                toleranceWords={msg('common.within', { smallLength: smallLength(tolerance, units.lengthUnit) })}
-                ahead={null}
-                stale={now?.place.plan === null}
-              />
-            )}
+          <div className="relative min-h-0 flex-1">
+            <PairedBoard model={model} />
           </div>
           <PolePad
             distance={distance}
@@ -86,5 +69,25 @@ export function PairedGuidance({ model }: { readonly model: PairedWorkModel }) {
         </EmptyTo>
       )}
     </section>
+  );
+}
+
+/** The scales, or the plan. */
+export function PairedBoard({ model }: { readonly model: PairedWorkModel }) {
+  const { units, round, stop, tolerance, now, onPlan, setViewpoint, viewpoint, move, pole } = model;
+  if (!stop) return null;
+  return onPlan ? (
+    <WayBoard round={round} stop={stop} instrument={null} pole={pole} stale={now?.place.plan === null} />
+  ) : (
+    <GuidanceBoard
+      move={move}
+      trail={[]}
+      viewpoint={viewpoint}
+      tolerance={tolerance}
+      toleranceWords={msg('common.within', { smallLength: smallLength(tolerance, units.lengthUnit) })}
+      ahead={null}
+      stale={now?.place.plan === null}
+      onViewpoint={() => setViewpoint(VIEWPOINTS[(VIEWPOINTS.indexOf(viewpoint) + 1) % VIEWPOINTS.length]!)}
+    />
   );
 }

@@ -7,7 +7,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
 import { Card, Slip } from '../../ui/Slip.tsx';
 import { HangsOn } from '../../pole/HangsOn.tsx';
-import { dueLabel } from '../../pole/MarkSlip.tsx';
+import { dueLabel } from '../../pole/useMarkActs.tsx';
 import { MarkHeights } from '../../pole/MarkHeights.tsx';
 import { RoundTable } from '../../pole/RoundTable.tsx';
 import { MarkWays } from '../../pole/MarkWays.tsx';
@@ -17,7 +17,8 @@ import { PlanFrom } from './PlanFrom.tsx';
 import { ReceiverSwitches } from './ReceiverSwitches.tsx';
 import { StartSteps } from './StartSteps.tsx';
 import { usePairedSet, type PairedSet } from '../../pole/usePaired.ts';
-import { usePairedWork, moveInput } from './usePairedWork.ts';
+import { PairedAtPole } from './PairedAtPole.tsx';
+import { usePairedWork, moveInput, type PairedWorkModel } from './usePairedWork.ts';
 import { PairedGuidance } from './PairedGuidance.tsx';
 import { PairedNotices } from './PairedNotices.tsx';
 
@@ -41,31 +42,31 @@ export function Place() {
 function PairedWork({ set }: { readonly set: PairedSet }) {
   const model = usePairedWork({ set });
   const {
-    state,
     units,
     round,
     work,
     stop,
     plan,
-    tolerance,
-    proving,
     staking,
-    now,
     pairing,
     setPairing,
-    viewpoint,
     accepted,
     shooting,
-    lineAzimuth,
-    groundZ,
     busy,
     due,
     stands,
     ready,
     blocked,
-    promise,
-    pole,
   } = model;
+  const isAtPole = model.isCarried && accepted !== null && stop !== null && plan !== null;
+  if (isAtPole)
+    return (
+      <>
+        <PairedAtPole model={model} more={<PairedBody model={model} set={set} />} />
+        <TypedReading title={msg('common.readingAt', { name: plan.name })} />
+        {pairing && <PairDialog set={set} onClose={() => setPairing(false)} />}
+      </>
+    );
   return (
     <>
       <div className="flex h-full min-h-0 flex-col max-md:overflow-y-auto lg:flex-row">
@@ -124,80 +125,110 @@ function PairedWork({ set }: { readonly set: PairedSet }) {
           }
         >
           <PairedNotices model={model} />
-          {accepted && promise && (
-            <Card tone="ochre" title={promise.title}>
-              {promise.text}
-            </Card>
-          )}
-          {!accepted && <StartSteps set={set} now={now} onPair={() => setPairing(true)} />}
-          {accepted && staking.shot && (
-            <Card
-              tone={due === 'set' ? 'good' : 'ochre'}
-              title={
-                due === 'set'
-                  ? msg('common.insideSetIt', { smallLength: smallLength(tolerance, units.lengthUnit) })
-                  : msg('common.notThereYet')
-              }
-            >
-              {msg('common.shot', {
-                shots: staking.shot.shots,
-                move: moveWords(
-                  moveFor(viewpoint, moveInput(staking.shot.stake), lineAzimuth),
-                  viewpoint,
-                  units.lengthUnit,
-                ),
-              })}
-            </Card>
-          )}
-          {accepted && work && stop && (
-            <MarkHeights
-              work={work}
-              stop={stop}
-              groundZ={groundZ ?? stop.mark?.body.groundZ ?? null}
-              stands={stands}
-              hasHeight
-            />
-          )}
-          {accepted && stop?.mark && stop.mark.body.state !== 'rough' && <HangsOn mark={stop.mark} />}
-          <ReceiverSwitches offset={set.pairing?.body.offset ?? 0} />
-          {accepted && <KnownMarks paired={accepted} shooting={proving} />}
-          {accepted && (
-            <div className="mt-3 flex flex-wrap gap-2">
-              <Button onClick={() => setPairing(true)}>{msg('paired.changeThePair')}</Button>
-            </div>
-          )}
-          {work && state.packages.length > 1 && (
-            <Choice
-              className="my-2"
-              label={msg('common.workPackage')}
-              value={work.id}
-              options={state.packages.map((each) => [each.id, each.body.name] as const)}
-              onChange={round.chooseWork}
-            />
-          )}
-          {accepted && plan && (
-            <RoundTable
-              rows={roundRows(round.stops, pole ?? plan.place)}
-              chosen={plan.key}
-              instrument={null}
-              minutesPerMark={null}
-              onChoose={round.choose}
-              onFirst={round.putFirst}
-            />
-          )}
-          <details className="mt-3 border-y border-rule">
-            <summary className="min-h-11 cursor-pointer py-2.5">{msg('paired.whyTheTwoHeightsDiffer')}</summary>
-            {twoHeights().map((paragraph) => (
-              <p key={paragraph} className="pb-2 leading-snug">
-                {paragraph}
-              </p>
-            ))}
-          </details>
-          <MarkWays className="mt-3 border-t md:hidden" />
+          <PairedBody model={model} set={set} />
         </Slip>
       </div>
       <TypedReading title={plan ? msg('common.readingAt', { name: plan.name }) : msg('common.reading')} />
       {pairing && <PairDialog set={set} onClose={() => setPairing(false)} />}
+    </>
+  );
+}
+
+/** Everything about the mark and the pair of devices. */
+function PairedBody({ model, set }: { readonly model: PairedWorkModel; readonly set: PairedSet }) {
+  const {
+    state,
+    units,
+    round,
+    work,
+    stop,
+    plan,
+    tolerance,
+    proving,
+    staking,
+    now,
+    setPairing,
+    viewpoint,
+    accepted,
+    lineAzimuth,
+    groundZ,
+    due,
+    stands,
+    promise,
+    pole,
+  } = model;
+  return (
+    <>
+      {accepted && promise && (
+        <Card tone="ochre" title={promise.title}>
+          {promise.text}
+        </Card>
+      )}
+      {!accepted && <StartSteps set={set} now={now} onPair={() => setPairing(true)} />}
+      {accepted && staking.shot && (
+        <Card
+          tone={due === 'set' ? 'good' : 'ochre'}
+          title={
+            due === 'set'
+              ? msg('common.insideSetIt', { smallLength: smallLength(tolerance, units.lengthUnit) })
+              : msg('common.notThereYet')
+          }
+        >
+          {msg('common.shot', {
+            shots: staking.shot.shots,
+            move: moveWords(
+              moveFor(viewpoint, moveInput(staking.shot.stake), lineAzimuth),
+              viewpoint,
+              units.lengthUnit,
+            ),
+          })}
+        </Card>
+      )}
+      {accepted && work && stop && (
+        <MarkHeights
+          work={work}
+          stop={stop}
+          groundZ={groundZ ?? stop.mark?.body.groundZ ?? null}
+          stands={stands}
+          hasHeight
+        />
+      )}
+      {accepted && stop?.mark && stop.mark.body.state !== 'rough' && <HangsOn mark={stop.mark} />}
+      <ReceiverSwitches offset={set.pairing?.body.offset ?? 0} />
+      {accepted && <KnownMarks paired={accepted} shooting={proving} />}
+      {accepted && (
+        <div className="mt-3 flex flex-wrap gap-2">
+          <Button onClick={() => setPairing(true)}>{msg('paired.changeThePair')}</Button>
+        </div>
+      )}
+      {work && state.packages.length > 1 && (
+        <Choice
+          className="my-2"
+          label={msg('common.workPackage')}
+          value={work.id}
+          options={state.packages.map((each) => [each.id, each.body.name] as const)}
+          onChange={round.chooseWork}
+        />
+      )}
+      {accepted && plan && (
+        <RoundTable
+          rows={roundRows(round.stops, pole ?? plan.place)}
+          chosen={plan.key}
+          instrument={null}
+          minutesPerMark={null}
+          onChoose={round.choose}
+          onFirst={round.putFirst}
+        />
+      )}
+      <details className="mt-3 border-y border-rule">
+        <summary className="min-h-11 cursor-pointer py-2.5">{msg('paired.whyTheTwoHeightsDiffer')}</summary>
+        {twoHeights().map((paragraph) => (
+          <p key={paragraph} className="pb-2 leading-snug">
+            {paragraph}
+          </p>
+        ))}
+      </details>
+      <MarkWays className="mt-3 border-t md:hidden" />
     </>
   );
 }

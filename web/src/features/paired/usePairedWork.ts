@@ -4,6 +4,7 @@ import { pairedStake, toleranceOf, type ShotPlace, classOf } from '@idle-marker/
 import { pairedPromiseWords } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
+import { useIsCarried } from '../../pole/view/hand.ts';
 import { useKey } from '../../ui/useKey.ts';
 import { useRound } from '../../pole/useRound.ts';
 import { useStaking } from '../../pole/useStaking.ts';
@@ -27,6 +28,7 @@ export const moveInput = (stake: ShotPlace): MoveInput => ({
 export function usePairedWork({ set }: Pick<{ readonly set: PairedSet }, 'set'>) {
   const { state } = useSite();
   const units = useUnits();
+  const isCarried = useIsCarried();
   const round = useRound();
   const { work, stop } = round;
   const plan = stop?.plan ?? null;
@@ -60,8 +62,8 @@ export function usePairedWork({ set }: Pick<{ readonly set: PairedSet }, 'set'>)
   );
   const ready = accepted !== null && plan !== null;
   const blocked = faults.some(({ code }) => code !== 'NOT_LOCKED' && code !== 'HEIGHT_OLD');
-  useKey('n', busy ? null : round.next);
-  useKey(' ', busy || !ready || (blocked && due !== 'set' && due !== 'next') ? null : staking.act);
+  useKey('n', isCarried || busy ? null : round.next);
+  useKey(' ', isCarried || busy || !ready || (blocked && due !== 'set' && due !== 'next') ? null : staking.act);
   const promised = now && now.faults.every(({ code }) => code !== 'NOT_FIXED') ? planPromise(now.place) : null;
   const asked = work && classOf(state, work.body.class);
   const promise = promised !== null && asked ? pairedPromiseWords(promised, asked, units.lengthUnit) : null;
@@ -69,6 +71,7 @@ export function usePairedWork({ set }: Pick<{ readonly set: PairedSet }, 'set'>)
   const noise = now?.place.plan ? Math.sqrt(now.place.plan.covariance.ee) : 0;
   const pole = shown?.measured ?? null;
   return {
+    isCarried,
     state,
     units,
     round,

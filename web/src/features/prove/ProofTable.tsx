@@ -31,8 +31,8 @@ export function ProofTable({ proofs, nameOf, outcomeWords }: ProofTableProps) {
             <th className={TH}>{msg('common.east')}</th>
             <th className={TH}>{msg('common.north')}</th>
             <th className={TH}>{msg('common.height')}</th>
-            <th className={TH}>{msg('common.along')}</th>
-            <th className={TH}>{msg('prove.across2')}</th>
+            <th className={`${TH} max-md:hidden`}>{msg('common.along')}</th>
+            <th className={`${TH} max-md:hidden`}>{msg('prove.across2')}</th>
           </tr>
         </thead>
         <tbody>
@@ -47,9 +47,15 @@ export function ProofTable({ proofs, nameOf, outcomeWords }: ProofTableProps) {
                 <td className={TD_WORD}>{clockTime(proof.at)}</td>
                 <td className={TD_WORD}>
                   {nameOf(proof)} {bad && <strong>{msg('prove.outside')}</strong>}
+                  <span className="figures block text-ink2 md:hidden">
+                    {msg('prove.alongAcross', {
+                      along: figure(proof, 'dAlongMm'),
+                      across: figure(proof, 'dAcrossMm'),
+                    })}
+                  </span>
                 </td>
-                {['dEMm', 'dNMm', 'dZMm', 'dAlongMm', 'dAcrossMm'].map((field) => (
-                  <td key={field} className={TD}>
+                {['dEMm', 'dNMm', 'dZMm', 'dAlongMm', 'dAcrossMm'].map((field, i) => (
+                  <td key={field} className={`${TD} field-figure ${i > 2 ? 'max-md:hidden' : ''}`}>
                     {figure(proof, field)}
                   </td>
                 ))}

@@ -17,8 +17,7 @@ import type { Measuring, Shots } from '../../pole/useMeasuring.ts';
 interface MeasureHereProps {
   readonly active: SiteRoad;
   readonly measuring: Measuring;
-  /** What heights are told against. */
-  readonly gradeString: string;
+  readonly shot: RoadShot;
   onGo(station: number): void;
 }
 
@@ -26,30 +25,22 @@ const usualCodes = worded(() => ['ground', 'edge', msg('common.curb'), 'invert',
 const CODES_SHOWN = 6;
 const FIRST = 'G1';
 
-/**
- * The ground, or what stands there, kept with its station and offset: spot shots, and cross sections point by point.
- */
-export function MeasureHere({ active, measuring, gradeString, onGo }: MeasureHereProps) {
-  const { state, inForce } = useSite();
-  const units = useUnits();
-  const style = useStationStyle();
-  const word = useStationWord();
-  const { fact, road, id } = active;
+/** What is shot next along a road: its name, code and shots, and the shot itself. */
+export function useRoadShot(active: SiteRoad | null, measuring: Measuring, gradeString: string) {
+  const { state } = useSite();
   const [name, setName] = useState(() =>
     state.asBuilt.some(({ body }) => body.name === FIRST) ? nextName(state, FIRST) : FIRST,
   );
   const [code, setCode] = useRemembered('road shot code', 'ground');
   const [shots, setShots] = useRemembered<Shots>('road shots', '1');
-  const measured = measuredAlong(state, id);
-  const codes = [...new Set([...usedCodes(state), ...usualCodes()])].slice(0, CODES_SHOWN);
   const wanted = name.trim();
   const taken = state.asBuilt.some(({ body }) => body.name === wanted);
-  const busy = measuring.shooting.doing !== null;
   const take = async () => {
+    if (!active) return;
     const made = await measuring.take({
       name: wanted,
       code: code.trim(),
-      against: (place) => Promise.resolve(roadShot(fact, road, gradeString, place)),
+      against: (place) => Promise.resolve(roadShot(active.fact, active.road, gradeString, place)),
       note: '',
       supersedes: null,
       shots,
@@ -57,6 +48,24 @@ export function MeasureHere({ active, measuring, gradeString, onGo }: MeasureHer
     });
     if (made) setName(nextName(state, wanted));
   };
+  return { name, setName, code, setCode, shots, setShots, wanted, taken, take };
+}
+
+export type RoadShot = ReturnType<typeof useRoadShot>;
+
+/**
+ * The ground, or what stands there, kept with its station and offset: spot shots, and cross sections point by point.
+ */
+export function MeasureHere({ active, measuring, shot: next, onGo }: MeasureHereProps) {
+  const { state, inForce } = useSite();
+  const units = useUnits();
+  const style = useStationStyle();
+  const word = useStationWord();
+  const { road, id } = active;
+  const { name, setName, code, setCode, shots, setShots, wanted, taken, take } = next;
+  const measured = measuredAlong(state, id);
+  const codes = [...new Set([...usedCodes(state), ...usualCodes()])].slice(0, CODES_SHOWN);
+  const busy = measuring.shooting.doing !== null;
   return (
     <details className="mt-4 border-t border-rule pt-2">
       <summary className="min-h-11 cursor-pointer text-[17px]">

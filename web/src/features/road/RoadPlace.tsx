@@ -1,68 +1,46 @@
-import { displayedStation, type Metres } from '@idle-marker/core';
-import { measuredAt, placeOnRoad } from '@idle-marker/records';
+import { displayedStation } from '@idle-marker/core';
+import { placeOnRoad } from '@idle-marker/records';
 import {
   msg,
   alignmentKindWords,
   cutFillWords,
   noHeightHere,
   shapeWords,
-  offsetWords,
   stationText,
   gradeWords,
 } from '@idle-marker/words';
 import { TypedReading } from '../../pole/TypedReading.tsx';
-import { Board } from '../../board/LazyBoard.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
-import { roadAt, TOUCH } from '../../site/useRoads.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Tick } from '../../ui/Field.tsx';
 import { Card, Slip } from '../../ui/Slip.tsx';
-import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { PolePad } from '../../pole/PolePad.tsx';
 import { MOTION_NOISE } from '../../pole/useLiveStake.ts';
 import { MarkWays } from '../../pole/MarkWays.tsx';
-import { ProfileChart } from './LazyProfileChart.tsx';
-import { SectionDrawing } from '../../board/SectionDrawing.tsx';
-import { SlopeCard } from './SlopeCard.tsx';
-import { StationGoal } from './StationGoal.tsx';
 import { withUnit } from './useStationGoal.ts';
 import { ReturnPackage } from '../../packages/ReturnPackage.tsx';
 import { RoadPackage } from '../../packages/RoadPackage.tsx';
-import { StationTable } from './StationTable.tsx';
-import { roadFields } from './useRoadFields.ts';
-import { BySections, OnSurface, Remarks, Where } from './Where.tsx';
-import { MeasureHere } from './MeasureHere.tsx';
+import { BySections, OnSurface, Where } from './Where.tsx';
 import { ShiftBadge } from './ShiftBadge.tsx';
 import { useRoadPlace, viewChoices, POLE, INSTRUMENT, TYPED } from './useRoadPlace.ts';
-import { RoadSource } from './RoadSource.tsx';
-
-/** What was measured so far from a station still belongs to its section. */
-const SAME_SECTION: Metres = 1;
+import { RoadAtPole } from './RoadAtPole.tsx';
+import { nameOf, RoadBoard, RoadBody } from './RoadParts.tsx';
 
 /** Where along the road is this, how far off, and how high should it be there? */
 export function Place() {
   const model = useRoadPlace();
   const {
-    inForce,
+    isCarried,
     units,
     style,
-    word,
     roads,
     active,
-    setActive,
-    surfaces,
-    underlay,
     subject,
-    pick,
     view,
     setView,
     pole,
     stale,
-    measuring,
     shooting,
-    measured,
     fields,
-    showField,
     marking,
     setMarking,
     returning,
@@ -73,10 +51,6 @@ export function Place() {
     against,
     station,
     surface,
-    shownStation,
-    ground,
-    groundAlong,
-    scene,
   } = model;
   if (roads.length === 0)
     return (
@@ -90,22 +64,24 @@ export function Place() {
       </EmptyTo>
     );
   if (!active || !road) return null;
-  const name =
-    subject === POLE
-      ? 'pole'
-      : subject === INSTRUMENT
-        ? (inForce?.fact.body.name ?? 'instrument')
-        : subject === TYPED
-          ? msg('road.thePlace')
-          : subject;
+  const name = nameOf(model);
   const noise = subject === POLE && pole ? Math.hypot(Math.sqrt((pole.plan.ee + pole.plan.nn) / 2), MOTION_NOISE) : 0;
-  const chosen = goal.string;
   const design = station === null ? null : placeOnRoad(road, { station, string: goal.gradeString });
   const designZ = design?.z ?? null;
   const cutFill = at === null || at.z === null || designZ === null ? null : at.z - designZ;
+  // A typed place and a mark are looked up at leisure: only the pole is carried.
+  if (isCarried && subject === POLE)
+    return (
+      <>
+        <RoadAtPole model={model} />
+        {returning && <ReturnPackage active={active} work={null} onClose={() => setReturning(false)} />}
+        {marking && <RoadPackage active={active} work={null} string={goal.string} onClose={() => setMarking(false)} />}
+        <TypedReading title={msg('road.readingAlong', { name: road.name })} />
+      </>
+    );
   return (
     <>
-      <div className="flex h-full min-h-0 flex-col max-md:overflow-y-auto lg:flex-row">
+      <div className="flex h-full min-h-0 flex-col max-md:overflow-y-auto lg:flex-row low:flex-row">
         <section
           className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1"
           aria-label={msg('road.alongTheRoad')}
@@ -194,42 +170,7 @@ export function Place() {
             )}
           </div>
           <div className="relative min-h-0 flex-1 max-lg:h-[250px] max-lg:flex-none max-md:h-[190px]">
-            {view === 'plan' && (
-              <Board
-                scene={scene}
-                underlay={underlay}
-                description={msg('road.planWithStationsWhereItChangesAnd', { name: road.name })}
-                onPlace={(point, pixel) => {
-                  // Another line that is touched is worked along; anything else is a place.
-                  const touched = roadAt(roads, point, TOUCH * pixel);
-                  if (touched && touched.id !== active.id) return setActive(touched.id);
-                  pick(point);
-                }}
-                fitTo={road.alignment.elements.flatMap(({ start, end }) => [start, end])}
-                fitKey={active.id}
-              />
-            )}
-            {view === 'section' && (
-              <SectionDrawing
-                road={road}
-                station={shownStation}
-                title={msg('road.at', {
-                  name: road.name,
-                  station: stationText(displayedStation(road.alignment, shownStation).displayed, style),
-                })}
-                at={against && station !== null ? { offset: against.nearest.offset, z: at?.z ?? null, name } : null}
-                ground={ground}
-                measured={measuredAt(measured, shownStation, SAME_SECTION).map(({ fact, shot }) => ({
-                  name: fact.body.name,
-                  offset: shot.offset,
-                  z: fact.body.place.z,
-                }))}
-                chosen={chosen}
-              />
-            )}
-            {view === 'profile' && (
-              <ProfileChart road={road} station={station} z={at?.z ?? null} ground={groundAlong} />
-            )}
+            <RoadBoard model={model} name={name} />
           </div>
           {subject === POLE && (
             <PolePad
@@ -279,56 +220,7 @@ export function Place() {
               {shooting.trouble}
             </Card>
           )}
-          <RoadSource model={model} />
-          {against && against.feet.length > 1 && (
-            <div className="mt-3">
-              <p className="font-medium text-ochre">
-                {msg('road.theLinePassesTimesWithinItsCorridor', { feet: against.feet.length })}
-              </p>
-              <table className={`${TABLE} mt-1`}>
-                <thead>
-                  <tr>
-                    <th className={TH}>{word}</th>
-                    <th className={TH_WORD}>{msg('common.off2')}</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {against.feet.map((foot) => (
-                    <tr key={foot.station}>
-                      <td className={TD}>{stationText(foot.displayed, style)}</td>
-                      <td className={TD_WORD}>{offsetWords(foot.offset, units.lengthUnit)}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </div>
-          )}
-          <StationGoal goal={goal} road={road} />
-          <SlopeCard
-            active={active}
-            measuring={subject === POLE ? measuring : null}
-            gradeString={goal.gradeString}
-            station={station ?? goal.station}
-            offset={station === null ? null : (against?.nearest.offset ?? null)}
-            z={at?.z ?? null}
-            surface={surface}
-            surfaces={surfaces}
-          />
-          <MeasureHere
-            key={active.id}
-            active={active}
-            measuring={measuring}
-            gradeString={goal.gradeString}
-            onGo={goal.goTo}
-          />
-          <StationTable active={active} onGo={goal.goTo} />
-          <details className="mt-4 border-t border-rule pt-2">
-            <summary className="min-h-11 cursor-pointer text-[17px]">{msg('road.figuresAtTheTop')}</summary>
-            {roadFields().map(([field, label]) => (
-              <Tick key={field} label={label} checked={fields.has(field)} onChange={(on) => showField(field, on)} />
-            ))}
-          </details>
-          <Remarks road={road} style={style} />
+          <RoadBody model={model} />
         </Slip>
       </div>
       {returning && <ReturnPackage active={active} work={null} onClose={() => setReturning(false)} />}

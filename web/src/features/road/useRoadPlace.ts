@@ -11,6 +11,8 @@ import { lengthDraft, lengthOf, type Draft } from '../../field/draft.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { usePolePlace } from '../../pole/usePolePlace.ts';
 import { useMeasuring } from '../../pole/useMeasuring.ts';
+import { useIsCarried } from '../../pole/view/hand.ts';
+import { useRoadShot } from './MeasureHere.tsx';
 import { useStationGoal } from './useStationGoal.ts';
 import { useGround, useGroundAlong } from './useGround.ts';
 import { useRoadFields } from './useRoadFields.ts';
@@ -68,6 +70,8 @@ export function useRoadPlace() {
   const [marking, setMarking] = useState(false);
   const [returning, setReturning] = useState(false);
   const goal = useStationGoal(active);
+  const shot = useRoadShot(active, measuring, goal.gradeString);
+  const isCarried = useIsCarried();
   const at = useMemo((): SitePoint | null => {
     if (subject === POLE) return pole;
     if (subject === INSTRUMENT) return inForce && inForce.fact.body.result;
@@ -120,6 +124,8 @@ export function useRoadPlace() {
     returning,
     setReturning,
     goal,
+    shot,
+    isCarried,
     at,
     road,
     against,

@@ -51,7 +51,9 @@ export interface StationGoal {
   goTo(station: Metres): void;
   /** To the next round station ahead (1) or back (-1); null while there is nowhere to go. */
   readonly step: ((way: 1 | -1) => void) | null;
-  /** The way from a place to the goal, in a sentence; null without one. */
+  /** The way from a place to the goal, along the line and to its right; null without one. */
+  readonly way: ((against: AgainstRoad | null) => { readonly ahead: Metres; readonly right: Metres } | null) | null;
+  /** The same in a sentence. */
   readonly move: ((at: SitePoint, against: AgainstRoad | null) => string | null) | null;
 }
 
@@ -108,6 +110,13 @@ export function useStationGoal(active: SiteRoad | null): StationGoal {
       ),
     );
   };
+  const way =
+    !place || station === null
+      ? null
+      : (against: AgainstRoad | null) =>
+          against && 'station' in against.nearest
+            ? { ahead: station - against.nearest.station, right: place.offset - against.nearest.offset }
+            : null;
   const fault =
     text.trim() === ''
       ? null
@@ -162,23 +171,23 @@ export function useStationGoal(active: SiteRoad | null): StationGoal {
               .find((at) => (way > 0 ? at > from + 1e-6 && at < to : at < from - 1e-6 && at > to));
             goTo(Math.min(Math.max(jump ?? to, alignment.startStation), alignment.endStation));
           },
-    move:
-      !place || station === null
-        ? null
-        : (at, against) => {
-            if (!against || !('station' in against.nearest)) return null;
-            const ahead = station - against.nearest.station;
-            const right = place.offset - against.nearest.offset;
-            const height =
-              at.z === null || place.z === null
-                ? ''
-                : msg('road.to2', {
-                    withUnit: withUnit(cutFillWords(at.z - place.z, units.lengthUnit), units.unit),
-                    grade: gradeWords(onGrade),
-                  });
-            const along = `${units.length(Math.abs(ahead))} ${units.unit} ${ahead >= 0 ? 'ahead' : 'back'}`;
-            const across = offsetWords(right, units.lengthUnit);
-            return `${moveGradeWords()[moveGrade(Math.hypot(ahead, right), WITHIN)]}: ${along}, ${across === 'on the line' ? msg('road.noneAcross') : across}${height}`;
-          },
+    way,
+    move: !place
+      ? null
+      : (at, against) => {
+          const left = way?.(against);
+          if (!left) return null;
+          const { ahead, right } = left;
+          const height =
+            at.z === null || place.z === null
+              ? ''
+              : msg('road.to2', {
+                  withUnit: withUnit(cutFillWords(at.z - place.z, units.lengthUnit), units.unit),
+                  grade: gradeWords(onGrade),
+                });
+          const along = `${units.length(Math.abs(ahead))} ${units.unit} ${ahead >= 0 ? 'ahead' : 'back'}`;
+          const across = offsetWords(right, units.lengthUnit);
+          return `${moveGradeWords()[moveGrade(Math.hypot(ahead, right), WITHIN)]}: ${along}, ${across === 'on the line' ? msg('road.noneAcross') : across}${height}`;
+        },
   };
 }

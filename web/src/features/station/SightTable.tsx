@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import { formatSigned, largestRatio, lengthFromMetres, type ResectionResult } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import type { SightGroup, UseFlags } from '@idle-marker/records';
@@ -5,6 +6,7 @@ import { msg, firmnessOf, smallLength, smallUnit } from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { useIsPhone } from '../../ui/useMedia.ts';
 import { Explained } from '../../ui/Explained.tsx';
 
 interface SightTableProps {
@@ -41,6 +43,7 @@ export function SightTable({
   byPart,
 }: SightTableProps) {
   const units = useUnits();
+  const isPhone = useIsPhone();
   const { state } = useSite();
   const small = smallUnit(units.lengthUnit);
   const names = new Map(state.control.map((mark) => [mark.id, mark.revision.body]));
@@ -52,15 +55,15 @@ export function SightTable({
       <table className={TABLE}>
         <thead>
           <tr>
-            <th className={TH_WORD}>{msg('common.sight')}</th>
-            <th className={TH}>{msg('station.distance')}</th>
-            <th className={TH}>{units.axes[0] === 'e' ? msg('common.east') : msg('common.north')}</th>
-            <th className={TH}>{units.axes[0] === 'e' ? msg('common.north') : msg('common.east')}</th>
-            {!planOnly && <th className={TH}>{msg('station.ht')}</th>}
-            <th className={TH}>
+            <th className={`${TH_WORD} field-head`}>{msg('common.sight')}</th>
+            <th className={`${TH} field-head`}>{msg('station.distance')}</th>
+            <th className={`${TH} field-head`}>{units.axes[0] === 'e' ? msg('common.east') : msg('common.north')}</th>
+            <th className={`${TH} field-head`}>{units.axes[0] === 'e' ? msg('common.north') : msg('common.east')}</th>
+            {!planOnly && <th className={`${TH} field-head`}>{msg('station.ht')}</th>}
+            <th className={`${TH} max-md:hidden`}>
               <Explained term="residualRatio">{msg('common.ratio')}</Explained>
             </th>
-            <th className={TH}>{msg('common.use')}</th>
+            <th className={`${TH} max-md:hidden`}>{msg('common.use')}</th>
           </tr>
         </thead>
         <tbody>
@@ -76,92 +79,113 @@ export function SightTable({
             const off = offMarks.has(mark);
             const slope = own[0]!.observation.slope;
             const spread = own.find((group) => group.spread)?.spread;
-            return (
-              <tr
-                key={mark}
-                className={`${off ? 'bg-brick-tint text-brick' : ''} ${chosen === mark ? 'outline-2 -outline-offset-2 outline-spruce' : ''}`}
-              >
-                <td className={TD_WORD}>
-                  <span className="flex flex-wrap items-center">
-                    <button
-                      type="button"
-                      className="min-h-11 pr-0.5 text-left font-semibold"
-                      onClick={() => onChoose(mark)}
-                    >
-                      {body?.name ?? '?'}
-                      {sights.length > 1 && <span className="font-normal text-ink2"> ×{sights.length}</span>}
-                    </button>
-                    <button
-                      type="button"
-                      className="min-h-11 min-w-11 text-left text-[13px] font-semibold text-spruce underline disabled:text-ink2"
-                      disabled={busy}
-                      aria-label={msg('common.sightAgain', { name: body?.name ?? '?' })}
-                      onClick={() => onSight(mark)}
-                    >
-                      {msg('station.again')}
-                    </button>
-                  </span>
-                  {body && firmnessOf(body) !== 'firm' && (
-                    <span className="block text-[12px] text-ink2">{firmnessOf(body)}</span>
-                  )}
-                  {spread && (
-                    <span className="block text-[12px] text-ink2">
-                      {msg('common.spread', {
-                        smallLength: smallLength(Math.max(spread.across, spread.along), units.lengthUnit),
-                      })}
-                    </span>
-                  )}
-                </td>
-                <td className={TD}>
-                  {reduced?.gridDistance
-                    ? units.length(reduced.gridDistance)
-                    : slope === null
-                      ? 'direction'
-                      : lengthFromMetres(slope, units.lengthUnit).toFixed(3)}
-                </td>
-                <td className={TD}>{difference(units.axes[0] === 'e' ? point?.dE : point?.dN)}</td>
-                <td className={TD}>{difference(units.axes[0] === 'e' ? point?.dN : point?.dE)}</td>
-                {!planOnly && (
-                  <td className={TD}>
-                    {inHeight ? difference(point?.dZ) : <span className="text-ink2">{msg('station.notUsed')}</span>}
-                  </td>
+            const uses = (
+              <>
+                <UseToggle
+                  label={msg('station.inPlan', { name: body?.name })}
+                  text={msg('station.plan')}
+                  used={inPlan}
+                  can={!heightAlone && body?.e !== null}
+                  onChange={(plan) => setUse(sights, { plan })}
+                />
+                <UseToggle
+                  label={msg('station.inHeight', { name: body?.name })}
+                  text={msg('control.elev')}
+                  used={inHeight}
+                  can={!planOnly && body?.z !== null && slope !== null}
+                  onChange={(height) => setUse(sights, { height })}
+                />
+                {byPart && (
+                  <>
+                    <UseToggle
+                      label={msg('station.direction', { name: body?.name })}
+                      text={msg('station.dir')}
+                      used={inPlan && sights.some((sight) => usageOf(sight).direction ?? true)}
+                      can={inPlan && slope !== null}
+                      onChange={(direction) => setUse(sights, { direction })}
+                    />
+                    <UseToggle
+                      label={msg('station.distance2', { name: body?.name })}
+                      text={msg('station.dist')}
+                      used={sights.some((sight) => usageOf(sight).distance ?? true)}
+                      can={sights.some((sight) => sight.body.read.slope !== null)}
+                      onChange={(distance) => setUse(sights, { distance })}
+                    />
+                  </>
                 )}
-                <td className={TD}>{ratio === null ? '–' : ratio.toFixed(1)}</td>
-                <td className={`${TD} whitespace-nowrap`}>
-                  <UseToggle
-                    label={msg('station.inPlan', { name: body?.name })}
-                    text={msg('station.plan')}
-                    used={inPlan}
-                    can={!heightAlone && body?.e !== null}
-                    onChange={(plan) => setUse(sights, { plan })}
-                  />
-                  <UseToggle
-                    label={msg('station.inHeight', { name: body?.name })}
-                    text={msg('control.elev')}
-                    used={inHeight}
-                    can={!planOnly && body?.z !== null && slope !== null}
-                    onChange={(height) => setUse(sights, { height })}
-                  />
-                  {byPart && (
-                    <>
-                      <UseToggle
-                        label={msg('station.direction', { name: body?.name })}
-                        text={msg('station.dir')}
-                        used={inPlan && sights.some((sight) => usageOf(sight).direction ?? true)}
-                        can={inPlan && slope !== null}
-                        onChange={(direction) => setUse(sights, { direction })}
-                      />
-                      <UseToggle
-                        label={msg('station.distance2', { name: body?.name })}
-                        text={msg('station.dist')}
-                        used={sights.some((sight) => usageOf(sight).distance ?? true)}
-                        can={sights.some((sight) => sight.body.read.slope !== null)}
-                        onChange={(distance) => setUse(sights, { distance })}
-                      />
-                    </>
+              </>
+            );
+            const again = (
+              <button
+                type="button"
+                className="min-h-11 min-w-11 text-left text-[13px] font-semibold text-spruce underline disabled:text-ink2"
+                disabled={busy}
+                aria-label={msg('common.sightAgain', { name: body?.name ?? '?' })}
+                onClick={() => onSight(mark)}
+              >
+                {msg('station.again')}
+              </button>
+            );
+            return (
+              <Fragment key={mark}>
+                <tr
+                  data-sighted={body?.name}
+                  className={`${off ? 'bg-brick-tint text-brick' : ''} ${chosen === mark ? 'outline-2 -outline-offset-2 outline-spruce' : ''}`}
+                >
+                  <td className={TD_WORD}>
+                    <span className="flex flex-wrap items-center">
+                      <button
+                        type="button"
+                        className="field-figure min-h-11 pr-0.5 text-left font-semibold"
+                        onClick={() => onChoose(mark)}
+                      >
+                        {body?.name ?? '?'}
+                        {sights.length > 1 && <span className="font-normal text-ink2"> ×{sights.length}</span>}
+                      </button>
+                      {!isPhone && again}
+                    </span>
+                    {body && firmnessOf(body) !== 'firm' && (
+                      <span className="block text-[12px] text-ink2">{firmnessOf(body)}</span>
+                    )}
+                    {spread && (
+                      <span className="block text-[12px] text-ink2">
+                        {msg('common.spread', {
+                          smallLength: smallLength(Math.max(spread.across, spread.along), units.lengthUnit),
+                        })}
+                      </span>
+                    )}
+                  </td>
+                  <td className={`${TD} field-distance`}>
+                    {reduced?.gridDistance
+                      ? units.length(reduced.gridDistance)
+                      : slope === null
+                        ? 'direction'
+                        : lengthFromMetres(slope, units.lengthUnit).toFixed(3)}
+                  </td>
+                  <td className={`${TD} field-figure`}>{difference(units.axes[0] === 'e' ? point?.dE : point?.dN)}</td>
+                  <td className={`${TD} field-figure`}>{difference(units.axes[0] === 'e' ? point?.dN : point?.dE)}</td>
+                  {!planOnly && (
+                    <td className={`${TD} field-figure`}>
+                      {inHeight ? difference(point?.dZ) : <span className="text-ink2">{msg('station.notUsed')}</span>}
+                    </td>
                   )}
-                </td>
-              </tr>
+                  <td className={`${TD} max-md:hidden`}>{ratio === null ? '–' : ratio.toFixed(1)}</td>
+                  <td className={`${TD} whitespace-nowrap max-md:hidden`}>{!isPhone && uses}</td>
+                </tr>
+                {isPhone && chosen === mark && (
+                  <tr>
+                    <td colSpan={planOnly ? 4 : 5} className="border-b border-rule bg-paper px-1.5 py-1">
+                      <span className="flex flex-wrap items-center justify-between gap-2">
+                        <span className="figures">
+                          {msg('common.ratio')} {ratio === null ? '–' : ratio.toFixed(1)}
+                        </span>
+                        <span>{uses}</span>
+                        {again}
+                      </span>
+                    </td>
+                  </tr>
+                )}
+              </Fragment>
             );
           })}
         </tbody>

@@ -1,5 +1,5 @@
 import { usedCodes } from '@idle-marker/records';
-import { msg, overSurfaceWords } from '@idle-marker/words';
+import { heightOffWords, msg, overSurfaceWords, walkingLines } from '@idle-marker/words';
 import { addressOf } from '../../data/server.ts';
 import { now } from '../../data/clock.ts';
 import { TypedReading } from '../../pole/TypedReading.tsx';
@@ -18,46 +18,14 @@ import { BuiltTable } from './BuiltTable.tsx';
 import { BuiltChart } from './LazyBuiltChart.tsx';
 import { MarkWays } from '../../pole/MarkWays.tsx';
 import { MeasuringNotice } from '../../pole/MeasuringNotice.tsx';
-import { useAsBuiltPlace, NO_CODE, EXAGGERATION } from './useAsBuiltPlace.ts';
+import { MeasureAtPole } from '../../pole/view/MeasureAtPole.tsx';
+import { useAsBuiltPlace, NO_CODE, EXAGGERATION, type AsBuiltPlaceModel } from './useAsBuiltPlace.ts';
 import { BuiltChoices } from './BuiltChoices.tsx';
 
 /** Does it stand where it was designed? Anything measured, with a code, against the design or by itself. */
 export function Place() {
   const model = useAsBuiltPlace();
-  const {
-    id,
-    state,
-    inForce,
-    who,
-    underlay,
-    simulated,
-    workId,
-    work,
-    differences,
-    groups,
-    surface,
-    live,
-    stale,
-    under,
-    plans,
-    setKey,
-    plan,
-    code,
-    setCode,
-    filter,
-    setFilter,
-    measuring,
-    shooting,
-    busy,
-    codes,
-    free,
-    freeName,
-    take,
-    ready,
-    shown,
-    byFact,
-    scene,
-  } = model;
+  const { isCarried, inForce, plan, shooting, busy, free, freeName, take, ready } = model;
   if (!inForce)
     return (
       <EmptyTo
@@ -69,35 +37,14 @@ export function Place() {
         {msg('structure.whatStandsThereCanBeMeasuredOnce')}
       </EmptyTo>
     );
-  const report = (kind: 'pdf' | 'csv') =>
-    addressOf(
-      kind === 'pdf' ? 'asBuiltPdf' : 'asBuiltCsv',
-      { site: id },
-      { at: now().toISOString(), by: who, timeZone: TIME_ZONE },
-    );
-  const begun = groups.filter(({ bolts }) => bolts.some(({ difference }) => difference !== null));
+  if (isCarried) return <BuiltAtPole model={model} />;
   return (
     <>
       <Workspace
-        board={
-          <Board
-            scene={scene}
-            underlay={underlay}
-            description={msg('structure.planWithWhatWasMeasuredArrowsFrom', { exaggeration: EXAGGERATION })}
-            onPick={(picked) => picked.startsWith('plan ') && setKey(picked.slice(5))}
-            fitTo={plans.length > 0 ? plans.map(({ design }) => design) : state.asBuilt.map(({ body }) => body.place)}
-            fitKey={workId}
-          >
-            {differences.length > 0 && (
-              <p className="absolute bottom-3 left-4 max-w-[45%] bg-paper px-1 text-[13px] leading-tight text-ink2">
-                {msg('structure.arrowsFromTheDesignToWhatWas', { exaggeration: EXAGGERATION })}
-              </p>
-            )}
-          </Board>
-        }
+        board={<BuiltBoard model={model} />}
         slip={
           <Slip
-            topic={`${state.asBuilt.length}`}
+            topic={`${model.state.asBuilt.length}`}
             head={
               <>
                 <MarkWays />
@@ -114,85 +61,190 @@ export function Place() {
               </>
             }
           >
-            <div aria-live="polite">
-              <MeasuringNotice measuring={measuring} />
-            </div>
-            {surface && (
-              <div className="mb-3">
-                <p
-                  className={`figures text-[20px] leading-snug font-semibold ${stale ? 'text-ink2' : ''}`}
-                  data-testid="over-surface"
-                >
-                  {live === null || live.z === null || under === null
-                    ? msg('structure.noReadingYetOver', { name: surface.name })
-                    : overSurfaceWords(
-                        under.z === null ? null : live.z - under.z,
-                        surface.name,
-                        state.settings.lengthUnit,
-                      )}
-                </p>
-                {stale && live !== null && (
-                  <p className="text-[14px] font-medium text-brick">{msg('structure.lockLostOrStillTheFigureIs')}</p>
-                )}
-                {(live === null || stale) && simulated && (
-                  <Button className="mt-1" onClick={() => currentLink()?.search(searchWindow())}>
-                    {msg('structure.searchForThePole')}
-                  </Button>
-                )}
-              </div>
-            )}
-            <BuiltChoices model={model} />
-            {work && plans.length === 0 && (
-              <p className="mt-2 text-[14px] text-ochre">
-                {msg('structure.onlyHasHubsBesideTheWorkMeasure', { name: work.body.name })}
-              </p>
-            )}
-            <div className="mt-2 flex flex-wrap gap-2" role="group" aria-label={msg('common.codes')}>
-              {codes.map((each) => (
-                <Button
-                  key={each}
-                  className="px-3 text-[14px]"
-                  aria-pressed={code === each}
-                  onClick={() => setCode(code === each ? '' : each)}
-                >
-                  {each}
-                </Button>
-              ))}
-            </div>
-            {begun.map((group) => (
-              <BoltGroupCard key={`${group.work.id} ${group.name}`} group={group} />
-            ))}
-            {differences.length > 1 && <BuiltChart differences={differences} />}
-            {state.asBuilt.length > 0 && (
-              <>
-                <div className="mt-4 flex flex-wrap items-end justify-between gap-3">
-                  <Choice
-                    label={msg('structure.shown')}
-                    value={filter}
-                    options={[
-                      ['', 'everything'],
-                      [NO_CODE, msg('structure.withoutACode')],
-                      ...usedCodes(state).map((each) => [each, each] as const),
-                    ]}
-                    onChange={setFilter}
-                  />
-                  <span className="flex gap-4">
-                    <a className={LINK} href={report('pdf')} download>
-                      {msg('structure.asPdf')}
-                    </a>
-                    <a className={LINK} href={report('csv')} download>
-                      {msg('common.asCsv')}
-                    </a>
-                  </span>
-                </div>
-                <BuiltTable facts={shown} byFact={byFact} code={code.trim()} />
-                {state.asBuilt.length > 1 && <BetweenBuilt />}
-              </>
-            )}
+            <BuiltBody model={model} />
           </Slip>
         }
       />
       <TypedReading title={msg('structure.readingAt', { free: free ? freeName : plan!.corner })} />
+    </>
+  );
+}
+
+/** Everything measured so far, and what is measured next. */
+function BuiltBody({ model }: { readonly model: AsBuiltPlaceModel }) {
+  const {
+    id,
+    state,
+    who,
+    simulated,
+    work,
+    differences,
+    groups,
+    surface,
+    live,
+    stale,
+    under,
+    plans,
+    code,
+    setCode,
+    filter,
+    setFilter,
+    measuring,
+    codes,
+    shown,
+    byFact,
+  } = model;
+  const report = (kind: 'pdf' | 'csv') =>
+    addressOf(
+      kind === 'pdf' ? 'asBuiltPdf' : 'asBuiltCsv',
+      { site: id },
+      { at: now().toISOString(), by: who, timeZone: TIME_ZONE },
+    );
+  const begun = groups.filter(({ bolts }) => bolts.some(({ difference }) => difference !== null));
+  return (
+    <>
+      <div aria-live="polite">
+        <MeasuringNotice measuring={measuring} />
+      </div>
+      {surface && (
+        <div className="mb-3">
+          <p
+            className={`figures text-[20px] leading-snug font-semibold ${stale ? 'text-ink2' : ''}`}
+            data-testid="over-surface"
+          >
+            {live === null || live.z === null || under === null
+              ? msg('structure.noReadingYetOver', { name: surface.name })
+              : overSurfaceWords(under.z === null ? null : live.z - under.z, surface.name, state.settings.lengthUnit)}
+          </p>
+          {stale && live !== null && (
+            <p className="text-[14px] font-medium text-brick">{msg('structure.lockLostOrStillTheFigureIs')}</p>
+          )}
+          {(live === null || stale) && simulated && (
+            <Button className="mt-1" onClick={() => currentLink()?.search(searchWindow())}>
+              {msg('structure.searchForThePole')}
+            </Button>
+          )}
+        </div>
+      )}
+      <BuiltChoices model={model} />
+      {work && plans.length === 0 && (
+        <p className="mt-2 text-[14px] text-ochre">
+          {msg('structure.onlyHasHubsBesideTheWorkMeasure', { name: work.body.name })}
+        </p>
+      )}
+      <div className="mt-2 flex flex-wrap gap-2" role="group" aria-label={msg('common.codes')}>
+        {codes.map((each) => (
+          <Button
+            key={each}
+            className="px-3 text-[14px]"
+            aria-pressed={code === each}
+            onClick={() => setCode(code === each ? '' : each)}
+          >
+            {each}
+          </Button>
+        ))}
+      </div>
+      {begun.map((group) => (
+        <BoltGroupCard key={`${group.work.id} ${group.name}`} group={group} />
+      ))}
+      {differences.length > 1 && <BuiltChart differences={differences} />}
+      {state.asBuilt.length > 0 && (
+        <>
+          <div className="mt-4 flex flex-wrap items-end justify-between gap-3">
+            <Choice
+              label={msg('structure.shown')}
+              value={filter}
+              options={[
+                ['', 'everything'],
+                [NO_CODE, msg('structure.withoutACode')],
+                ...usedCodes(state).map((each) => [each, each] as const),
+              ]}
+              onChange={setFilter}
+            />
+            <span className="flex gap-4">
+              <a className={LINK} href={report('pdf')} download>
+                {msg('structure.asPdf')}
+              </a>
+              <a className={LINK} href={report('csv')} download>
+                {msg('common.asCsv')}
+              </a>
+            </span>
+          </div>
+          <BuiltTable facts={shown} byFact={byFact} code={code.trim()} />
+          {state.asBuilt.length > 1 && <BetweenBuilt />}
+        </>
+      )}
+    </>
+  );
+}
+
+function BuiltBoard({ model }: { readonly model: AsBuiltPlaceModel }) {
+  const { state, underlay, workId, differences, plans, setKey, scene } = model;
+  return (
+    <Board
+      scene={scene}
+      underlay={underlay}
+      description={msg('structure.planWithWhatWasMeasuredArrowsFrom', { exaggeration: EXAGGERATION })}
+      onPick={(picked) => picked.startsWith('plan ') && setKey(picked.slice(5))}
+      fitTo={plans.length > 0 ? plans.map(({ design }) => design) : state.asBuilt.map(({ body }) => body.place)}
+      fitKey={workId}
+    >
+      {differences.length > 0 && (
+        <p className="absolute bottom-3 left-4 max-w-[45%] bg-paper px-1 text-[13px] leading-tight text-ink2">
+          {msg('structure.arrowsFromTheDesignToWhatWas', { exaggeration: EXAGGERATION })}
+        </p>
+      )}
+    </Board>
+  );
+}
+
+/** Carried: how far the last one stands off its design, or the surface under the pole. */
+function BuiltAtPole({ model }: { readonly model: AsBuiltPlaceModel }) {
+  const { state, plan, measuring, free, freeName, take, ready, differences, surface, live, under, byFact } = model;
+  const { lengthUnit } = state.settings;
+  const last = state.asBuilt.at(-1);
+  const difference = last && byFact.get(last.id);
+  const name = free ? freeName || 'it' : plan!.corner;
+  return (
+    <>
+      <MeasureAtPole
+        name={name}
+        count={plan ? msg('common.of2', { index: differences.length, stops: model.plans.length }) : null}
+        detail={null}
+        lines={
+          difference
+            ? walkingLines({ up: difference.dN, right: difference.dE }, 'north', lengthUnit).map((line) => ({
+                ...line,
+                way: msg('structure.lastOff', { name: last.body.name, way: line.way }),
+              }))
+            : []
+        }
+        waiting={
+          difference
+            ? null
+            : last
+              ? msg('structure.lastKept', { name: last.body.name })
+              : msg('structure.whatStandsThereAgainstTheDesignOr')
+        }
+        board={<BuiltBoard model={model} />}
+        height={{
+          written: null,
+          none:
+            surface && live !== null && live.z !== null && under !== null
+              ? overSurfaceWords(under.z === null ? null : live.z - under.z, surface.name, lengthUnit)
+              : difference
+                ? heightOffWords(difference.dZ, lengthUnit)
+                : msg('pole.noHeightAtAll'),
+          notes: [],
+        }}
+        measuring={measuring}
+        advice={null}
+        lesser={[]}
+        action={{ label: msg('structure.measure', { free: name }), isDisabled: !ready, onPress: () => void take() }}
+        more={<BuiltBody model={model} />}
+        topic={`${state.asBuilt.length}`}
+      />
+      <TypedReading title={msg('structure.readingAt', { free: name })} />
     </>
   );
 }

@@ -8,6 +8,8 @@ import {
   heightOffWords,
   offLineParts,
   smallLength,
+  walkingFigures,
+  walkingLines,
 } from '@idle-marker/words';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { Board } from '../../board/LazyBoard.tsx';
@@ -23,6 +25,7 @@ import { MarkWays } from '../../pole/MarkWays.tsx';
 import { MeasuringNotice } from '../../pole/MeasuringNotice.tsx';
 import { TakeBack } from '../../pole/TakeBack.tsx';
 import { StakeOut } from '../../packages/StakeOut.tsx';
+import { MeasureAtPole } from '../../pole/view/MeasureAtPole.tsx';
 import { useLinePlace, isArc, kindOf, type LinePlaceModel } from './useLinePlace.ts';
 import { LineSource } from './LineSource.tsx';
 
@@ -33,20 +36,14 @@ const TOUCH_PX = 20;
 export function Place() {
   const model = useLinePlace();
   const {
-    state,
+    isCarried,
     inForce,
     units,
-    underlay,
-    lines,
-    setFirst,
-    measuring,
     shooting,
     place,
     stale,
     line,
     second,
-    alongWanted,
-    offWanted,
     goalPoint,
     live,
     toSecond,
@@ -55,7 +52,6 @@ export function Place() {
     along,
     usual,
     keep,
-    scene,
     offParts,
     spoken,
   } = model;
@@ -70,22 +66,11 @@ export function Place() {
         {msg('structure.whatLiesAlongAndOffALine')}
       </EmptyTo>
     );
-  const pick = (point: { e: number; n: number }, pixel: number) => {
-    const touched = lineAt(lines, point, TOUCH_PX * pixel);
-    if (touched) setFirst(touched.id);
-  };
-  const rows = lineDifferences(state).slice(-12).reverse();
-  // What is not said is not gone to: along alone leads along, off alone to its line.
-  const togo =
-    live && (alongWanted !== null || offWanted !== null)
-      ? {
-          ahead: alongWanted === null ? null : alongWanted - live.chainage,
-          right: offWanted === null ? null : offWanted - live.offset,
-        }
-      : null;
+  const togo = togoOf(model);
+  if (isCarried) return <LineAtPole model={model} />;
   return (
     <>
-      <div className="flex h-full min-h-0 flex-col lg:flex-row">
+      <div className="flex h-full min-h-0 flex-col lg:flex-row low:flex-row">
         <section
           className="flex min-h-0 min-w-0 flex-col bg-sheet max-lg:flex-none lg:flex-1"
           aria-label={msg('structure.againstTheLine')}
@@ -178,14 +163,7 @@ export function Place() {
             )}
           </div>
           <div className="relative min-h-0 flex-1 max-lg:h-[230px] max-lg:flex-none">
-            <Board
-              scene={scene}
-              underlay={underlay}
-              description={msg('structure.planWithTheChosenLineAndThe')}
-              onPlace={pick}
-              fitTo={line ? [...line.places] : []}
-              fitKey={line?.id ?? 'none'}
-            />
+            <LineBoard model={model} />
           </div>
           <PolePad
             distance={live ? Math.abs(live.offset) : null}
@@ -211,78 +189,190 @@ export function Place() {
             </>
           }
         >
-          <div aria-live="polite">
-            <MeasuringNotice measuring={measuring} />
-          </div>
-          <LineSource model={model} />
-          <StakeOnLine model={model} />
-          {line && (
-            <p className="mt-2 text-[13px] text-ink2">
-              {isArc(line) ? (
-                msg('structure.rightOfTheArcIsLookingAlong', {
-                  bulge:
-                    line.side.bulge > 0
-                      ? msg('structure.itsOuterSideAwayFromTheCentre')
-                      : msg('structure.theSideOfItsCentre'),
-                })
-              ) : (
-                <>
-                  {msg('structure.rightOfTheLineIsItsLeft', {
-                    compassWord: compassWord(line.azimuth + Math.PI / 2),
-                    compassWord2: compassWord(line.azimuth - Math.PI / 2),
-                  })}
-                </>
-              )}
-            </p>
-          )}
-          {rows.length > 0 && (
-            <table className={`${TABLE} mt-3`}>
-              <thead>
-                <tr>
-                  <th className={TH_WORD}>{msg('structure.measured')}</th>
-                  <th className={TH}>{alongHead()[along]}</th>
-                  <th className={TH_WORD}>{msg('common.off2')}</th>
-                  <th className={TH}>{msg('common.height')}</th>
-                  <th className={TH}>
-                    <span className="sr-only">{msg('common.takeBack')}</span>
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {rows.map((row) => {
-                  const spread = spreadOf(row.fact);
-                  return (
-                    <tr key={row.fact.id}>
-                      <td className={TD_WORD}>
-                        <strong>{row.fact.body.name}</strong>
-                        <span className="block text-[13px] text-ink2">{row.name}</span>
-                      </td>
-                      <td className={TD}>{units.length(row.chainage)}</td>
-                      <td className={TD_WORD}>
-                        {units.length(Math.abs(row.offset))}{' '}
-                        {compassWord(row.azimuth + (row.offset >= 0 ? Math.PI / 2 : -Math.PI / 2))}
-                        {spread.plan !== null && (
-                          <span className="block text-[13px] text-ink2">
-                            {msg('common.spread', { smallLength: smallLength(spread.plan, units.lengthUnit) })}
-                          </span>
-                        )}
-                      </td>
-                      <td className={TD}>
-                        {row.heightDifference === null ? '–' : heightOffWords(row.heightDifference, units.lengthUnit)}
-                      </td>
-                      <td className={TD}>
-                        <TakeBack fact={row.fact} />
-                      </td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
-          )}
+          <LineBody model={model} />
         </Slip>
       </div>
       <TypedReading title={msg('structure.readingAt2', { usual })} />
     </>
+  );
+}
+
+/** The way that is left along and off the line; null where nothing was said. */
+function togoOf({ live, alongWanted, offWanted }: LinePlaceModel) {
+  // What is not said is not gone to: along alone leads along, off alone to its line.
+  return live && (alongWanted !== null || offWanted !== null)
+    ? {
+        ahead: alongWanted === null ? null : alongWanted - live.chainage,
+        right: offWanted === null ? null : offWanted - live.offset,
+      }
+    : null;
+}
+
+/** Everything about the line: which it is, what is gone to, and what was measured. */
+function LineBody({ model }: { readonly model: LinePlaceModel }) {
+  const { state, units, measuring, line, along } = model;
+  const rows = lineDifferences(state).slice(-12).reverse();
+  return (
+    <>
+      <div aria-live="polite">
+        <MeasuringNotice measuring={measuring} />
+      </div>
+      <LineSource model={model} />
+      <StakeOnLine model={model} />
+      {line && (
+        <p className="mt-2 text-[13px] text-ink2">
+          {isArc(line) ? (
+            msg('structure.rightOfTheArcIsLookingAlong', {
+              bulge:
+                line.side.bulge > 0
+                  ? msg('structure.itsOuterSideAwayFromTheCentre')
+                  : msg('structure.theSideOfItsCentre'),
+            })
+          ) : (
+            <>
+              {msg('structure.rightOfTheLineIsItsLeft', {
+                compassWord: compassWord(line.azimuth + Math.PI / 2),
+                compassWord2: compassWord(line.azimuth - Math.PI / 2),
+              })}
+            </>
+          )}
+        </p>
+      )}
+      {rows.length > 0 && (
+        <table className={`${TABLE} mt-3`}>
+          <thead>
+            <tr>
+              <th className={TH_WORD}>{msg('structure.measured')}</th>
+              <th className={TH}>{alongHead()[along]}</th>
+              <th className={TH_WORD}>{msg('common.off2')}</th>
+              <th className={TH}>{msg('common.height')}</th>
+              <th className={TH}>
+                <span className="sr-only">{msg('common.takeBack')}</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row) => {
+              const spread = spreadOf(row.fact);
+              return (
+                <tr key={row.fact.id}>
+                  <td className={TD_WORD}>
+                    <strong>{row.fact.body.name}</strong>
+                    <span className="block text-[13px] text-ink2">{row.name}</span>
+                  </td>
+                  <td className={TD}>{units.length(row.chainage)}</td>
+                  <td className={TD_WORD}>
+                    {units.length(Math.abs(row.offset))}{' '}
+                    {compassWord(row.azimuth + (row.offset >= 0 ? Math.PI / 2 : -Math.PI / 2))}
+                    {spread.plan !== null && (
+                      <span className="block text-[13px] text-ink2">
+                        {msg('common.spread', { smallLength: smallLength(spread.plan, units.lengthUnit) })}
+                      </span>
+                    )}
+                  </td>
+                  <td className={TD}>
+                    {row.heightDifference === null ? '–' : heightOffWords(row.heightDifference, units.lengthUnit)}
+                  </td>
+                  <td className={TD}>
+                    <TakeBack fact={row.fact} />
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      )}
+    </>
+  );
+}
+
+/** The plan with the line; another that is touched is chosen, any other place is what is gone to. */
+function LineBoard({ model }: { readonly model: LinePlaceModel }) {
+  const { underlay, lines, setFirst, line, scene, goThere } = model;
+  const pick = (point: { e: number; n: number }, pixel: number) => {
+    const touched = lineAt(lines, point, TOUCH_PX * pixel);
+    if (touched && touched.id !== line?.id) setFirst(touched.id);
+    else goThere(point, pixel);
+  };
+  return (
+    <Board
+      scene={scene}
+      underlay={underlay}
+      description={msg('structure.planWithTheChosenLineAndThe')}
+      onPlace={pick}
+      fitTo={line ? [...line.places] : []}
+      fitKey={line?.id ?? 'none'}
+    />
+  );
+}
+
+/** Carried: how far off and along, or the way that is left. */
+function LineAtPole({ model }: { readonly model: LinePlaceModel }) {
+  const { units, measuring, shooting, line, goalPoint, live, noise, busy, along, usual, keep, offParts, step, goOn } =
+    model;
+  const togo = togoOf(model);
+  const { lengthUnit } = units;
+  const lines =
+    live && offParts && line
+      ? togo
+        ? walkingLines({ up: togo.ahead ?? 0, right: togo.right ?? 0 }, 'alongLine', lengthUnit)
+        : [
+            { arrow: null, way: offParts.way, figures: walkingFigures(live.offset, lengthUnit) },
+            { arrow: null, way: alongHead()[along], figures: walkingFigures(live.chainage, lengthUnit) },
+          ]
+      : [];
+  return (
+    <MeasureAtPole
+      name={line?.name ?? msg('common.onALine')}
+      count={goalPoint ? goalPoint.name : null}
+      detail={null}
+      lines={lines}
+      waiting={
+        lines.length > 0
+          ? null
+          : line
+            ? msg('common.searchForThePoleOrShoot')
+            : msg('structure.chooseALineOrTouchOneOn')
+      }
+      noise={noise}
+      board={<LineBoard model={model} />}
+      underBoard={
+        <PolePad
+          distance={live ? Math.abs(live.offset) : null}
+          busy={busy}
+          onWalk={() => line && void shooting.walk(goalPoint ?? line.side.from, true)}
+        />
+      }
+      height={{
+        written: null,
+        none:
+          live && live.heightDifference !== null
+            ? msg('structure.againstTheLine2', {
+                heightOff: heightOffWords(live.heightDifference, lengthUnit),
+              }).replace(/^\W+/, '')
+            : msg('structure.noHeightAgainstTheLine'),
+        notes: [],
+      }}
+      measuring={measuring}
+      advice={null}
+      lesser={[
+        ...(goalPoint && step !== null && step !== 0
+          ? [
+              {
+                label: msg('structure.nextAlong', { step: units.edit(step), unit: units.unit }),
+                onPress: () => goOn(step),
+              },
+            ]
+          : []),
+      ]}
+      action={{
+        label: msg('structure.measure2', { usual }),
+        isDisabled: !line,
+        onPress: () => void keep(),
+      }}
+      more={<LineBody model={model} />}
+      topic={line?.id ?? ''}
+    />
   );
 }
 

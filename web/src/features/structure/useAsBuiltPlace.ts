@@ -17,6 +17,7 @@ import { joinScenes, type SceneSymbol } from '../../board/scene.ts';
 import { outlineScene } from '../../board/siteScene.ts';
 import { useRemembered } from '../../site/useRemembered.ts';
 import { useSite } from '../../site/SiteContext.tsx';
+import { useIsCarried } from '../../pole/view/hand.ts';
 import { useKey } from '../../ui/useKey.ts';
 import { useLivePlace } from '../../pole/useLiveStake.ts';
 import { useMeasuring, type Shots } from '../../pole/useMeasuring.ts';
@@ -38,6 +39,7 @@ export const EXAGGERATION = 100;
 export function useAsBuiltPlace() {
   const { id, state, inForce, who } = useSite();
   const underlay = useUnderlay();
+  const isCarried = useIsCarried();
   const simulated = useLinkKind() === 'simulator';
   const [workId, setWork] = useState<string>(
     state.packages.find(({ body }) => body.items.some(({ rule }) => rule === 'bolts'))?.id ?? FREE,
@@ -120,7 +122,7 @@ export function useAsBuiltPlace() {
     setKey([...plans.slice(at + 1), ...plans.slice(0, at)].find((each) => !measured(each.key))?.key ?? plan.key);
   };
   const ready = !busy && (free ? freeName !== '' && !isTaken : true);
-  useKey(' ', ready ? () => void take() : null);
+  useKey(' ', ready && !isCarried ? () => void take() : null);
   const shown = state.asBuilt
     .filter(({ body }) => filter === '' || (filter === NO_CODE ? body.code === '' : body.code === filter))
     .slice()
@@ -161,6 +163,7 @@ export function useAsBuiltPlace() {
     [state, work, plan, differences, inForce],
   );
   return {
+    isCarried,
     id,
     state,
     inForce,

@@ -10,6 +10,7 @@ import { useSite } from '../../site/SiteContext.tsx';
 import { useRemembered } from '../../site/useRemembered.ts';
 import { lengthDraft, lengthOf, type Draft } from '../../field/draft.ts';
 import { useUnits, type Units } from '../../field/useUnits.ts';
+import { useIsCarried } from '../../pole/view/hand.ts';
 import { useKey } from '../../ui/useKey.ts';
 import { useMeasuring, type Shots } from '../../pole/useMeasuring.ts';
 
@@ -57,6 +58,7 @@ export const isDone = (row: ColumnRow): boolean =>
 export function useColumnsPlace() {
   const { state, inForce, say } = useSite();
   const units = useUnits();
+  const isCarried = useIsCarried();
   const underlay = useUnderlay();
   const grids = state.grids.flatMap((fact) => {
     const grid = gridOf(fact.body);
@@ -146,7 +148,7 @@ export function useColumnsPlace() {
     if (following) setCrossing(following.crossing.label);
   };
   const act = () => (due ? void take(...due) : next());
-  useKey(' ', busy || !row ? null : act);
+  useKey(' ', isCarried || busy || !row ? null : act);
   const scene = useMemo(
     () =>
       joinScenes(outlineScene(state.packages), chosenGrid ? gridScene(chosenGrid.grid) : {}, {
@@ -164,6 +166,7 @@ export function useColumnsPlace() {
     [state.packages, chosenGrid, rows, row, inForce],
   );
   return {
+    isCarried,
     state,
     inForce,
     units,

@@ -1,5 +1,15 @@
 import { useMemo, useState } from 'react';
-import { bulgeOf, measuredAgainstSide, pointOnSide, type Corner, type ReferenceSide } from '@idle-marker/core';
+import {
+  bulgeOf,
+  measuredAgainstSide,
+  METRES_PER_UNIT,
+  pointOnSide,
+  type Corner,
+  type LengthUnit,
+  type Metres,
+  type PlanPoint,
+  type ReferenceSide,
+} from '@idle-marker/core';
 import { gridOf, nextNumbered } from '@idle-marker/records';
 import { msg, offLineParts } from '@idle-marker/words';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
@@ -9,6 +19,7 @@ import { outlineScene } from '../../board/siteScene.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useRemembered } from '../../site/useRemembered.ts';
 import { useUnits } from '../../field/useUnits.ts';
+import { useIsCarried } from '../../pole/view/hand.ts';
 import { useKey } from '../../ui/useKey.ts';
 import { MOTION_NOISE, useLivePlace } from '../../pole/useLiveStake.ts';
 import { useSpokenMove } from '../../pole/useSpokenMove.ts';
@@ -23,10 +34,21 @@ export const isArc = ({ side }: ChosenLine): boolean => side.bulge !== 0;
 
 export const kindOf = (line: ChosenLine): 'line' | 'arc' => (isArc(line) ? 'arc' : 'line');
 
+/** Round figures that a place on the plan is read to, in the site's unit. */
+const READ_TO = [0.01, 0.05, 0.1, 0.5, 1, 5] as const;
+
+/** A length read off the plan is no finer than a pixel of it. */
+function readOff(size: Metres, pixel: Metres, unit: LengthUnit): Metres {
+  const perUnit = METRES_PER_UNIT[unit];
+  const step = (READ_TO.find((each) => each * perUnit >= pixel) ?? READ_TO.at(-1)!) * perUnit;
+  return Math.round(size / step) * step;
+}
+
 /** What LinePlace shows, and what its buttons do. */
 export function useLinePlace() {
   const { state, inForce } = useSite();
   const units = useUnits();
+  const isCarried = useIsCarried();
   const underlay = useUnderlay();
   const lines = useMemo(() => lineChoices(state), [state]);
   const points = useMemo(
@@ -97,6 +119,19 @@ export function useLinePlace() {
       : null;
   const step = units.readLength(wanted.step);
   const goOn = (by: number) => alongWanted !== null && setWanted({ ...wanted, along: units.edit(alongWanted + by) });
+  /** A place that is touched is what is gone to, in round figures of what can be seen on the plan. */
+  const goThere = (point: PlanPoint, pixel: Metres) => {
+    if (!reference) return;
+    const there = measuredAgainstSide(reference, { ...point, z: null });
+    if (!there) return;
+    const round = (size: Metres) => units.edit(readOff(size, pixel, units.lengthUnit));
+    setWanted({
+      ...wanted,
+      along: round(there.chainage),
+      off: round(Math.abs(there.offset)),
+      side: there.offset < 0 ? 'left' : 'right',
+    });
+  };
   const live = place && reference ? measuredAgainstSide(reference, place) : null;
   const toSecond = place && second ? measuredAgainstSide(second.side, place) : null;
   const noise = place ? Math.hypot(Math.sqrt((place.plan.ee + place.plan.nn) / 2), MOTION_NOISE) : 0;
@@ -121,7 +156,7 @@ export function useLinePlace() {
     });
     if (made) setName('');
   };
-  useKey(' ', busy || !line ? null : () => void keep());
+  useKey(' ', isCarried || busy || !line ? null : () => void keep());
   const scene = useMemo(
     () =>
       joinScenes(
@@ -185,8 +220,9 @@ export function useLinePlace() {
   );
   const offParts =
     live && line ? offLineParts(live.offset, live.azimuth, line.name, units.lengthUnit, kindOf(line)) : null;
-  const spoken = useSpokenMove(offParts && !stale ? `${offParts.figure} ${offParts.way}` : null, false);
+  const spoken = useSpokenMove(offParts && !stale ? `${offParts.figure} ${offParts.way}` : null);
   return {
+    isCarried,
     state,
     inForce,
     units,
@@ -228,6 +264,7 @@ export function useLinePlace() {
     goalPoint,
     step,
     goOn,
+    goThere,
     live,
     toSecond,
     noise,

@@ -1,14 +1,16 @@
 import { Link } from 'react-router';
 import { classOf, type PackageProgress } from '@idle-marker/records';
-import { msg, smallUnit } from '@idle-marker/words';
+import { msg, smallLength, smallUnit } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
+import { useIsPhone } from '../../ui/useMedia.ts';
 import { LINK } from '../../ui/link.ts';
 
 /** What each crew asked for and how far it is. */
 export function WorkCard({ progress }: { progress: readonly PackageProgress[] }) {
   const { id, state } = useSite();
   const sum = (pick: (each: PackageProgress) => number) => progress.reduce((total, each) => total + pick(each), 0);
+  const isPhone = useIsPhone();
   const small = smallUnit(state.settings.lengthUnit);
   const within = (classId: string) => {
     return (classOf(state, classId).plan * small.perMetre).toFixed(small.decimals);
@@ -33,6 +35,15 @@ export function WorkCard({ progress }: { progress: readonly PackageProgress[] })
             {msg('common.makeAWorkPackage')}
           </Link>
         </p>
+      ) : isPhone ? (
+        <WorkRows
+          progress={progress}
+          within={(work) =>
+            msg('today.within2', {
+              tolerance: smallLength(classOf(state, work.body.class).plan, state.settings.lengthUnit),
+            })
+          }
+        />
       ) : (
         <table className={TABLE}>
           <thead>
@@ -72,6 +83,38 @@ export function WorkCard({ progress }: { progress: readonly PackageProgress[] })
       )}
     </section>
   );
+}
+
+/** The same on a phone: a package each, its bar over the whole width. */
+function WorkRows({
+  progress,
+  within,
+}: {
+  readonly progress: readonly PackageProgress[];
+  within(work: PackageProgress['work']): string;
+}) {
+  const { id } = useSite();
+  return progress.map(({ work, marks, set, held, inDoubt }) => (
+    <Link key={work.id} to={`/sites/${id}/mark?package=${work.id}`} className="block border-t border-rule py-3">
+      <span className="flex flex-wrap items-baseline justify-between gap-x-3">
+        <span>
+          <span className="text-[19px] font-semibold">{work.body.name}</span>{' '}
+          <span className="text-ink2">{within(work)}</span>
+        </span>
+        <span className={`text-[18px] font-semibold ${inDoubt > 0 ? 'text-brick' : marks === set ? 'text-good' : ''}`}>
+          {inDoubt > 0
+            ? msg('today.countInDoubt', { inDoubt })
+            : marks === set
+              ? msg('today.allSet')
+              : msg('today.leftToSet', { left: marks - set })}
+        </span>
+      </span>
+      <WithoutHeight plans={work.body.plans} />
+      <span className="mt-2 block">
+        <ProgressBar held={held} set={set - held - inDoubt} inDoubt={inDoubt} total={marks} />
+      </span>
+    </Link>
+  ));
 }
 
 /** Of a package whose marks get no cut and fill, or not all of them. */

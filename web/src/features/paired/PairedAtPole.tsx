@@ -1,0 +1,187 @@
+import type { ReactNode } from 'react';
+import { NORMAL_95_FACTOR, WALK_FROM } from '@idle-marker/core';
+import { pairedDue, placeAtGround } from '@idle-marker/records';
+import {
+  cutFillWords,
+  gradeWords,
+  heightReferenceWords,
+  hubPlaceWords,
+  msg,
+  pairedDueShort,
+  pairedDueWords,
+  pairFaultWords,
+  shotOffWords,
+  smallLength,
+  walkingLines,
+} from '@idle-marker/words';
+import { currentLink, useLinkKind } from '../../link/linkStore.ts';
+import { MarkWays } from '../../pole/MarkWays.tsx';
+import { PolePad } from '../../pole/PolePad.tsx';
+import { MOTION_NOISE } from '../../pole/useLiveStake.ts';
+import { planPromise } from '../../pole/usePaired.ts';
+import { dueLabel } from '../../pole/useMarkActs.tsx';
+import type { DueItem } from '../../pole/view/DueLine.tsx';
+import type { PoleAction } from '../../pole/view/PoleAction.tsx';
+import { PoleView } from '../../pole/view/PoleView.tsx';
+import type { PoleReading } from '../../pole/view/poleReading.ts';
+import { useHeld } from '../../pole/view/useHeld.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Card } from '../../ui/Slip.tsx';
+import { PairedBoard } from './PairedGuidance.tsx';
+import { PairedNotices } from './PairedNotices.tsx';
+import type { PairedWorkModel } from './usePairedWork.ts';
+
+/** Carried, with the plan from a receiver: both sources stay in the strip, each with how good it is. */
+export function PairedAtPole({ model, more }: { readonly model: PairedWorkModel; readonly more: ReactNode }) {
+  const { state, units, round, work, stop, plan, tolerance, proving, staking, now, accepted, shooting } = model;
+  const { viewpoint, move, distance, groundZ, busy, due, stands, ready, blocked, faults, trouble, noise } = model;
+  const kind = useLinkKind();
+  const isPlanGone = !now || now.place.plan === null;
+  const isHeld = useHeld(isPlanGone ? null : distance, tolerance);
+  if (!work || !stop || !plan || !accepted) return null;
+  const { lengthUnit } = units;
+  const reading: PoleReading = isPlanGone
+    ? { kind: 'silent', ageMs: null }
+    : { kind: kind === 'typed' ? 'typed' : 'following', ageMs: null };
+  const planGood = now && planPromise(now.place);
+  const height = now?.place.height ?? null;
+  const sources = [
+    planGood === null ? null : msg('paired.planWithin', { smallLength: smallLength(planGood, lengthUnit) }),
+    height === null
+      ? msg('paired.noHeightNow')
+      : msg('paired.heightWithin', {
+          smallLength: smallLength(NORMAL_95_FACTOR * Math.sqrt(height.variance), lengthUnit),
+        }),
+  ]
+    .filter((each) => each !== null)
+    .join(' · ');
+  const items: DueItem[] = [];
+  const close = () => {
+    staking.clear();
+    shooting.clear();
+    proving.shooting.clear();
+  };
+  const why = trouble ?? staking.fault?.text;
+  if (why)
+    items.push({
+      key: 'refused',
+      weight: 'refused',
+      short: why,
+      card: (
+        <Card
+          tone="brick"
+          title={staking.fault?.title ?? msg('common.nothingWasStored')}
+          actions={<Button onClick={close}>{msg('common.close')}</Button>}
+        >
+          {why}
+        </Card>
+      ),
+    });
+  for (const fault of faults.slice(0, 2)) {
+    const { title, text } = pairFaultWords(fault, units);
+    items.push({
+      key: fault.code,
+      weight: 'due',
+      short: title,
+      card: (
+        <Card tone="brick" title={title}>
+          {text}
+        </Card>
+      ),
+    });
+  }
+  for (const each of pairedDue(state, accepted).slice(0, 2))
+    items.push({
+      key: each,
+      weight: 'due',
+      short: pairedDueShort()[each],
+      card: (
+        <Card tone={each.endsWith('FAILED') ? 'brick' : 'ochre'} title={pairedDueWords()[each].title}>
+          {pairedDueWords()[each].text}
+        </Card>
+      ),
+    });
+  const isFar = distance !== null && distance >= WALK_FROM;
+  const isHeightLost = kind === 'simulator' && height === null && due !== 'next' && due !== 'set';
+  const action: PoleAction = busy
+    ? { label: msg('common.cancel'), isOutlined: true, onPress: shooting.cancel }
+    : isHeightLost
+      ? {
+          label: msg('pole.search'),
+          notes: [msg('pole.standStill'), msg('pole.prismToTheInstrument')],
+          onPress: () => currentLink()?.search(),
+        }
+      : {
+          label: dueLabel()[due],
+          notes: staking.shot
+            ? [shotOffWords(Math.hypot(staking.shot.stake.deltaE, staking.shot.stake.deltaN), tolerance, lengthUnit)]
+            : [],
+          isDisabled: !ready || (blocked && due !== 'set' && due !== 'next'),
+          isOutlined: due === 'shoot' && isFar,
+          onPress: staking.act,
+        };
+  const hubZ = stands ? (stop.mark?.body.hubZ ?? null) : null;
+  const from = hubZ ?? groundZ ?? stop.mark?.body.groundZ ?? null;
+  const cutFill = from !== null && plan.designZ !== null ? from - plan.designZ : null;
+  const to = plan.road ? gradeWords(plan.road.gradeTo) : heightReferenceWords()[work.body.heightReference];
+  return (
+    <PoleView
+      name={plan.name}
+      count={msg('common.of2', { index: round.stops.indexOf(stop) + 1, stops: round.stops.length })}
+      detail={`${work.body.name} · ${hubPlaceWords(plan, lengthUnit)}`}
+      reading={reading}
+      doing={shooting.doing ?? proving.shooting.doing ?? sources}
+      station={null}
+      lines={move ? walkingLines(move, viewpoint, lengthUnit) : []}
+      waiting={move ? null : msg('paired.noPlaceYet')}
+      isHeld={isHeld}
+      noise={model.live ? Math.hypot(noise, MOTION_NOISE) : noise}
+      unit={lengthUnit}
+      board={<PairedBoard model={model} />}
+      underBoard={
+        <PolePad
+          distance={distance}
+          busy={busy}
+          onWalk={() => void shooting.walk(placeAtGround(plan, groundZ), true)}
+        />
+      }
+      height={{
+        written: cutFill === null ? null : cutFillWords(cutFill, lengthUnit, work.body.rounding),
+        none: plan.designZ === null ? msg('pole.noDesignHeight') : msg('pole.cutOrFillAfterTheFirstShot'),
+        notes:
+          cutFill === null
+            ? []
+            : [
+                hubZ === null ? msg('pole.fromGround') : msg('pole.fromTheHub'),
+                msg('pole.toDesign', { to, length: units.length(plan.designZ) }),
+              ],
+      }}
+      due={items}
+      asksFirst={null}
+      advice={null}
+      lesser={[
+        stands
+          ? { label: msg('common.setItAnew'), isDisabled: busy, onPress: staking.pull }
+          : { label: msg('common.skip'), key: 'n', isDisabled: busy, onPress: round.next },
+        ...(due === 'set' || due === 'next'
+          ? [{ label: msg('common.shootAgain'), isDisabled: busy || blocked, onPress: () => void staking.shoot() }]
+          : []),
+        {
+          label: msg('common.plan'),
+          key: 'm',
+          isPressed: model.onPlan,
+          onPress: () => model.setOnPlan(!model.onPlan),
+        },
+      ]}
+      action={action}
+      more={() => (
+        <>
+          <MarkWays />
+          <PairedNotices model={model} />
+          {more}
+        </>
+      )}
+      topic={`${plan.key} ${stop.mark?.id ?? ''} ${staking.shot?.sight.id ?? ''}`}
+    />
+  );
+}
