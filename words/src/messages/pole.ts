@@ -308,4 +308,5 @@ export const pole = {
   dusk: 'Dark',
   signalsHint: 'For hold, lock lost and a check due.',
   whatIsMeasured: 'what is measured',
+  searchRound: 'All round',
 } as const;

@@ -11,7 +11,7 @@ export const searchesAside = (): readonly LesserAction[] => [
     label: msg('pole.searchLeft'),
     onPress: () => currentLink()?.search({ side: 'left', width: ASIDE }),
   },
-  { label: msg('link.allRound'), onPress: () => currentLink()?.search() },
+  { label: msg('pole.searchRound'), onPress: () => currentLink()?.search() },
   {
     label: msg('pole.searchRight'),
     onPress: () => currentLink()?.search({ side: 'right', width: ASIDE }),
