@@ -64,7 +64,7 @@ const texts = (page: Page): Promise<Seen[]> =>
       const colour = channels(isSvg ? style.fill : isHollow ? style.webkitTextStrokeColor : style.color);
       const [a, b] = [light(colour), light(under(element))].sort((x, y) => y - x) as [number, number];
       return [
-        { text: element.textContent!.trim(), size: parseFloat(style.fontSize), contrast: (a + 0.05) / (b + 0.05) },
+        { text: element.textContent.trim(), size: parseFloat(style.fontSize), contrast: (a + 0.05) / (b + 0.05) },
       ];
     });
   });
@@ -163,7 +163,7 @@ test('nothing is shot, set or written while the prism is lost, and a second tap 
   await page.evaluate(() => {
     const action = () => document.querySelector<HTMLButtonElement>('.pole-action')!;
     const watch = new MutationObserver(() => {
-      if (!action().textContent!.startsWith('Set mark')) return;
+      if (!action().textContent.startsWith('Set mark')) return;
       watch.disconnect();
       action().click();
     });

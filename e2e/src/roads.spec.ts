@@ -518,16 +518,34 @@ test('lines come in from a file: which to take, which station is meant where it 
   await page.getByRole('button', { name: 'Add road…' }).click();
   const typed = page.getByRole('dialog', { name: 'New alignment' });
   await typed.getByLabel('Name', { exact: true }).fill('Haul road');
-  await typed.getByLabel('Horizontal alignment').fill('4040, 8150\n4120, 8180, radius 300');
+  const cell = (name: string) => typed.getByLabel(name, { exact: true });
+  const points = typed.getByRole('table', { name: 'Intersection points' });
+  await points.getByLabel('Easting, row 1').fill('4040');
+  await points.getByLabel('Northing, row 1').fill('8150');
+  await points.getByLabel('Easting, row 2').fill('4120');
+  await points.getByLabel('Northing, row 2').fill('8180');
+  await points.getByLabel('Radius, row 2').fill('300');
   await typed.getByRole('button', { name: 'Save alignment' }).click();
   await expect(
     typed.getByText('The first and the last point have no curve: take their radius away, or give the point after it.'),
   ).toBeVisible();
-  await typed.getByLabel('Horizontal alignment').fill('4040, 8150\n4120, 8180, radius 30, spirals 10\n4140, 8130');
-  await typed
-    .getByLabel('Profile (vertical alignment)', { exact: true })
-    .fill('0+000, 5\n0+060, 6, curve 20\n0+120, 5.2');
-  await typed.getByLabel('Cross-section lines and curbs').fill('edge; right 3; falls 2.5');
+  await points.getByLabel('Radius, row 2').fill('30');
+  await points.getByLabel('Spiral in, row 2').fill('10');
+  await points.getByLabel('Spiral out, row 2').fill('10');
+  await points.getByLabel('Easting, row 3').fill('4140');
+  await points.getByLabel('Northing, row 3').fill('8130');
+  // A profile out of a spreadsheet, and strings as the text somebody sent.
+  await cell('Station, row 1').evaluate((element) => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData('text', '0+000\t5\n0+060\t6\tlength\t20\n0+120\t5.2');
+    element.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
+  });
+  await expect(cell('Length or radius, row 2')).toHaveValue('20');
+  const strings = typed.getByRole('region', { name: 'Cross-section lines and curbs' });
+  await strings.getByRole('button', { name: 'As text' }).click();
+  await strings.getByLabel('Cross-section lines and curbs, as text').fill('edge; right 3; falls 2.5');
+  await strings.getByRole('button', { name: 'As a table' }).click();
+  await expect(cell('Offset, row 1')).toHaveValue('3');
   await expect(typed.getByRole('img', { name: 'Cross section: centerline, edge' })).toBeVisible();
   await noSeriousFault(page);
   await typed.getByRole('button', { name: 'Save alignment' }).click();

@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
 import { alignmentOf } from '@idle-marker/core';
 import { roadOf } from '@idle-marker/records';
 import {
@@ -11,6 +12,16 @@ import {
   writeProfile,
   writeStrings,
 } from '../src/features/design/roadText.ts';
+import {
+  elementPart,
+  equationPart,
+  intersectionPart,
+  kerbPart,
+  profilePart,
+  startPart,
+  stringPart,
+} from '../src/features/design/roadCells.ts';
+import { cellsPasted } from '../src/field/CellTable.tsx';
 import { ruleDraft } from '../src/packages/RuleFields.tsx';
 import { unitsOf } from '../src/field/useUnits.ts';
 
@@ -198,5 +209,66 @@ describe('stations that were asked for', () => {
       extra: { text: '0+510', exact: [210] },
       direction: 'down',
     });
+  });
+});
+
+describe('a road as a table', () => {
+  const figure = fc.integer({ min: 1, max: 99_999 }).map((n) => String(n / 100));
+  const station = fc.integer({ min: 0, max: 999 }).map((n) => `0+${String(n).padStart(3, '0')}`);
+  const name = fc.constantFrom('left edge', 'walk', 'gutter');
+  const hand = fc.constantFrom('left', 'right');
+  const orNone = (each: fc.Arbitrary<string>) => fc.oneof(fc.constant(''), each);
+  const table = fc
+    .tuple(figure, orNone(fc.tuple(figure, station).map(([f, s]) => `, ${f} @ ${s}`)))
+    .map((each) => each.join(''));
+
+  it.each([
+    ['points', intersectionPart, fc.tuple(figure, figure, orNone(figure), figure, figure)],
+    ['start', startPart, fc.tuple(figure, figure, fc.constant('97°'))],
+    [
+      'a line',
+      elementPart,
+      fc.tuple(fc.constant('line'), figure, fc.constant(''), fc.constant(''), fc.constant('left')),
+    ],
+    ['a curve', elementPart, fc.tuple(fc.constant('curve'), figure, figure, fc.constant(''), hand)],
+    ['a spiral', elementPart, fc.tuple(fc.constant('spiral'), figure, figure, orNone(figure), hand)],
+    ['equations', equationPart, fc.tuple(station, station, fc.constantFrom('up', 'down'))],
+    ['a grade point', profilePart, fc.tuple(station, figure, fc.constant('none'), fc.constant(''), fc.constant(''))],
+    [
+      'one with a curve',
+      profilePart,
+      fc.tuple(station, figure, fc.constantFrom('curve', 'radius'), figure, fc.constant('')),
+    ],
+    ['one with two lengths', profilePart, fc.tuple(station, figure, fc.constant('lengths'), figure, figure)],
+    ['strings', stringPart, fc.tuple(name, hand, table, fc.constantFrom('fall', 'above'), orNone(name), table)],
+    ['kerbs', kerbPart, fc.tuple(name, name, figure, table, figure, orNone(table))],
+  ] as const)('%s: a row comes back from its line as it was', (_, part, row) => {
+    const { toLine, fromLine, columns } = part(metric);
+    fc.assert(
+      fc.property(row as fc.Arbitrary<string[]>, (cells) => {
+        expect(fromLine(toLine(cells))).toEqual(cells);
+        cells.forEach((cell, i) => {
+          const column = columns[i]!;
+          if (cell !== '' && !column.options) expect([cell, column.check?.(cell) ?? null]).toEqual([cell, null]);
+        });
+      }),
+    );
+  });
+
+  it('a line that no cell can show stays text, and a comma in a cell is asked about', () => {
+    expect(intersectionPart(metric).fromLine('4018, 8052, radius 80, hump 3')).toBeNull();
+    expect(profilePart(metric).fromLine('0+110, 6.15, curve 70, 3')).toBeNull();
+    expect(stringPart(metric).fromLine('left edge; middle 3')).toBeNull();
+    expect(intersectionPart(metric).columns[0]!.check!('4018,5')).toBe('use a decimal point');
+    expect(equationPart(metric).columns[0]!.check!('here')).toMatch(/^not a station such as/);
+  });
+
+  it('a block from a spreadsheet is cells by tabs, a list by semicolons or commas', () => {
+    expect(cellsPasted('1\t2\r\n3\t\r\n')).toEqual([
+      ['1', '2'],
+      ['3', ''],
+    ]);
+    expect(cellsPasted('a; 1,5; 2')).toEqual([['a', '1,5', '2']]);
+    expect(cellsPasted('4018, 8052')).toEqual([['4018', '8052']]);
   });
 });

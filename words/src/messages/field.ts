@@ -10,4 +10,10 @@ export const field = {
   metres: 'Meters',
   feetInternational03048M: 'Feet (international, 0.3048 m)',
   usSurveyFeet12003937M: 'US survey feet (1200/3937 m)',
+  cellNeeded: 'needed',
+  row: 'Row',
+  removeRow: 'Remove row',
+  removeRowNumber: 'Remove row {row}',
+  cell: '{column}, row {row}',
+  undoRows: 'Undo paste or removal',
 } as const;

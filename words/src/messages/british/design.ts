@@ -85,4 +85,21 @@ export const design: BritishOf<typeof whole> = {
   isNotAStationAndAHeight: '{said} isn’t a chainage and a level, with a curve where wanted.',
   isNotAKerbSuchAsLeft: '{said} isn’t a kerb such as “left kerb; kerb on left edge; face 0.02; top 0.12; back 0.15”.',
   profileVerticalAlignment: 'Vertical alignment',
+  tableOfKerbs: 'Kerbs',
+  cellHeightBy: 'Level',
+  profileHelp: 'Chainages without jumps: distance from the start plus the start chainage. Leave empty without levels.',
+  cellNoStation: 'not a chainage such as {station}',
+  cellNoTable: 'a figure, or figures with chainages: 0.12, 0.02 @ {station}',
+  cellBack: 'Chainage back',
+  cellAhead: 'Chainage ahead',
+  tableOfEquations: 'Chainage equations',
+  equationsHelp: 'Leave empty where chainages never jump.',
+  stringsHelp:
+    'Offsets and figures may change along the road: 3.25, 3.75 @ {station}. From string: empty is the centreline.',
+  pointsHelp:
+    'One point a row, from the start to the end; a radius where a curve rounds it. Paste rows from a spreadsheet.',
+  cellSpiralIn: 'Transition in',
+  cellSpiralOut: 'Transition out',
+  cellSpiral: 'transition',
+  elementsHelp: 'One element a row. A transition has the radius that it comes from, the one it goes to, or both.',
 };
