@@ -16,9 +16,12 @@ import {
   setInAreas,
   setPairs,
   withProposals,
+  clearancesOf,
+  packageTooNear,
+  tooNear,
 } from '@idle-marker/records';
 import type { FactBody } from '@idle-marker/contract';
-import { newId, Story } from './story.ts';
+import { HALL, newId, Story } from './story.ts';
 
 const body = (change: Partial<FactBody<'grid'>> = {}): FactBody<'grid'> => ({
   grid: newId(),
@@ -221,6 +224,92 @@ describe('ground that marks keep out of', () => {
     expect(alternativesFor(work, hub, 'metre', keepClearOf(story.state)).map((each) => each.offset)).toEqual(
       all.slice(1).map((each) => each.offset),
     );
+  });
+});
+
+describe('clearance of an outline', () => {
+  const box = (e: number, n: number, width: number, height: number) => [
+    { e, n },
+    { e: e + width, n },
+    { e: e + width, n: n + height },
+    { e, n: n + height },
+  ];
+  const pool = (e: number) => ({
+    ...HALL,
+    name: 'Pool',
+    corners: box(e, 8000, 8, 4).map((each, i) => ({ ...each, name: `P${i + 1}` })),
+  });
+  const standing = (story: Story, kind: 'building' | 'boundary' | 'fence', corners: { e: number; n: number }[]) =>
+    story.say('area', {
+      area: newId(),
+      name: kind === 'boundary' ? 'Plot' : 'House',
+      kind,
+      corners,
+      margin: 0,
+      blocksSight: false,
+      source: 'x',
+      retired: false,
+      supersedes: null,
+    });
+
+  it('tells the smallest gap to a house and to the boundary, where it is, and what is under what the work asks', () => {
+    const story = new Story().control();
+    standing(story, 'building', box(3990, 7990, 9.4, 30));
+    standing(story, 'boundary', box(3980, 7980, 60, 24.5));
+    standing(story, 'fence', box(4001, 8001, 1, 1));
+    const found = clearancesOf(story.state, [pool(4000)], null);
+    expect(found.map(({ other, overlaps, gap }) => [other, overlaps, gap.toFixed(3)])).toEqual([
+      ['Plot', false, '0.500'],
+      ['House', false, '0.600'],
+    ]);
+    expect(found[1]!.at.e).toBe(4000);
+    expect(found[1]!.corner).toMatch(/^P[14]$/);
+    expect(tooNear(found, 0.55).map(({ other }) => other)).toEqual(['Plot']);
+    expect(tooNear(found, 0)).toEqual([]);
+  });
+
+  it('is none where it runs into the house or over the boundary; touching is a gap of nothing', () => {
+    const story = new Story().control();
+    standing(story, 'building', box(3990, 7990, 10, 30));
+    standing(story, 'boundary', box(3980, 7980, 27, 60));
+    const gaps = (e: number) =>
+      clearancesOf(story.state, [pool(e)], null).map(({ other, overlaps, gap }) => [other, overlaps, gap]);
+    expect(gaps(4000)).toEqual([
+      ['Plot', true, 0],
+      ['House', false, 0],
+    ]);
+    expect(gaps(3999)).toEqual([
+      ['House', true, 0],
+      ['Plot', false, 0],
+    ]);
+    // Whole within the house, and whole outside of the plot.
+    expect(gaps(3991)[0]).toEqual(['House', true, 0]);
+    expect(gaps(4020)[0]).toEqual(['Plot', true, 0]);
+  });
+
+  it('counts outlines of other work, but not the same thing again, nor a footing round its wall', () => {
+    const story = new Story().control();
+    const work = story.work({ items: [pool(4000)] }, 'P');
+    const other = (name: string, corners: { e: number; n: number }[]) =>
+      story.work(
+        { name, items: [{ ...HALL, name, corners: corners.map((each, i) => ({ ...each, name: `${i}` })) }] },
+        'Q',
+      );
+    other('Deck', box(4009, 8001, 5, 2));
+    other('Dig of the pool', box(3999, 7999, 10, 6));
+    other('Pool', box(4001, 8000, 8, 4));
+    other('Walls of the pool', box(4000, 8000, 8, 4));
+    expect(packageTooNear(story.state, work)).toEqual([]);
+    const asked = story.say('package', { ...work.body, clearance: { least: 1.2, reason: '' }, supersedes: work.id });
+    expect(packageTooNear(story.state, asked)).toMatchObject([
+      { item: 'Pool', other: 'Deck', kind: 'outline', overlaps: false, gap: 1 },
+    ]);
+  });
+
+  it('marks may stand anywhere within a boundary', () => {
+    const story = new Story().control();
+    standing(story, 'boundary', box(3900, 7900, 300, 300));
+    expect(keepClearOf(story.state)).toEqual([]);
   });
 });
 

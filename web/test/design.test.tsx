@@ -277,3 +277,52 @@ describe('an area to keep out of', () => {
     await waitFor(() => expect(said().at(-1)?.type).toBe('package'));
   });
 });
+
+describe('an outline that runs into a house', () => {
+  it('is not made before somebody has given the reason, and the smallest gap is told as it is typed', async () => {
+    const story = new Story().control(['K1', 'K2']);
+    story.say('area', {
+      area: newId(),
+      name: 'House',
+      kind: 'building',
+      corners: [
+        { e: 3990, n: 7990 },
+        { e: 3999.4, n: 7990 },
+        { e: 3999.4, n: 8020 },
+        { e: 3990, n: 8020 },
+      ],
+      margin: 0,
+      blocksSight: true,
+      source: 'x',
+      retired: false,
+      supersedes: null,
+    });
+    const { user } = show(story, <EditPackage work={null} onClose={nothing} />);
+    await user.type(screen.getByLabelText('Name'), 'Pool');
+    await user.type(screen.getByLabelText('Crew'), 'Diggers');
+    await user.type(screen.getByLabelText('Mark prefix'), 'P');
+    await user.type(screen.getByLabelText('Outline name'), 'Pool');
+    const corners = screen.getByLabelText(/^Corners/);
+    await user.click(corners);
+    await user.paste('P1, 4000, 8000\nP2, 4008, 8000\nP3, 4008, 8004\nP4, 4000, 8004');
+    expect(screen.getByText('Smallest gap: 0.600 m, from Pool at P1 to House.')).toBeTruthy();
+    await user.type(screen.getByLabelText('Least clearance (m)'), '1');
+    expect(screen.getByText('Pool comes within 0.600 m of House at P1; it asks for 1.000 m.')).toBeTruthy();
+    await user.clear(corners);
+    await user.click(corners);
+    await user.paste('P1, 3999, 8000\nP2, 4008, 8000\nP3, 4008, 8004\nP4, 3999, 8004');
+    expect(screen.getByText('Pool runs into House at P1.')).toBeTruthy();
+    const save = screen.getByRole('button', { name: 'Make package' });
+    await user.click(save);
+    expect(screen.getByText('Change the outline, or give the reason to go on as it is.')).toBeTruthy();
+    expect(said()).toEqual([]);
+    await user.type(screen.getByLabelText('Reason to go on'), 'The wall is taken down first.');
+    await user.click(screen.getByRole('button', { name: 'Go on' }));
+    await user.click(screen.getByRole('button', { name: 'Make it in plan only' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({
+      type: 'package',
+      body: { clearance: { least: 1, reason: 'The wall is taken down first.' } },
+    });
+  });
+});

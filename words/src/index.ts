@@ -142,7 +142,7 @@ export { templateFaultWords } from './template.ts';
 export { designFaultWords } from './designFaults.ts';
 export { placeDoubtWords } from './places.ts';
 export { missingClassWords } from './missingClass.ts';
-export { areaKindWords, revisedKindWords, hindranceWords } from './areas.ts';
+export { areaKindWords, clearanceWords, revisedKindWords, hindranceWords } from './areas.ts';
 export { crossingWords, drawingWords, farOffWords, leftOutWords } from './drawing.ts';
 export { partWord, proveFirstTitle, thisUnproven, unprovenShort, unprovenWords } from './claim.ts';
 export { coarserWords, stationNotices } from './stationNotices.ts';

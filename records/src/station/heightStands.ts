@@ -14,6 +14,7 @@ import type { Fact } from '@idle-marker/contract';
 import { isOpen, roundOf } from '../work/round.ts';
 import type { Road } from '../work/roads.ts';
 import type { ControlMark, SiteState } from '../site/state.ts';
+import { keptFree } from '../work/keepClear.ts';
 
 /** Benchmarks whose place is known too: without it no line of sight to them can be looked at. */
 export const sitedBenchmarks = (state: SiteState): readonly (ControlMark & { readonly at: PlanPoint })[] =>
@@ -56,7 +57,7 @@ export function standsForHeights(state: SiteState, targets: readonly PlanPoint[]
     benchmarks: sitedBenchmarks(state).map(({ at }) => at),
     targets,
     hiding: state.areas.filter(({ body }) => body.blocksSight).map(({ body }) => body.corners),
-    keepOut: state.areas.map(({ body }) => ({ outline: body.corners, margin: body.margin })),
+    keepOut: keptFree(state).map(({ body }) => ({ outline: body.corners, margin: body.margin })),
     reach,
   });
 }

@@ -37,6 +37,7 @@ export {
   withProposals,
   type AreaKind,
 } from './keepClear.ts';
+export { clearancesOf, packageTooNear, tooNear, type Clearance } from './clearance.ts';
 export { lineName, siteLines, type DrawnLine } from './siteLines.ts';
 export { measuredAlong, measuredAt, roadShot } from './roadShots.ts';
 export {

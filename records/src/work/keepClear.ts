@@ -35,11 +35,16 @@ export const USUAL_AREA: Readonly<Record<AreaKind, { readonly margin: Metres; re
   edge: { margin: 1.5, blocksSight: false },
   overhead: { margin: 3, blocksSight: false },
   building: { margin: 0.3, blocksSight: true },
+  boundary: { margin: 0, blocksSight: false },
 };
+
+/** Areas that marks keep out of: within a boundary they may stand anywhere. */
+export const keptFree = (state: SiteState): readonly Fact<'area'>[] =>
+  state.areas.filter(({ body }) => body.kind !== 'boundary');
 
 /** Areas in force, and what the packages dig up or pour over, with their reach beyond the outline. */
 export function keepClearOf(state: SiteState): KeepClear[] {
-  const drawn = state.areas.map(({ body: { name, corners, margin, blocksSight } }) => ({
+  const drawn = keptFree(state).map(({ body: { name, corners, margin, blocksSight } }) => ({
     name,
     corners,
     margin,
@@ -136,7 +141,7 @@ export function setInAreas(
   work: Fact<'package'>,
   isSet: (key: string) => boolean,
 ): { readonly key: string; readonly hindrances: readonly Hindrance[] }[] {
-  const areas = state.areas.map(({ body: { name, corners, margin } }) => ({
+  const areas = keptFree(state).map(({ body: { name, corners, margin } }) => ({
     name,
     corners,
     margin,

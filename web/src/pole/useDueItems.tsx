@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import type { Fact } from '@idle-marker/contract';
 import {
   cautionsFor,
@@ -6,14 +7,16 @@ import {
   isIndependentlyChecked,
   laserCaution,
   markKey,
+  packageTooNear,
   twiceAt,
   type AcceptedSolution,
   type Caution,
   type RoundStop,
 } from '@idle-marker/records';
-import { cautionShort, msg } from '@idle-marker/words';
+import { cautionShort, clearanceWords, msg } from '@idle-marker/words';
 import { SetTwiceCard } from '../evidence/SetTwiceCard.tsx';
 import { useLinked } from '../link/linkStore.ts';
+import { useUnits } from '../field/useUnits.ts';
 import { useProofAge } from '../site/railFacts.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { Button } from '../ui/Button.tsx';
@@ -109,8 +112,10 @@ interface DueAt {
 /** Everything at this mark that wants an answer or should be known, each with its card. */
 export function useDueItems(at: DueAt | null): readonly DueItem[] {
   const { state, now } = useSite();
+  const units = useUnits();
   const proof = useProofItem();
   const begin = useBegin(at?.solution ?? null, at?.work ?? null);
+  const tooNear = useMemo(() => (at?.work ? packageTooNear(state, at.work) : []), [state, at?.work]);
   const laser = useLaserItem(at?.work.body.name ?? '');
   if (!at) return [];
   const { work, stop, solution, staking, push, onOthers } = at;
@@ -179,6 +184,21 @@ export function useDueItems(at: DueAt | null): readonly DueItem[] {
               check === 'fine' ? msg('pole.steelAndBoltsShowAWrongMark') : msg('pole.besideABuildingThatStandsAWrong'),
             name: plan.name,
           })}
+        </Card>
+      ),
+    });
+  const least = work.body.clearance?.least ?? 0;
+  const near = tooNear.find(({ item, corner }) => item === plan.item && corner === plan.corner);
+  if (near)
+    items.push({
+      key: 'clearance',
+      weight: 'soon',
+      short: near.overlaps
+        ? msg('pole.shortOverlap', { other: near.other })
+        : msg('pole.shortGap', { gap: units.length(near.gap), unit: units.unit }),
+      card: (
+        <Card tone="ochre" title={msg('pole.clearanceTitle', { other: near.other })}>
+          {clearanceWords(near, least, units.lengthUnit)} {work.body.clearance?.reason}
         </Card>
       ),
     });

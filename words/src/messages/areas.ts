@@ -19,4 +19,9 @@ export const areas = {
   insideAnOutline: 'inside an outline',
   inOrTooNearTo: 'in or too near to {name}',
   hiddenFromTheInstrumentBy: 'hidden from the instrument by {name}',
+  boundary: 'Boundary of the plot',
+  runsInto: '{item} runs into {other} at {corner}.',
+  runsOver: '{item} runs over the boundary {other} at {corner}.',
+  gapUnder: '{item} comes within {gap} {unit} of {other} at {corner}; it asks for {least} {unit}.',
+  gapOf: 'Smallest gap: {gap} {unit}, from {item} at {corner} to {other}.',
 } as const;

@@ -591,4 +591,10 @@ export const design = {
     'Offsets and figures may change along the road: 3.25, 3.75 @ {station}. From string: empty is the centerline.',
   asDrawn: 'As drawn',
   roadNotDrawnYet: 'Drawn as soon as the horizontal alignment can be read.',
+  leastClearance: 'Least clearance',
+  leastClearanceHelp: 'To existing buildings, the boundary and outlines of other work. Empty: overlaps alone are told.',
+  overlapTitle: 'Outline overlaps something',
+  overlapReason: 'Reason to go on',
+  overlapSay: 'Change the outline, or give the reason to go on as it is.',
+  goOnOverlapping: 'Go on',
 } as const;

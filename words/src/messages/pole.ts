@@ -309,4 +309,7 @@ export const pole = {
   signalsHint: 'For hold, lock lost and a check due.',
   whatIsMeasured: 'what is measured',
   searchRound: 'All round',
+  shortGap: 'gap {gap} {unit}',
+  shortOverlap: 'runs into {other}',
+  clearanceTitle: 'Too near to {other}',
 } as const;

@@ -36,6 +36,8 @@ export const AreaKindWord = Words(
   'edge',
   'overhead',
   'building',
+  /** Of the plot: what is built stays within it; marks may stand anywhere. */
+  'boundary',
 );
 
 /** Ground that marks keep out of, and that may stand in the line of sight; the same area over all its revisions. */

@@ -335,6 +335,16 @@ export const PackageBody = closed({
       ],
     }),
   ),
+  /**
+   * How far its outlines stay off buildings, boundaries and other outlines, metres; and why it goes on where one runs
+   * into them.
+   */
+  clearance: Type.Optional(
+    closed({
+      least: Type.Number({ minimum: 0, maximum: 100 }),
+      reason: Type.String({ maxLength: 300 }),
+    }),
+  ),
   supersedes: nullableReference('package'),
 });
 

@@ -11,6 +11,7 @@ import { ItemFields } from './ItemFields.tsx';
 import { NextTradeButtons } from './NextTradeButtons.tsx';
 import { ClassChoice, PackageFoot, PackageHeadFields } from '../../packages/PackageHead.tsx';
 import { PackageWritingFields } from '../../packages/PackageWriting.tsx';
+import { ClearanceNotice } from './ClearanceNotice.tsx';
 import { PackagePreview } from './PackagePreview.tsx';
 import { EMPTY_ITEM, stepsOf } from './itemDraft.ts';
 import { useEditPackage } from './useEditPackage.ts';
@@ -140,6 +141,14 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           onChange={setAlso}
         />
         {also !== 'none' && <AlsoFields model={model} />}
+        <DraftField
+          label={msg('design.leastClearance')}
+          unit={units.unit}
+          draft={model.clearance}
+          onDraft={model.setClearance}
+          error={errors.clearance}
+          help={msg('design.leastClearanceHelp')}
+        />
         <Choice
           label={msg('design.whatItDoesToTheGroundThere')}
           value={ground}
@@ -188,7 +197,8 @@ export function EditPackage({ work, onClose }: { work: Fact<'package'> | null; o
           <Button onClick={() => setItems(items.slice(0, -1))}>{msg('design.takeTheLastAway')}</Button>
         )}
       </div>
-      {plans?.ok && built && <PackagePreview items={built} plans={plans.value} />}
+      {plans?.ok && built && <PackagePreview items={built} plans={plans.value} clearances={model.clearances} />}
+      <ClearanceNotice model={model} />
       {leftOut.length > 0 && (
         <p className="mt-3 font-medium text-ochre">
           {msg('design.hubsLeftOut', {

@@ -1,8 +1,24 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { classOf, fromRetired, olderGrids, olderRoads, outwardOf, type PackageProgress } from '@idle-marker/records';
-import { msg, gradeWords, heightReferenceWords, markKindWords, meaningWords, smallLength } from '@idle-marker/words';
+import {
+  classOf,
+  fromRetired,
+  olderGrids,
+  olderRoads,
+  outwardOf,
+  packageTooNear,
+  type PackageProgress,
+} from '@idle-marker/records';
+import {
+  msg,
+  clearanceWords,
+  gradeWords,
+  heightReferenceWords,
+  markKindWords,
+  meaningWords,
+  smallLength,
+} from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -25,6 +41,7 @@ export function PackageArticle({ progress, isShort, onClear, onChange, onGrid }:
   const [asked, setOpen] = useState<boolean | null>(null);
   const open = asked ?? isShort;
   const within = classOf(state, work.body.class);
+  const near = useMemo(() => packageTooNear(state, work), [state, work]);
   return (
     <article className="px-[18px] pt-2">
       <div className="grid grid-cols-[1fr_4rem_6.5rem] items-baseline gap-x-3">
@@ -81,6 +98,12 @@ export function PackageArticle({ progress, isShort, onClear, onChange, onGrid }:
           >
             {msg('design.bringAlong2')}
           </Button>
+        </p>
+      ))}
+      {near.map((each) => (
+        <p key={`${each.item} ${each.other}`} className="font-medium text-ochre">
+          {clearanceWords(each, work.body.clearance?.least ?? 0, units.lengthUnit)}
+          {each.overlaps && work.body.clearance?.reason ? ` ${work.body.clearance.reason}` : ''}
         </p>
       ))}
       {open && <Details work={work} onClear={onClear} />}

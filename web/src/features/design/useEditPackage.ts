@@ -1,6 +1,14 @@
 import { useMemo, useState } from 'react';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { drawingOfRevision, hubPlans, leftOutHubs, keepMoved, roundBeside, usualClass } from '@idle-marker/records';
+import {
+  clearancesOf,
+  drawingOfRevision,
+  hubPlans,
+  leftOutHubs,
+  keepMoved,
+  roundBeside,
+  usualClass,
+} from '@idle-marker/records';
 import { msg, outlineErrorWords } from '@idle-marker/words';
 import { lengthDraft, lengthOf, type Draft } from '../../field/draft.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -51,6 +59,10 @@ export function useEditPackage({
   const [groundOn, setGroundOn] = useState(before?.ground?.on ?? '');
   const [reach, setReach] = useState<Draft<number>>(() => lengthDraft(before?.ground?.reach ?? 1, units));
   const reachRead = lengthOf(reach, units);
+  const [clearance, setClearance] = useState<Draft<number>>(() => lengthDraft(before?.clearance?.least ?? null, units));
+  const [overlapReason, setOverlapReason] = useState(before?.clearance?.reason ?? '');
+  const [asksOverlap, setAsksOverlap] = useState(false);
+  const clearanceRead = clearance.text.trim() === '' ? 0 : lengthOf(clearance, units);
   const [tried, setTried] = useState(false);
   /** It would give no cut and fill at all: that is asked about before it is made. */
   const [askedPlanOnly, setAskedPlanOnly] = useState(false);
@@ -65,8 +77,15 @@ export function useEditPackage({
   const built = useWithHeights(whole, choices, offsetRead);
   const plans =
     built && offsetRead !== null ? hubPlans(built, offsetRead, prefix.trim() || 'M', units.lengthUnit) : null;
+  const clearances = useMemo(
+    () => (built ? clearancesOf(state, built, work ? (state.packageRoots.get(work.id) ?? null) : null) : []),
+    [state, built, work],
+  );
+  const overlaps = clearances.some((each) => each.overlaps);
   const errors = {
     ...head.errors,
+    clearance:
+      clearanceRead === null || clearanceRead < 0 || clearanceRead > 100 ? msg('design.giveALength0OrMore') : null,
     offset:
       offsetRead === null || offsetRead <= 0 || offsetRead > 1000
         ? msg('common.giveTheOffsetSuchAs', { edit: units.edit(units.round(2, 6)) })
@@ -95,6 +114,7 @@ export function useEditPackage({
   const save = async (inPlanOnly: boolean) => {
     setTried(true);
     if (faulty || !plans?.ok || !built) return;
+    if (overlaps && overlapReason.trim() === '') return setAsksOverlap(true);
     if (isPlanOnly && !inPlanOnly) return setAskedPlanOnly(true);
     const body: Package = {
       name: name.trim(),
@@ -108,6 +128,9 @@ export function useEditPackage({
       ...writing.body,
       use: use.trim(),
       also: also === 'none' ? null : { heightReference: also, above: isBelow ? -aboveRead! : aboveRead! },
+      ...(clearanceRead || overlaps
+        ? { clearance: { least: clearanceRead ?? 0, reason: overlaps ? overlapReason.trim() : '' } }
+        : {}),
       supersedes: work?.id ?? null,
     };
     await say({ type: 'package', body });
@@ -116,6 +139,7 @@ export function useEditPackage({
   const change = (i: number, next: Partial<DraftItem>) => {
     setItems(items.map((item, j) => (i === j ? { ...item, ...next } : item)));
     setAskedPlanOnly(false);
+    setAsksOverlap(false);
     // Heights of a surface are those of no floor, until somebody says so.
     if (next.surface && heightReference === 'finishedFloor') setHeightReference('surface');
   };
@@ -161,6 +185,14 @@ export function useEditPackage({
     unclear,
     leftOut,
     withoutHeight,
+    clearance,
+    setClearance,
+    clearanceRead,
+    clearances,
+    overlaps,
+    overlapReason,
+    setOverlapReason,
+    asksOverlap: asksOverlap && overlaps,
     asksPlanOnly: askedPlanOnly && isPlanOnly,
   };
 }

@@ -96,8 +96,6 @@ export const design: BritishOf<typeof whole> = {
   equationsHelp: 'Leave empty where chainages never jump.',
   stringsHelp:
     'Offsets and figures may change along the road: 3.25, 3.75 @ {station}. From string: empty is the centreline.',
-  pointsHelp:
-    'One point a row, from the start to the end; a radius where a curve rounds it. Paste rows from a spreadsheet.',
   cellSpiralIn: 'Transition in',
   cellSpiralOut: 'Transition out',
   cellSpiral: 'transition',
