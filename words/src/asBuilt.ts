@@ -13,7 +13,7 @@ import {
 import { msg, worded } from './message.ts';
 import { coarseAngle, type SiteUnits } from './angles.ts';
 import { alongLabel, type AlongWord } from './schools.ts';
-import { smallLength } from './small.ts';
+import { smallLength, steelLength } from './small.ts';
 import { cutFillWords } from './stakeLines.ts';
 import { LENGTH_DECIMALS, unitAbbreviationWords } from './vocabulary.ts';
 
@@ -153,6 +153,16 @@ export function faceWords(
       );
     }
   }
+  /** The other line of the crossing, from the middle of the column: what stands at both is set by both. */
+  const crossingWritten = (off: Metres | null): string[] => {
+    if (off === null) return [];
+    const length = steelLength(off, unit);
+    return [
+      /[1-9]/.test(length)
+        ? msg('asBuilt.crossingFromMiddle', { crossing, length, compassWord: off > 0 ? back : ahead })
+        : msg('asBuilt.crossingOnMiddle', { crossing }),
+    ];
+  };
   const spread = Math.max(0, ...face.sides.map((side) => side.spread ?? 0));
   if (spread > tolerance) lines.push(msg('asBuilt.shotsToTheSameSpotDifferBy', { small: small(spread) }));
   return {
@@ -165,11 +175,12 @@ export function faceWords(
           : msg('asBuilt.columnStandsWhereItShould', { line, crossing }),
     lines,
     write: [
-      msg('asBuilt.faceToLine', { length: formatLength(Math.abs(face.offset), unit, LENGTH_DECIMALS), line }),
+      msg('asBuilt.faceToLine', { length: steelLength(face.offset, unit), line }),
       msg('asBuilt.lineIsOfHere', {
         line,
         compassWord: compassWord(azimuth + (face.offset > 0 ? -Math.PI / 2 : Math.PI / 2)),
       }),
+      ...crossingWritten(face.centreAlong === null ? null : face.centreAlong - crossingAlong),
     ],
   };
 }

@@ -1,12 +1,14 @@
 import {
   feetInchesParts,
   formatFeetInches,
+  formatLength,
   formatSigned,
   lengthFromMetres,
   type LengthUnit,
   type Metres,
 } from '@idle-marker/core';
 import { msg } from './message.ts';
+import { LENGTH_DECIMALS } from './vocabulary.ts';
 import { wordingNow, type InchFraction } from './wording.ts';
 
 /** From here on nobody says millimetres any more. */
@@ -54,6 +56,16 @@ export function smallLength(metres: number, unit: LengthUnit): string {
   if (unit === 'metre' && Math.abs(metres) >= LARGE) return `${Math.abs(metres).toFixed(3)} m`;
   if (unit === 'metre') return msg('small.mm', { metres: Math.round(Math.abs(metres) * 1000) });
   return feetWords(metres, unit);
+}
+
+/** As an ironworker reads it on steel: millimetres' decimals, or inches and fractions where the site says so. */
+export function steelLength(metres: Metres, unit: LengthUnit): string {
+  const size = Math.abs(metres);
+  const fraction = smallFraction(unit);
+  if (fraction === null) return formatLength(size, unit, LENGTH_DECIMALS);
+  return lengthFromMetres(size, unit) < 1
+    ? `${inchesText(size, unit, fraction)}″`
+    : formatFeetInches(size, unit, fraction);
 }
 
 /** Unit in which small differences stand in tables, and how many of it a metre is. */

@@ -6,6 +6,8 @@ import { describe, expect, it } from '@jest/globals';
 import { faceAgainstLine, fitPattern, type FaceShot } from '@idle-marker/core';
 import {
   regionWords,
+  sayIn,
+  NORTH_AMERICAN,
   alongWords,
   careWords,
   careList,
@@ -74,7 +76,7 @@ describe('a column', () => {
     expect(judged).toMatchObject({
       tone: 'good',
       title: 'Column A-2 is in tolerance',
-      write: ['face 0.151 to line A', 'line A is west of here'],
+      write: ['face 0.151 to line A', 'line A is west of here', 'middle on line 2'],
     });
     expect(judged.lines.join(' ')).toBe(
       'The face is 0.151 m east of line A. Its middle is on line A within 1 mm. Both edges agree within 1 mm. It is centered on line 2 within 1 mm.',
@@ -86,9 +88,21 @@ describe('a column', () => {
       0.3,
     );
     expect(judged.title).toBe('Column A-2: off line, twisted, off line 2, leaning');
+    expect(judged.write.at(-1)).toBe('line 2: 0.010 south of middle');
     expect(judged.lines.join(' ')).toMatch(
       /11 mm east of line A\. It is twisted by 4\.19°: the edge to the north stands 22 mm farther east\. Along the line it is 10 mm north of line 2\. It leans 11 mm to the east over 2\.50 m\./,
     );
+  });
+  it('is written in inches for the ironworker where the site says inches', () => {
+    sayIn({ preset: 'northAmerican', small: 'sixteenth' });
+    const shots = [shot('first', 0.151, 4.85), shot('second', 0.151, 5.15)];
+    const judged = faceWords(faceAgainstLine({ line, shots, targetOffset: 0, width: 0.3 })!, {
+      ...about,
+      unit: 'foot',
+      crossingAlong: 5.01,
+    });
+    expect(judged.write).toEqual(['face 5 15/16″ to line A', 'line A is west of here', 'line 2: 3/8″ north of middle']);
+    sayIn(NORTH_AMERICAN);
   });
   it('of which too little is known says what is missing', () => {
     expect(said([shot('first', 0.15, 4.85)], null)).toMatchObject({ tone: 'ochre', title: 'Column A-2: not complete' });

@@ -15,6 +15,7 @@ import {
   sightBody,
   targetOnFixed,
   WITHOUT_POLE,
+  type CarriedPole,
   type SiteState,
 } from '@idle-marker/records';
 
@@ -26,6 +27,8 @@ export interface SightWay {
   readonly tracking?: boolean;
   /** The telescope's face, where the instrument turns it by itself. */
   readonly face?: 1 | 2;
+  /** Held against a face, without a pole: which target it is, null for one that nobody has listed. */
+  readonly onFace?: CarriedPole['target'] | null;
   /** What is sighted becomes a mark that carries its own target. */
   readonly fixed?: boolean;
   /** What is kept together with the sight, once it is read; or why neither is kept. */
@@ -115,7 +118,7 @@ export function useShooting(): Shooting {
   );
 
   const shoot = useCallback<Shooting['shoot']>(
-    (purpose, target, onto, { tracking = false, face = 1, fixed: becomesFixed = false, beside } = {}) =>
+    (purpose, target, onto, { tracking = false, face = 1, fixed: becomesFixed = false, onFace, beside } = {}) =>
       attempt(async (tell, signal) => {
         const link = currentLink();
         if (!link || !occupation) throw new LinkError({ code: 'NOT_SET_UP' });
@@ -130,7 +133,8 @@ export function useShooting(): Shooting {
         }
         // The kind of the mark decides: a wall target has no pole, whatever is carried.
         const carried = carriedTo(state, target, link.state().pole);
-        if (becomesFixed || isFixed(state, target) || (carried.fixed && link.kind === 'simulator'))
+        if (onFace !== undefined) link.setFixed({ target: onFace });
+        else if (becomesFixed || isFixed(state, target) || (carried.fixed && link.kind === 'simulator'))
           link.setFixed({ target: becomesFixed ? targetOnFixed(state, target) : carried.target });
         if (link.kind === 'simulator') {
           if (onto && link.state().pole.onto !== onto.name) {

@@ -3,7 +3,7 @@ import type { SimulatedPlace, SitePoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { asBuiltBody, meanPlace } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
-import { useShooting, type Shooting } from './takeSight.ts';
+import { useShooting, type Shooting, type SightWay } from './takeSight.ts';
 import { useSite } from '../site/SiteContext.tsx';
 
 /** How often a thing is shot for one mean. */
@@ -22,6 +22,8 @@ export interface Measured {
   readonly note?: string | (() => string);
   /** Shots to be averaged. */
   readonly shots: Shots;
+  /** Held against a face instead of carried on the pole: which target. */
+  readonly onFace?: SightWay['onFace'];
   /** What the simulated pole goes to, and where that is when it does not know it; null to stay where it is. */
   readonly onto: { readonly name: string; readonly hub?: Omit<SimulatedPlace, 'name'> } | null;
 }
@@ -40,13 +42,22 @@ export function useMeasuring(): Measuring {
   const shooting = useShooting();
   const [fault, setFault] = useState<string | null>(null);
   const [remark, setRemark] = useState<string | null>(null);
-  const take = async ({ shots, onto, against, note = '', ...about }: Measured): Promise<Fact<'asBuilt'> | null> => {
+  const take = async ({
+    shots,
+    onto,
+    against,
+    onFace,
+    note = '',
+    ...about
+  }: Measured): Promise<Fact<'asBuilt'> | null> => {
     if (!inForce) return null;
     setFault(null);
     setRemark(null);
     const sights: Fact<'sight'>[] = [];
     for (let i = 0; i < Number(shots); i++) {
-      const sight = await shooting.shoot('asBuilt', { kind: 'spot', name: about.name }, onto);
+      const sight = await shooting.shoot('asBuilt', { kind: 'spot', name: about.name }, onto, {
+        ...(onFace === undefined ? {} : { onFace }),
+      });
       if (!sight) break;
       sights.push(sight);
     }

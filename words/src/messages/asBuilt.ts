@@ -41,4 +41,6 @@ export const asBuilt = {
   alongIt: '{figure} along it',
   beforeItsStart: '{figure} before its start',
   beyondItsEnd: ', beyond its end',
+  crossingFromMiddle: 'line {crossing}: {length} {compassWord} of middle',
+  crossingOnMiddle: 'middle on line {crossing}',
 } as const;

@@ -124,4 +124,6 @@ export const structure = {
   alongLineOf: 'along line {line}',
   nothingToWriteYet: 'Nothing to write yet',
   noHeightAgainstTheLine: 'No elevation on this line',
+  prismOnFace: 'Prism on the face',
+  prismConstant: '{name}, constant {constant} mm',
 } as const;

@@ -1,4 +1,4 @@
-import { compassWord } from '@idle-marker/core';
+import { compassWord, formatSigned } from '@idle-marker/core';
 import { type ColumnRow, spreadOf } from '@idle-marker/records';
 import { msg, faceWords, smallLength, walkingFigures } from '@idle-marker/words';
 import { TypedReading } from '../../pole/TypedReading.tsx';
@@ -15,7 +15,7 @@ import { MeasuringNotice } from '../../pole/MeasuringNotice.tsx';
 import { TakeBack } from '../../pole/TakeBack.tsx';
 import { ShotsChoice } from '../../pole/ShotsChoice.tsx';
 import { MeasureAtPole } from '../../pole/view/MeasureAtPole.tsx';
-import { useColumnsPlace, type Edge, isDone } from './useColumnsPlace.ts';
+import { useColumnsPlace, NO_PRISM, type Edge, isDone } from './useColumnsPlace.ts';
 
 /** Does each column stand on its lines, straight and plumb? One row after the other along a grid line. */
 export function Place() {
@@ -165,6 +165,9 @@ function ColumnBody({ model, row }: ColumnProps) {
     take,
     reckonAnew,
     otherTarget,
+    prisms,
+    prismItem,
+    setPrism,
   } = model;
   const { azimuth } = row.line;
   const edgeWord = (edge: Edge) => edgeWords(edge, row);
@@ -230,6 +233,18 @@ function ColumnBody({ model, row }: ColumnProps) {
           draft={target}
           onDraft={setTarget}
           error={targetOffset === null ? msg('structure.giveIt0ForAFoil') : null}
+        />
+        <Choice
+          label={msg('structure.prismOnFace')}
+          value={prismItem}
+          options={[
+            ...prisms.map(
+              ({ item, name, constantMm }) =>
+                [item, msg('structure.prismConstant', { name, constant: formatSigned(constantMm, 1) })] as const,
+            ),
+            [NO_PRISM, msg('pole.anotherConstant0')],
+          ]}
+          onChange={setPrism}
         />
         <Choice
           label={msg('common.toleranceClass')}

@@ -14,6 +14,9 @@ import { useIsCarried } from '../../pole/view/hand.ts';
 import { useKey } from '../../ui/useKey.ts';
 import { useMeasuring, type Shots } from '../../pole/useMeasuring.ts';
 
+/** A prism that nobody has listed: its constant is 0. */
+export const NO_PRISM = 'none';
+
 export type Edge = keyof ReturnType<typeof faceEdgeWords>;
 
 type Level = 'low' | 'high';
@@ -87,6 +90,12 @@ export function useColumnsPlace() {
   const [use, setUse] = useState('');
   const [shots, setShots] = useRemembered<Shots>('columns shots', '3');
   const [withLean, setWithLean] = useRemembered<'no' | 'yes'>('columns lean', 'no');
+  const prisms = state.equipment.flatMap(({ body: { item, what } }) =>
+    what.kind === 'target' ? [{ item, name: what.name, constantMm: what.constantMm, ownHeight: 0 }] : [],
+  );
+  const [prismItem, setPrism] = useRemembered('columns prism', prisms[0]?.item ?? NO_PRISM);
+  // What is held against a face has a constant and no height, whatever the pole is set to.
+  const facePrism = prisms.find(({ item }) => item === prismItem) ?? null;
   const measuring = useMeasuring();
   const { shooting } = measuring;
   const busy = shooting.doing !== null;
@@ -121,6 +130,7 @@ export function useColumnsPlace() {
       },
       supersedes: null,
       shots,
+      onFace: facePrism,
       note: use.trim(),
       onto: { name, hub: { e: at.e, n: at.n, z: null, above: level === 'high' ? HIGH : 0 } },
     });
@@ -167,6 +177,9 @@ export function useColumnsPlace() {
   );
   return {
     isCarried,
+    prisms,
+    prismItem: facePrism?.item ?? NO_PRISM,
+    setPrism,
     state,
     inForce,
     units,
