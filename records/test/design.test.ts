@@ -298,6 +298,7 @@ describe('clearance of an outline', () => {
     other('Deck', box(4009, 8001, 5, 2));
     other('Dig of the pool', box(3999, 7999, 10, 6));
     other('Pool', box(4001, 8000, 8, 4));
+    other('Cladding', box(4000.03, 7999.98, 8, 4));
     other('Walls of the pool', box(4000, 8000, 8, 4));
     expect(packageTooNear(story.state, work)).toEqual([]);
     const asked = story.say('package', { ...work.body, clearance: { least: 1.2, reason: '' }, supersedes: work.id });

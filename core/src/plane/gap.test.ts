@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { outlineGap } from './gap.ts';
+import { outlineGap, sharedPart } from './gap.ts';
 import type { PlanPoint } from './point.ts';
 
 const box = (e: number, n: number, width: number, height = width): PlanPoint[] => [
@@ -31,6 +31,13 @@ describe('the gap between two outlines', () => {
     expect(outlineGap(box(0, 0, 10), box(2, 2, 3))).toMatchObject({ gap: 2, within: 'second' });
     // On the boundary with one side, within it with the others.
     expect(outlineGap(box(0, 2, 3), box(0, 0, 10))).toMatchObject({ gap: 0, within: 'first' });
+  });
+
+  it('tells one thing that was drawn twice from two that run into one another', () => {
+    expect(sharedPart(box(0, 0, 10), box(0.03, -0.02, 10))).toBeGreaterThan(0.95);
+    expect(sharedPart(box(0, 0, 10), box(9, 2, 3))).toBeCloseTo(1 / 3, 1);
+    expect(sharedPart(box(0, 0, 10), box(12, 2, 3))).toBe(0);
+    expect(sharedPart(box(2, 2, 3), box(0, 0, 10))).toBe(1);
   });
 
   it('is the same whichever comes first, wherever the site lies, and of boxes what their sides say', () => {

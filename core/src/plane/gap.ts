@@ -1,7 +1,7 @@
 /** How near two closed outlines come to each other, and whether they run into one another. */
 import type { Metres } from '../quantity/unit.ts';
 import type { PlanPoint } from './point.ts';
-import { insidePolygon } from './polygon.ts';
+import { insidePolygon, signedArea } from './polygon.ts';
 
 export interface OutlineGap {
   /** Shortest distance between the edges; 0 where they cross or touch. */
@@ -82,4 +82,30 @@ export function outlineGap(first: readonly PlanPoint[], second: readonly PlanPoi
   };
   const within = isWithin(first, second, theirs) ? 'first' : isWithin(second, first, ours) ? 'second' : null;
   return { ...best, gap: best.gap <= TOUCHING ? 0 : best.gap, crosses: false, within };
+}
+
+/** Points of the smaller outline's box that are looked at, each way. */
+const LOOKED_AT = 24;
+
+/**
+ * How much of the smaller of two outlines lies in the other, 0 to 1, to a few hundredths: enough to tell one thing that
+ * was drawn twice from two that run into one another.
+ */
+export function sharedPart(first: readonly PlanPoint[], second: readonly PlanPoint[]): number {
+  const [small, large] =
+    Math.abs(signedArea(first)) <= Math.abs(signedArea(second)) ? [first, second] : [second, first];
+  const [west, east] = [Math.min(...small.map(({ e }) => e)), Math.max(...small.map(({ e }) => e))];
+  const [south, north] = [Math.min(...small.map(({ n }) => n)), Math.max(...small.map(({ n }) => n))];
+  let [inside, shared] = [0, 0];
+  for (let i = 0; i < LOOKED_AT; i++)
+    for (let j = 0; j < LOOKED_AT; j++) {
+      const point = {
+        e: west + ((i + 0.5) / LOOKED_AT) * (east - west),
+        n: south + ((j + 0.5) / LOOKED_AT) * (north - south),
+      };
+      if (!insidePolygon(point, small)) continue;
+      inside += 1;
+      if (insidePolygon(point, large)) shared += 1;
+    }
+  return inside === 0 ? 0 : shared / inside;
 }

@@ -9,7 +9,7 @@ export {
   type PlanPoint,
   type SitePoint,
 } from './point.ts';
-export { outlineGap, type OutlineGap } from './gap.ts';
+export { outlineGap, sharedPart, type OutlineGap } from './gap.ts';
 export { distanceToPolygon, insidePolygon, segmentMeetsPolygon, signedArea } from './polygon.ts';
 export { alongOff, intersectLines, pointAlongOff } from './line.ts';
 export { crossCircles, crossLineCircle, crossLines, type Circle, type Segment } from './crossing.ts';

@@ -1,5 +1,5 @@
 /** How near the outlines of a package come to buildings, boundaries and the outlines of other packages. */
-import { outlineGap, planDistance, type Metres, type PlanPoint } from '@idle-marker/core';
+import { outlineGap, planDistance, sharedPart, type Metres, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import type { SiteState } from '../site/state.ts';
 import { isOutline, shapesOf } from './packagePlans.ts';
@@ -26,8 +26,8 @@ interface Neighbour {
   readonly corners: readonly PlanPoint[];
 }
 
-/** Outlines nearer to each other than this all round are the same thing in two packages: its dig and its walls. */
-const SAME: Metres = 0.005;
+/** Outlines that share more of their ground than this are one thing in two packages: its dig, its walls, its cladding. */
+const SAME_SHARE = 0.5;
 
 /** What an item is measured against: what stands, what is somebody else's, and what else is to be built. */
 function neighboursOf(state: SiteState, own: string | null): Neighbour[] {
@@ -50,19 +50,13 @@ const builtLine = (item: Item): readonly PlanPoint[] => shapesOf(item).at(-1)!.p
 function between(item: Item, { name, kind, corners }: Neighbour): Clearance | null {
   const line = builtLine(item);
   const { gap, at, to, crosses, within } = outlineGap(line, corners);
-  // One outline within another is a footing round its wall, or a pier in its hall; the same name is the same thing.
-  if (
-    kind === 'outline' &&
-    (within !== null || item.name === name || (gap <= SAME && !crosses && isSame(line, corners)))
-  )
+  // The same name, or mostly the same ground, is the same thing: a footing round its wall, a pier in its hall.
+  if (kind === 'outline' && (item.name === name || within !== null || sharedPart(line, corners) > SAME_SHARE))
     return null;
   const overlaps = crosses || (kind === 'boundary' ? within !== 'first' : within !== null);
   const corner = item.corners.reduce((best, each) => (planDistance(each, at) < planDistance(best, at) ? each : best));
   return { item: item.name, corner: corner.name, other: name, kind, overlaps, gap: overlaps ? 0 : gap, at, to };
 }
-
-const isSame = (one: readonly PlanPoint[], other: readonly PlanPoint[]): boolean =>
-  one.every((vertex) => other.some((each) => planDistance(vertex, each) <= SAME));
 
 /**
  * Of each outline against each neighbour, overlaps first, then the smallest gaps.
