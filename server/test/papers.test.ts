@@ -71,6 +71,18 @@ describe('labels', () => {
     expect(one).toContain(name);
     expect(one).not.toContain(marks[1]!.body.name);
   });
+  it('of the evening before say everything but the cut or fill, and nothing of what is set', async () => {
+    const before = (await ask('labels', { format: 'a4of14', before: true }).expect(200)).body as Buffer;
+    const all = await textOf(before);
+    expect(all).toMatch(/CUT \/ FILL ________ m to finished floor/);
+    expect(all).toContain('hub ________ m');
+    expect(all).not.toMatch(/(CUT|FILL) \d/);
+    expect(await pagesOf(before)).toBe(1);
+    const marks = facts.filter((fact): fact is Fact<'mark'> => fact.type === 'mark' && fact.body.package === work.id);
+    expect(
+      (await ask('labels', { format: 'a4of14', before: true, keys: [marks[0]!.body.key] }).expect(422)).body.detail,
+    ).toMatch(/All of these marks are set/);
+  });
   it('come one a page on a roll, and by the sheet otherwise', async () => {
     expect(await pagesOf((await ask('labels', { format: 'roll62' })).body as Buffer)).toBe(9);
     expect(await pagesOf((await ask('labels', { format: 'a4of8' })).body as Buffer)).toBe(2);

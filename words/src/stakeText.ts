@@ -56,6 +56,12 @@ function isOnGrade({ by }: { readonly by: Metres }, { convention, unit, rounding
   return isNothing(by, unit, rounding ?? convention.rounding.height);
 }
 
+/** Room for a figure to be written by hand, with its unit where figures have one. */
+const blankOf = ({ convention, unit, rounding }: StakeStyle): string => {
+  const inches = (rounding ?? convention.rounding.height) === 'sixteenth';
+  return convention.showUnit && !inches ? `________ ${unitAbbreviationWords()[unit]}` : '________';
+};
+
 /** The words of one line. */
 export function stakeLineWords(line: StakeLine, style: StakeStyle): string {
   const { convention, unit, rounding } = style;
@@ -100,6 +106,14 @@ export function stakeLineWords(line: StakeLine, style: StakeStyle): string {
     case 'fill':
       if (isOnGrade(line, style)) return filled(form.onGrade, { word: convention.onGrade, what: heightOf(line) });
       return filled(form.cutFill, { word: convention[line.line], length: height(line.by), what: heightOf(line) });
+    case 'openCutFill':
+      return filled(form.cutFill, {
+        word: `${convention.cut} / ${convention.fill}`,
+        length: blankOf(style),
+        what: heightOf(line),
+      });
+    case 'openHub':
+      return filled(form.hubHeight, { hub: term('hub'), length: blankOf(style) });
     case 'noHeight':
       return form.noHeight;
     case 'hubHeight':

@@ -88,6 +88,22 @@ describe('a stake', () => {
     expect(faces.back.map(({ text }) => text)).toEqual(['TH-B3', 'hub 5.918 m', 'design 6.250 m']);
     expect(notices).toEqual([]);
   });
+  it('is written the evening before but for what the driven hub gives', () => {
+    const before = { ...HALL, hubZ: null, cutFill: null, offsetAsSet: HALL.offset, set: null };
+    expect(stakeTextOf(write(before, plainWords).faces)).toEqual([
+      '2.000 m offset',
+      'to B3, outside face',
+      'CUT / FILL ________ m to finished floor',
+      'TH-B3',
+      'hub ________ m',
+      'design 6.250 m',
+    ]);
+    expect(
+      stakeTextOf(write({ ...before, also: { heightReference: 'topOfWall', cutFill: null } }, plainWords).faces),
+    ).toContain('CUT / FILL ________ m to top of wall');
+    // Without a design height there is nothing to leave room for.
+    expect(stakeTextOf(write({ ...before, designZ: null }, plainWords).faces).join()).not.toContain('____');
+  });
   it('says the planned offset where the convention wants that, but never of a mark outside its tolerance', () => {
     const planned: StakeConvention = { ...plainWords, offsetFigure: 'plannedWithin' };
     expect(stakeTextOf(write(HALL, planned).faces)[0]).toBe('2.000 m offset');

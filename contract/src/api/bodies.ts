@@ -83,7 +83,8 @@ const OfPackage = {
 };
 
 export const PaperSchemas = {
-  labels: closed({ ...OfPackage, format: LabelFormats }),
+  /** `before`: of the marks that are not set yet, with room for the figures of the driven hub. */
+  labels: closed({ ...OfPackage, format: LabelFormats, before: Type.Optional(Type.Boolean()) }),
   cards: closed({
     ...OfPackage,
     languages: Type.Array(Type.String({ minLength: 2, maxLength: 12 }), { minItems: 1, maxItems: 6 }),

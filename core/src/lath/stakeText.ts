@@ -85,6 +85,13 @@ export type StakeLine =
       readonly heightReference: HeightReference;
       /** The string that it leads to, instead. */ readonly string?: string;
     } & Leading)
+  /** Cut or fill, to be written once the hub is driven. */
+  | ({
+      readonly line: 'openCutFill';
+      readonly heightReference: HeightReference;
+      readonly string?: string;
+    } & Leading)
+  | { readonly line: 'openHub' }
   | { readonly line: 'noHeight' }
   | { readonly line: 'hubHeight' | 'designHeight'; readonly z: Metres }
   | { readonly line: 'package'; readonly package: string }
@@ -129,6 +136,14 @@ export function stakeLine(
     const unusual = isUnusual(heightTerm(heightReference, string), usual.heightTo);
     return { line, by: Math.abs(cutFill), heightReference, unusual, ...(string === undefined ? {} : { string }) };
   };
+  // Before it is set everything is known but where the hub comes to stand.
+  const isOpen = content.set === null && content.hubZ === null && content.designZ !== null;
+  const open = (heightReference: HeightReference, string?: string): StakeLine => ({
+    line: 'openCutFill',
+    heightReference,
+    unusual: isUnusual(heightTerm(heightReference, string), usual.heightTo),
+    ...(string === undefined ? {} : { string }),
+  });
   switch (part) {
     case 'offset':
       return {
@@ -148,14 +163,17 @@ export function stakeLine(
     case 'why':
       return road && road.why !== '' ? { line: 'why', why: road.why } : null;
     case 'cutFill':
+      if (isOpen) return open(content.heightReference, road?.gradeTo);
       return content.cutFill === null
         ? { line: 'noHeight' }
         : heightLine(content.cutFill, content.heightReference, road?.gradeTo);
     case 'also':
+      if (isOpen && content.also) return open(content.also.heightReference, content.also.to);
       return content.also && content.also.cutFill !== null
         ? heightLine(content.also.cutFill, content.also.heightReference, content.also.to)
         : null;
     case 'hubHeight':
+      if (isOpen) return { line: 'openHub' };
       return content.hubZ === null ? null : { line: 'hubHeight', z: content.hubZ };
     case 'designHeight':
       return content.designZ === null ? null : { line: 'designHeight', z: content.designZ };

@@ -11,7 +11,7 @@ import {
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { cutFillAsWritten, shippedNames, writtenStake, type StakeStyle, type WrittenStake } from '@idle-marker/words';
-import type { SiteState } from '../site/state.ts';
+import { markKey, type SiteState } from '../site/state.ts';
 import { classOf } from '../site/toleranceClass.ts';
 
 export interface NamedConvention {
@@ -119,6 +119,22 @@ export const stakeStyle = (state: SiteState, work: FactBody<'package'>): StakeSt
 /** The stake of a mark as it would be written now. */
 export const stakeOf = (state: SiteState, work: FactBody<'package'>, plan: Plan, set: AsSet | null): WrittenStake =>
   writtenStake(stakeContent(state, work, plan, set), stakeStyle(state, work));
+
+/** Stakes of marks that are not set yet, written but for the figures that a driven hub gives. */
+export function stakesBefore(
+  state: SiteState,
+  work: Fact<'package'>,
+  keys: readonly string[] | null,
+): { readonly plan: Plan; readonly stake: WrittenStake }[] {
+  const root = state.packageRoots.get(work.id)!;
+  return work.body.plans
+    .filter((plan) => !keys || keys.includes(plan.key))
+    .filter(({ key }) => {
+      const mark = state.marks.get(markKey(root, key));
+      return mark === undefined || mark.body.state === 'rough';
+    })
+    .map((plan) => ({ plan, stake: stakeOf(state, work.body, plan, null) }));
+}
 
 /** The same for a mark that is set, from what it was set as. */
 export function stakeAsSet(

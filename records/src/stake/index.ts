@@ -5,6 +5,7 @@ export {
   offsetAsSet,
   pointOf,
   stakeAsSet,
+  stakesBefore,
   stakeOf,
   type NamedConvention,
 } from './conventions.ts';

@@ -15,6 +15,7 @@ import {
   shiftHandover,
   type ShiftHandover,
   siteState,
+  stakesBefore,
   trustOf,
   type CrewMark,
   type SetupBook,
@@ -53,8 +54,24 @@ interface Made {
 
 const PAPERS_OF: { readonly [K in PaperKind]: (source: Source, asked: PaperAsked<K>) => Promise<Made> } = {
   labels: async (source, asked) => {
-    const { work, marks, title } = marksOf(source, asked);
     const address = await addressOf(source, asked.link);
+    if (asked.before) {
+      const work = workOf(source, asked.package);
+      const title = `${work.body.name} · ${source.state.settings.name}`;
+      const stakes = stakesBefore(source.state, work, asked.keys ?? null);
+      if (stakes.length === 0) throw new ProblemError('INVALID_INPUT', msg('papers.allOfThemAreSet'), '/keys');
+      const labels = stakes.map(({ plan: { name }, stake: { faces } }) => ({
+        name,
+        lines: withName(name, [...faces.front, ...faces.left, ...faces.right, ...faces.back]),
+        address: address(name),
+        about: title,
+      }));
+      return {
+        name: `labels-before-${fileWord(work.body.name)}.pdf`,
+        make: (progress) => labelsPdf(labels, asked.format, msg('papers.labels', { title }), progress),
+      };
+    }
+    const { work, marks, title } = marksOf(source, asked);
     const labels = marks.map((mark) => ({
       name: mark.name,
       lines: linesOf(mark),
@@ -206,9 +223,15 @@ const bookAsked = ({ settings }: SiteState, timeZone: string, progress: Progress
 });
 
 /** The marks of a package that are set, all or those that are asked for. */
-function marksOf({ state, trust }: Source, asked: { readonly package: string; readonly keys?: readonly string[] }) {
-  const work = state.packages.find((each) => each.id === asked.package);
+function workOf({ state }: Source, id: string): Fact<'package'> {
+  const work = state.packages.find((each) => each.id === id);
   if (!work) throw new ProblemError('MISSING_REFERENCE', msg('papers.thisWorkPackageHasNotArrivedOr'), '/package');
+  return work;
+}
+
+function marksOf(source: Source, asked: { readonly package: string; readonly keys?: readonly string[] }) {
+  const { state, trust } = source;
+  const work = workOf(source, asked.package);
   const names =
     asked.keys && new Set(work.body.plans.filter((plan) => asked.keys!.includes(plan.key)).map((plan) => plan.name));
   const marks = crewMarks(state, trust, [work]).filter((mark) => !names || names.has(mark.name));
@@ -262,8 +285,12 @@ const saidNow = ({ at, note = '', unfinished = '' }: PaperAsked<'shift'>, by: st
 const linesOf = ({ written, stakeText, name }: CrewMark) => {
   const plain = (text: string) => ({ text, ruled: false, unusual: false });
   const lines = written ? [...written.front, ...written.left, ...written.right, ...written.back] : stakeText.map(plain);
-  return lines.some((line) => line.text === name) ? lines : [plain(name), ...lines];
+  return withName(name, lines);
 };
+
+/** A label without the mark's name would belong to any of them. */
+const withName = (name: string, lines: readonly Label['lines'][number][]) =>
+  lines.some((line) => line.text === name) ? lines : [{ text: name, ruled: false, unusual: false }, ...lines];
 
 async function addressOf(
   { em, site, state }: Source,

@@ -357,4 +357,11 @@ export const handover = {
   saveAddress: 'Save address',
   item: 'Item',
   marksToSetAgain: 'Marks to set again',
+  beforeDriving: 'Before driving',
+  beforeDrivingSays:
+    '{before, plural, one {# stake} other {# stakes}} not set yet: everything but the hub and the cut or fill is written, with space for these.',
+  labelsBefore: 'Labels to fill in…',
+  listBefore: 'List to fill in…',
+  listBeforeTitle: '{name}, to be set · {site}',
+  printList: 'Print',
 } as const;

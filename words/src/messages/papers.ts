@@ -265,4 +265,5 @@ export const papers = {
   source: 'Source',
   handedOverBy: 'Handed over by',
   difference: 'Difference',
+  allOfThemAreSet: 'All of these marks are set: print their labels as they are.',
 } as const;

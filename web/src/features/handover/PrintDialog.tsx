@@ -31,7 +31,7 @@ const FORMAT_KEY = 'idle-marker label format';
 const NONE = 'none';
 
 interface PrintDialogProps {
-  readonly kind: 'labels' | 'cards';
+  readonly kind: 'labels' | 'before' | 'cards';
   readonly work: Fact<'package'>;
   /** Those that were ticked; none for all. */
   readonly keys: readonly string[];
@@ -64,7 +64,12 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
       ...(keys.length > 0 ? { keys: [...keys] } : {}),
       ...(codes ? { link } : {}),
     };
-    if (kind === 'labels') return papers.fetchPaper('labelsPaper', { site: id }, { body: { ...body, format } });
+    if (kind !== 'cards')
+      return papers.fetchPaper(
+        'labelsPaper',
+        { site: id },
+        { body: { ...body, format, ...(kind === 'before' ? { before: true } : {}) } },
+      );
     const inOrder = allLanguages()
       .map(({ code }) => code)
       .filter((code) => languages.includes(code));
@@ -74,7 +79,7 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
     <Dialog
       open
       onClose={onClose}
-      title={kind === 'labels' ? msg('handover.countOfLabels', { count }) : msg('handover.forTheCrew', { count })}
+      title={kind !== 'cards' ? msg('handover.countOfLabels', { count }) : msg('handover.forTheCrew', { count })}
       foot={
         <>
           <Button onClick={onClose}>{msg('common.close')}</Button>
@@ -88,7 +93,7 @@ export function PrintDialog({ kind, work, keys, count, onClose }: PrintDialogPro
         </>
       }
     >
-      {kind === 'labels' ? (
+      {kind !== 'cards' ? (
         <Choice
           label={msg('handover.labels')}
           value={format}

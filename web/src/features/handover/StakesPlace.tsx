@@ -1,6 +1,6 @@
 import { memo, useCallback, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { compareNames, roundOf, writingBody, type RoundStop } from '@idle-marker/records';
+import { compareNames, roundOf, stakesBefore, writingBody, type RoundStop } from '@idle-marker/records';
 import { msg, standingWords } from '@idle-marker/words';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -11,6 +11,7 @@ import { TABLE, TD_WORD, TH_WORD } from '../../ui/table.ts';
 import { toggled } from '../../ui/toggled.ts';
 import { useLeadTo } from '../../ui/useLeadTo.ts';
 import { useLongList } from '../../ui/LongList.tsx';
+import { BeforeList } from './BeforeList.tsx';
 import { HandOverWays } from './HandOverWays.tsx';
 import { PrintDialog } from './PrintDialog.tsx';
 import { StakeSlip } from './StakeSlip.tsx';
@@ -27,7 +28,8 @@ export function Place() {
   const [search, setSearch] = useSearchParams();
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const [writingAnew, setWritingAnew] = useState(false);
-  const [printing, setPrinting] = useState<'labels' | 'cards' | null>(null);
+  const [printing, setPrinting] = useState<'labels' | 'before' | 'cards' | null>(null);
+  const [listing, setListing] = useState(false);
   const stops = useMemo(
     () =>
       work
@@ -40,6 +42,7 @@ export function Place() {
         : [],
     [state, trust, work],
   );
+  const before = useMemo(() => (work ? stakesBefore(state, work, null) : []), [state, work]);
   const [wanted, setWanted] = useState('');
   const found = useMemo(() => {
     const letters = wanted.trim().toLowerCase();
@@ -111,6 +114,16 @@ export function Place() {
               {keys.length === 0 ? msg('handover.ofAllOfThem') : msg('handover.ofTheTicked', { keys: keys.length })}
             </span>
           </div>
+          {before.length > 0 && (
+            <section className="border-t border-rule pt-2" aria-label={msg('handover.beforeDriving')}>
+              <h2 className="text-[17px]">{msg('handover.beforeDriving')}</h2>
+              <p className="text-[13px] text-ink2">{msg('handover.beforeDrivingSays', { before: before.length })}</p>
+              <div className="mt-1 flex flex-wrap gap-2">
+                <Button onClick={() => setPrinting('before')}>{msg('handover.labelsBefore')}</Button>
+                <Button onClick={() => setListing(true)}>{msg('handover.listBefore')}</Button>
+              </div>
+            </section>
+          )}
           {anew.length > 0 && (
             <Card
               tone="ochre"
@@ -158,7 +171,11 @@ export function Place() {
           {rest}
         </section>
         <div ref={slip} className="flex min-w-0 flex-1 flex-col">
-          {chosen && <StakeSlip key={`${work.id} ${chosen.plan.key}`} work={work} stop={chosen} />}
+          {listing ? (
+            <BeforeList work={work} stakes={before} onClose={() => setListing(false)} />
+          ) : (
+            chosen && <StakeSlip key={`${work.id} ${chosen.plan.key}`} work={work} stop={chosen} />
+          )}
         </div>
       </div>
       {writingAnew && <WrittenAnewDialog stakes={anew} onClose={() => setWritingAnew(false)} />}
@@ -166,8 +183,8 @@ export function Place() {
         <PrintDialog
           kind={printing}
           work={work}
-          keys={keys}
-          count={keys.length || stops.length}
+          keys={printing === 'before' ? [] : keys}
+          count={printing === 'before' ? before.length : keys.length || stops.length}
           onClose={() => setPrinting(null)}
         />
       )}

@@ -61,7 +61,7 @@ export function RoadAtPole({ model }: { readonly model: RoadPlaceModel }) {
   return (
     <MeasureAtPole
       name={road.name}
-      count={goal.station === null ? null : msg('road.goingTo', { station: goal.text })}
+      count={goal.station === null ? where : msg('road.goingTo', { station: goal.text })}
       detail={where}
       lines={
         nearest === null || where === null
@@ -69,7 +69,17 @@ export function RoadAtPole({ model }: { readonly model: RoadPlaceModel }) {
           : way
             ? walkingLines({ up: way.ahead, right: way.right }, 'alongLine', lengthUnit)
             : [
-                { arrow: null, way: word, figures: [{ figure: where, unit: '' }] },
+                {
+                  arrow: null,
+                  way: word,
+                  figures:
+                    'station' in nearest
+                      ? [3, 2, 1, 0].map((decimals) => ({
+                          figure: stationText(nearest.displayed, style, decimals),
+                          unit: '',
+                        }))
+                      : walkingFigures(nearest.extension, lengthUnit),
+                },
                 {
                   arrow: null,
                   way:

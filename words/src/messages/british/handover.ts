@@ -25,4 +25,6 @@ export const handover: BritishOf<typeof whole> = {
   turnedHalfwayTowardWhatIsToBe: 'Face it halfway towards the work.',
   hallHubs: 'Hall pegs',
   kerbHubs: 'Kerb pegs',
+  beforeDrivingSays:
+    '{before, plural, one {# stake} other {# stakes}} not set yet: everything but the peg and the cut or fill is written, with space for these.',
 };
