@@ -57,11 +57,14 @@ for (let i = 0; i < 18; i++) {
   await page.waitForTimeout(150);
 }
 await shoot('mark');
-await page.getByRole('button', { name: 'Dark' }).click();
+// Carried: a tablet at dusk, and a phone in sun. T turns dusk, sun, day.
+await page.setViewportSize({ width: 1024, height: 768 });
+await page.keyboard.press('t');
 await shoot('mark-dusk');
-await page.getByRole('button', { name: 'Light', exact: true }).click();
 await page.setViewportSize({ width: 390, height: 844 });
+await page.keyboard.press('t');
 await shoot('mark-phone');
+await page.keyboard.press('t');
 await page.setViewportSize({ width: 1280, height: 800 });
 await page.getByRole('button', { name: 'Walk to point' }).click();
 await page.getByText('Walking…').waitFor({ state: 'hidden', timeout: 60_000 });

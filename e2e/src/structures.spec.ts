@@ -221,6 +221,13 @@ test('a row of columns: both edges, the width, what to write; and a line read li
   await expect(page.getByTestId('off-line')).not.toHaveText(before);
   await page.getByLabel('Start elevation').fill('5.5');
   await expect(page.getByTestId('along-line')).toHaveText(/(high|low|on design elevation) from the line/);
+  // A place that is touched on the plan is what is gone to, along and off the line, and staked from there.
+  const plan = page.getByRole('img', { name: /^Plan with the chosen line/ });
+  const { width, height } = (await plan.boundingBox())!;
+  await plan.click({ position: { x: width * 0.42, y: height * 0.4 } });
+  await expect(page.getByLabel('Go to: distance along (m)')).toHaveValue(/^\d+(\.\d+)?$/);
+  await expect(page.getByLabel('Go to: offset (m)')).toHaveValue(/^\d+(\.\d+)?$/);
+  await expect(page.getByText(/^(Walk|Move): .* along the line/)).toBeVisible();
   // A pole that is still on its way is refused; it is held, and shot again.
   await expect(async () => {
     await page.getByRole('button', { name: /^Measure L\d+/ }).click();

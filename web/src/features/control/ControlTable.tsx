@@ -3,6 +3,7 @@ import { Button } from '../../ui/Button.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { PAGE } from './useControlPlace.ts';
 import type { ControlPlaceModel } from './useControlPlace.ts';
+import { StakeOut } from '../../packages/StakeOut.tsx';
 import { Explained } from '../../ui/Explained.tsx';
 
 const TONE = {
@@ -64,6 +65,9 @@ export function ControlTable({ model }: { readonly model: ControlPlaceModel }) {
             <th className={`${TH_WORD} max-rail:hidden`}>{msg('common.kind')}</th>
             <th className={`${TH_WORD} max-md:hidden`}>{msg('common.use')}</th>
             <th className={`${TH_WORD} max-md:hidden`}>{msg('common.condition')}</th>
+            <th className={`${TH} max-md:hidden`}>
+              <span className="sr-only">{msg('packages.stakeOut')}</span>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -126,6 +130,11 @@ export function ControlTable({ model }: { readonly model: ControlPlaceModel }) {
                 </td>
                 <td className={`${TD_WORD} max-md:hidden ${TONE[body.condition]}`}>
                   {conditionWords()[body.condition]}
+                </td>
+                <td className={`${TD} max-md:hidden`}>
+                  {body.e !== null && body.n !== null && body.condition !== 'lost' && (
+                    <StakeOut point={{ name: body.name, e: body.e, n: body.n, z: body.z }} />
+                  )}
                 </td>
               </tr>
             );
