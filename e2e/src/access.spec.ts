@@ -39,6 +39,12 @@ const HANDED = [
   ...['stakes', 'sketch', 'crew', 'tape', 'writing', 'files'].map((part) => `hand-over/${part}`),
 ];
 const BEFORE = ['today', 'control', 'design', 'station', 'prove', 'mark', 'mark/road'];
+/** A tablet upright and on its side, and a desk. */
+const WIDER = [
+  [768, 1024],
+  [1024, 768],
+  [1280, 800],
+] as const;
 const AFTER = [...HANDED, 'field-book', 'field-book/day', 'field-book/close'];
 const PLACES = [...BEFORE, ...AFTER];
 
@@ -155,6 +161,21 @@ test.describe('at dusk, on a phone', () => {
       ).toBe(0);
       expect(await tooSmall(page)).toEqual([]);
       expect([place, await cutOff(page)]).toEqual([place, []]);
+      for (const theme of ['sun', 'paper']) {
+        await page.evaluate((name) => void (document.documentElement.dataset['theme'] = name), theme);
+        await noSeriousFault(page, ['color-contrast']);
+      }
+      await page.evaluate(() => void (document.documentElement.dataset['theme'] = 'dusk'));
+      for (const [width, height] of WIDER) {
+        await page.setViewportSize({ width, height });
+        expect([
+          place,
+          width,
+          await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+          await cutOff(page),
+        ]).toEqual([place, width, 0, []]);
+      }
+      await page.setViewportSize({ width: 390, height: 844 });
       for (const [, button] of VIEWS.filter(([where]) => where === place)) {
         await page.getByRole('button', { name: button }).click();
         expect(

@@ -55,7 +55,8 @@ export function paintScene(painter: Painter, whole: Scene, visible: Visible): nu
     ? scene.symbols.filter((each) => each.chosen || each.symbol === 'inDoubt')
     : scene.symbols;
   const unnamed = scene.symbols.length - named.length;
-  return unnamed + paintNames(painter, scene, named, painter.covered);
+  const radiusOf = (each: SceneSymbol) => (huddled.has(each) ? HUDDLED_RADIUS_PX + 1 : SYMBOL_RADIUS_PX);
+  return unnamed + paintNames(painter, scene, named, painter.covered, radiusOf);
 }
 
 /** Stakes nearer to each other than this are drawn small: large ones would only be a blot. */
@@ -334,10 +335,16 @@ const priorityOf = ({ symbol, chosen, dashed, struck }: SceneSymbol): number =>
  * Texts of the drawing that do not stand on a mark, then the names of the marks.
  * @returns how many names found no room
  */
-function paintNames(painter: Painter, scene: Scene, named: readonly SceneSymbol[], covered: readonly Box[]): number {
+function paintNames(
+  painter: Painter,
+  scene: Scene,
+  named: readonly SceneSymbol[],
+  covered: readonly Box[],
+  radiusOf: (symbol: SceneSymbol) => number,
+): number {
   const { context, palette, toPixel, letters } = painter;
   context.font = fontOf(letters);
-  const symbols = scene.symbols.map((each) => boxAbout(toPixel(each.at), SYMBOL_RADIUS_PX, SYMBOL_RADIUS_PX));
+  const symbols = scene.symbols.map((each) => boxAbout(toPixel(each.at), radiusOf(each), radiusOf(each)));
   const drawn = [...covered];
   for (const { at, text, ink } of scene.texts) {
     const box = boxAbout(toPixel(at), context.measureText(text).width / 2 + 2, letters / 2 + 1);
@@ -346,20 +353,34 @@ function paintNames(painter: Painter, scene: Scene, named: readonly SceneSymbol[
     paintText(painter, text, (box.left + box.right) / 2, (box.top + box.bottom) / 2, palette[ink], 'center');
   }
   const wanted = [
-    ...scene.instruments.map(({ at, label }) => ({ at, label, ink: 'ink' as const, priority: 0 })),
+    ...scene.instruments.map(({ at, label }) => ({
+      at,
+      label,
+      ink: 'ink' as const,
+      priority: 0,
+      radius: SYMBOL_RADIUS_PX,
+    })),
     ...named.flatMap((each) =>
       each.label === undefined
         ? []
-        : [{ at: each.at, label: each.label, ink: each.ink ?? ('ink' as const), priority: priorityOf(each) }],
+        : [
+            {
+              at: each.at,
+              label: each.label,
+              ink: each.ink ?? ('ink' as const),
+              priority: priorityOf(each),
+              radius: radiusOf(each),
+            },
+          ],
     ),
   ];
   // What is drawn without a name is not written over either.
   const nameless = scene.symbols.filter((each) => each.label === undefined || !named.includes(each));
   for (const { at } of nameless) drawn.push(boxAbout(toPixel(at), SYMBOL_RADIUS_PX - 2, SYMBOL_RADIUS_PX - 2));
   const { places, leftOut } = placeLabels(
-    wanted.map(({ at, label, priority }) => {
+    wanted.map(({ at, label, priority, radius }) => {
       const [x, y] = toPixel(at);
-      return { x, y, radius: SYMBOL_RADIUS_PX, width: context.measureText(label).width, priority, leads: true };
+      return { x, y, radius, width: context.measureText(label).width, priority, leads: true };
     }),
     drawn,
     painter.frame,

@@ -23,7 +23,7 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`;
 export const LinkMenu = memo(function LinkMenu() {
   const kind = useLinkKind();
   const stand = useLinked((link) => link?.stand ?? null);
-  const { id, state, occupation, say } = useSite();
+  const { id, state, inForce, occupation, say } = useSite();
   const units = useUnits();
   const [searched, setSearched] = useSearchWindow();
   const [open, setOpen] = useState(false);
@@ -70,7 +70,8 @@ export const LinkMenu = memo(function LinkMenu() {
           aria-hidden="true"
           className={`h-2.5 w-2.5 rounded-full ${kind ? 'bg-on-footing' : 'border border-on-footing'}`}
         />
-        <span className="max-rail:in-[footer]:sr-only">
+        {/* On what is carried the station takes its room, once there is one. */}
+        <span className={inForce ? 'max-rail:in-[footer]:sr-only' : ''}>
           {kind === null
             ? msg('frame.noLink')
             : kind === 'simulator'

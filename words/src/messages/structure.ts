@@ -92,7 +92,8 @@ export const structure = {
   stakeGoal: 'Stake {name}{elevation}',
   nextAlong: 'Next, {step} {unit} on',
   chooseALineOrTouchOneOn: 'Choose a line, or touch one on the plan',
-  planWithTheChosenLineAndThe: 'Plan with the chosen line and the pole. Touching a line chooses it; touching a place goes there.',
+  planWithTheChosenLineAndThe:
+    'Plan with the chosen line and the pole. Touching a line chooses it; touching a place goes there.',
   whateverThePoleTouchesAlongAndOff: 'Distance along and offset of any point from a line.',
   measure2: 'Measure {usual}',
   betweenTwoPoints: 'between two points',
