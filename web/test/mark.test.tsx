@@ -9,7 +9,10 @@ import { MarkHeights } from '../src/pole/MarkHeights.tsx';
 import { RoundTable } from '../src/pole/RoundTable.tsx';
 import { StakePicture } from '../src/pole/StakePicture.tsx';
 import { MarkSlip } from '../src/pole/MarkSlip.tsx';
-import { useDueItems } from '../src/pole/useDueItems.tsx';
+import { unitsOf } from '../src/field/useUnits.ts';
+import { useDueItems, useMeasuringDue } from '../src/pole/useDueItems.tsx';
+import type { Measuring } from '../src/pole/useMeasuring.ts';
+import { plannedHeight } from '../src/pole/view/plannedHeight.ts';
 import { useMarkActs } from '../src/pole/useMarkActs.tsx';
 import type { Staking } from '../src/pole/useStaking.ts';
 import { newId, SITE } from '../../records/test/story.ts';
@@ -33,6 +36,10 @@ const idle = {
 function Due({ work, stop, solution }: Pick<Parameters<typeof useDueItems>[0] & object, 'work' | 'stop' | 'solution'>) {
   const items = useDueItems({ work, stop, solution, staking: idle, push: null, onOthers: nothing });
   return items.map(({ key, card }) => <div key={key}>{card}</div>);
+}
+
+function MeasuringDue({ measuring }: { measuring: Measuring }) {
+  return useMeasuringDue(measuring).map(({ key, card }) => <div key={key}>{card}</div>);
 }
 
 /** The slip as the place shows it: with what can be done and what is due. */
@@ -324,6 +331,27 @@ describe('guidance', () => {
   it('writes the stake line by line', () => {
     show(new Story(), <StakePicture lines={['2.000 m offset', 'to A, outside face', 'TH-A N']} />);
     expect(screen.getByRole('img', { name: 'Stake text: 2.000 m offset; to A, outside face; TH-A N' })).toBeTruthy();
+  });
+});
+
+describe('carried', () => {
+  it('the figure of a hub that stands gets no older with the last reading; that of the ground does', () => {
+    const { work, round } = day();
+    const stop = round().find((each) => each.mark !== null)!;
+    const units = unitsOf({ lengthUnit: 'metre', angleUnit: 'dms', axisOrder: 'EN' });
+    const about = { work, stop, groundZ: 6.5, hasHeight: true, isFar: false, units };
+    expect(plannedHeight({ ...about, stands: true })).toMatchObject({ written: 'FILL 0.350', isKept: true });
+    expect(plannedHeight({ ...about, stands: false })).toMatchObject({ written: 'CUT 0.250', isKept: false });
+    expect(plannedHeight({ ...about, stands: false, isFar: true }).written).toBe('CUT 0.3');
+  });
+
+  it('why nothing was kept is closed with a press, whichever it was', async () => {
+    const clear = jest.fn();
+    const measuring = { shooting: { doing: null, trouble: null }, fault: 'No distance.', remark: null, clear };
+    const { user } = show(new Story().control(), <MeasuringDue measuring={measuring as unknown as Measuring} />);
+    expect(screen.getByText('No distance.')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Close' }));
+    expect(clear).toHaveBeenCalledTimes(1);
   });
 });
 

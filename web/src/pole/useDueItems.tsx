@@ -74,7 +74,8 @@ const cautionItem = (caution: Caution, on: string): DueItem => ({
   card: <CautionCard caution={caution} on={on} />,
 });
 
-const refusedItem = (title: string, why: string, onClose: () => void, push: string | null = null): DueItem => ({
+/** Why the last one came to nothing. */
+export const refusedItem = (title: string, why: string, onClose: () => void, push: string | null = null): DueItem => ({
   key: 'refused',
   weight: 'refused',
   short: why,
@@ -86,13 +87,29 @@ const refusedItem = (title: string, why: string, onClose: () => void, push: stri
   ),
 });
 
+/** Something to be known, with nothing to answer. */
+export const noticeItem = (
+  key: string,
+  short: string,
+  { title, text, tone }: { readonly title: string; readonly text: string; readonly tone: 'ochre' | 'brick' },
+): DueItem => ({
+  key,
+  weight: 'due',
+  short,
+  card: (
+    <Card tone={tone} title={title}>
+      {text}
+    </Card>
+  ),
+});
+
 /** What is due while something is measured that nothing was planned for. */
-export function useMeasuringDue({ shooting, fault }: Measuring): readonly DueItem[] {
+export function useMeasuringDue({ shooting, fault, clear }: Measuring): readonly DueItem[] {
   const laser = useLaserItem(msg('pole.whatIsMeasured'));
   const proof = useProofItem();
   const why = shooting.trouble ?? fault;
   return [
-    ...(why ? [refusedItem(msg('common.nothingWasStored'), why, shooting.clear)] : []),
+    ...(why ? [refusedItem(msg('common.nothingWasStored'), why, clear)] : []),
     ...(laser ? [laser] : []),
     ...(proof ? [proof] : []),
   ];

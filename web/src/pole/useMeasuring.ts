@@ -33,6 +33,8 @@ export interface Measuring {
   readonly fault: string | null;
   /** What the last one was kept without. */
   readonly remark: string | null;
+  /** Why nothing was kept has been read. */
+  clear(): void;
   take(what: Measured): Promise<Fact<'asBuilt'> | null>;
 }
 
@@ -80,5 +82,9 @@ export function useMeasuring(): Measuring {
     });
     return fact as Fact<'asBuilt'>;
   };
-  return { shooting, fault, remark, take };
+  const clear = () => {
+    setFault(null);
+    shooting.clear();
+  };
+  return { shooting, fault, remark, clear, take };
 }

@@ -273,7 +273,7 @@ export const pole = {
   farFromThePoint: '{length} {unit} from the point:',
   aGroundShotOnly: 'a ground shot only',
   keyInTheReading: 'type the reading',
-  oneCarefulShot: 'one averaged shot',
+  oneCarefulShot: 'one careful shot',
   roughGround: 'rough: ground',
   atThePole: 'at the pole',
   fromGround: 'from ground',

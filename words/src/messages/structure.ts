@@ -127,4 +127,5 @@ export const structure = {
   noHeightAgainstTheLine: 'No elevation on this line',
   prismOnFace: 'Prism on the face',
   prismConstant: '{name}, constant {constant} mm',
+  heightFromLine: '{heightOff} from the line',
 } as const;

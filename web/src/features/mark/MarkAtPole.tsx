@@ -1,31 +1,19 @@
 import { tapeAdvised, WALK_FROM } from '@idle-marker/core';
 import { goodToOf, placeAtGround } from '@idle-marker/records';
-import {
-  cutFillWords,
-  goodToWords,
-  gradeWords,
-  heightReferenceWords,
-  hubPlaceWords,
-  msg,
-  moveWords,
-  shotOffWords,
-  tapeWords,
-  walkingLines,
-} from '@idle-marker/words';
+import { goodToWords, hubPlaceWords, msg, moveWords, shotOffWords, tapeWords, walkingLines } from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
-import { currentLink, useLinked, useLinkKind } from '../../link/linkStore.ts';
+import { useLinked, useLinkKind } from '../../link/linkStore.ts';
 import { useSite } from '../../site/SiteContext.tsx';
-import { openFieldMenu } from '../../site/fullView.ts';
 import { MarkBody } from '../../pole/MarkBody.tsx';
 import { MarkWays } from '../../pole/MarkWays.tsx';
 import { PolePad } from '../../pole/PolePad.tsx';
 import { sayAloud, useSpokenMove } from '../../pole/useSpokenMove.ts';
 import { MOTION_NOISE } from '../../pole/useLiveStake.ts';
 import type { PoleAction } from '../../pole/view/PoleAction.tsx';
-import type { PoleHeight } from '../../pole/view/PoleHeightLine.tsx';
+import { plannedHeight } from '../../pole/view/plannedHeight.ts';
 import { PoleView, type LesserAction } from '../../pole/view/PoleView.tsx';
 import { isGone, usePoleReading } from '../../pole/view/poleReading.ts';
-import { searchesAside } from '../../pole/view/searches.ts';
+import { searchAction, searchesAside } from '../../pole/view/searches.ts';
 import { useHeld } from '../../pole/view/useHeld.ts';
 import { clockTime } from '../../ui/time.ts';
 import { useKey } from '../../ui/useKey.ts';
@@ -67,13 +55,8 @@ export function MarkAtPole(scene: MarkScene) {
   ];
   const action = ((): PoleAction => {
     if (shooting.doing !== null) return { label: msg('common.cancel'), isOutlined: true, onPress: shooting.cancel };
-    if (reading.kind === 'noLink') return { label: msg('pole.reconnect'), onPress: () => openFieldMenu(true) };
-    if (isLost)
-      return {
-        label: msg('pole.search'),
-        notes: [msg('pole.standStill'), msg('pole.prismToTheInstrument')],
-        onPress: () => currentLink()?.search(),
-      };
+    const found = isGone(reading) && due !== 'next' ? searchAction(reading) : null;
+    if (found) return found;
     const notes =
       due === 'next'
         ? []
@@ -103,31 +86,15 @@ export function MarkAtPole(scene: MarkScene) {
       ? searchesAside()
       : plainActions().map((each) => ({ ...each, isDisabled: acts.busy && each.key !== 'm' }));
 
-  const hubZ = stands ? (mark?.body.hubZ ?? null) : null;
-  const from = hubZ ?? shown?.measured.z ?? mark?.body.groundZ ?? null;
-  const cutFill = from !== null && plan.designZ !== null ? from - plan.designZ : null;
-  const to = plan.road ? gradeWords(plan.road.gradeTo) : heightReferenceWords()[work.body.heightReference];
-  const height: PoleHeight = {
-    written:
-      cutFill === null
-        ? null
-        : cutFillWords(cutFill, units.lengthUnit, isFar && hubZ === null ? 'tenth' : work.body.rounding),
-    none:
-      plan.designZ === null
-        ? msg('pole.noDesignHeight')
-        : result.z === null
-          ? msg('pole.theStationHasNoHeightTheStake')
-          : msg('pole.cutOrFillAfterTheFirstShot'),
-    notes:
-      cutFill === null
-        ? []
-        : isFar && hubZ === null
-          ? [msg('pole.roughGround'), msg('pole.atThePole')]
-          : [
-              hubZ === null ? msg('pole.fromGround') : msg('pole.fromTheHub'),
-              msg('pole.toDesign', { to, length: units.length(plan.designZ) }),
-            ],
-  };
+  const height = plannedHeight({
+    work,
+    stop,
+    stands,
+    groundZ: shown?.measured.z ?? null,
+    hasHeight: result.z !== null,
+    isFar,
+    units,
+  });
   const place = hubPlaceWords(plan, units.lengthUnit);
   return (
     <PoleView

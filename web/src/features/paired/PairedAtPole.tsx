@@ -2,9 +2,6 @@ import type { ReactNode } from 'react';
 import { NORMAL_95_FACTOR, WALK_FROM } from '@idle-marker/core';
 import { pairedDue, placeAtGround } from '@idle-marker/records';
 import {
-  cutFillWords,
-  gradeWords,
-  heightReferenceWords,
   hubPlaceWords,
   msg,
   pairedDueShort,
@@ -14,7 +11,7 @@ import {
   smallLength,
   walkingLines,
 } from '@idle-marker/words';
-import { currentLink, useLinkKind } from '../../link/linkStore.ts';
+import { useLinkKind } from '../../link/linkStore.ts';
 import { MarkWays } from '../../pole/MarkWays.tsx';
 import { PolePad } from '../../pole/PolePad.tsx';
 import { MOTION_NOISE } from '../../pole/useLiveStake.ts';
@@ -22,11 +19,12 @@ import { planPromise } from '../../pole/usePaired.ts';
 import { dueLabel } from '../../pole/useMarkActs.tsx';
 import type { DueItem } from '../../pole/view/DueLine.tsx';
 import type { PoleAction } from '../../pole/view/PoleAction.tsx';
+import { noticeItem, refusedItem } from '../../pole/useDueItems.tsx';
+import { plannedHeight } from '../../pole/view/plannedHeight.ts';
+import { searchAction } from '../../pole/view/searches.ts';
 import { PoleView } from '../../pole/view/PoleView.tsx';
 import type { PoleReading } from '../../pole/view/poleReading.ts';
 import { useHeld } from '../../pole/view/useHeld.ts';
-import { Button } from '../../ui/Button.tsx';
-import { Card } from '../../ui/Slip.tsx';
 import { PairedBoard } from './PairedGuidance.tsx';
 import { PairedNotices } from './PairedNotices.tsx';
 import type { PairedWorkModel } from './usePairedWork.ts';
@@ -62,55 +60,24 @@ export function PairedAtPole({ model, more }: { readonly model: PairedWorkModel;
     proving.shooting.clear();
   };
   const why = trouble ?? staking.fault?.text;
-  if (why)
-    items.push({
-      key: 'refused',
-      weight: 'refused',
-      short: why,
-      card: (
-        <Card
-          tone="brick"
-          title={staking.fault?.title ?? msg('common.nothingWasStored')}
-          actions={<Button onClick={close}>{msg('common.close')}</Button>}
-        >
-          {why}
-        </Card>
-      ),
-    });
+  if (why) items.push(refusedItem(staking.fault?.title ?? msg('common.nothingWasStored'), why, close));
   for (const fault of faults.slice(0, 2)) {
     const { title, text } = pairFaultWords(fault, units);
-    items.push({
-      key: fault.code,
-      weight: 'due',
-      short: title,
-      card: (
-        <Card tone="brick" title={title}>
-          {text}
-        </Card>
-      ),
-    });
+    items.push(noticeItem(fault.code, title, { title, text, tone: 'brick' }));
   }
   for (const each of pairedDue(state, accepted).slice(0, 2))
-    items.push({
-      key: each,
-      weight: 'due',
-      short: pairedDueShort()[each],
-      card: (
-        <Card tone={each.endsWith('FAILED') ? 'brick' : 'ochre'} title={pairedDueWords()[each].title}>
-          {pairedDueWords()[each].text}
-        </Card>
-      ),
-    });
+    items.push(
+      noticeItem(each, pairedDueShort()[each], {
+        ...pairedDueWords()[each],
+        tone: each.endsWith('FAILED') ? 'brick' : 'ochre',
+      }),
+    );
   const isFar = distance !== null && distance >= WALK_FROM;
   const isHeightLost = kind === 'simulator' && height === null && due !== 'next' && due !== 'set';
   const action: PoleAction = busy
     ? { label: msg('common.cancel'), isOutlined: true, onPress: shooting.cancel }
     : isHeightLost
-      ? {
-          label: msg('pole.search'),
-          notes: [msg('pole.standStill'), msg('pole.prismToTheInstrument')],
-          onPress: () => currentLink()?.search(),
-        }
+      ? searchAction(reading)
       : {
           label: dueLabel()[due],
           notes: staking.shot
@@ -120,10 +87,6 @@ export function PairedAtPole({ model, more }: { readonly model: PairedWorkModel;
           isOutlined: due === 'shoot' && isFar,
           onPress: staking.act,
         };
-  const hubZ = stands ? (stop.mark?.body.hubZ ?? null) : null;
-  const from = hubZ ?? groundZ ?? stop.mark?.body.groundZ ?? null;
-  const cutFill = from !== null && plan.designZ !== null ? from - plan.designZ : null;
-  const to = plan.road ? gradeWords(plan.road.gradeTo) : heightReferenceWords()[work.body.heightReference];
   return (
     <PoleView
       name={plan.name}
@@ -145,17 +108,7 @@ export function PairedAtPole({ model, more }: { readonly model: PairedWorkModel;
           onWalk={() => void shooting.walk(placeAtGround(plan, groundZ), true)}
         />
       }
-      height={{
-        written: cutFill === null ? null : cutFillWords(cutFill, lengthUnit, work.body.rounding),
-        none: plan.designZ === null ? msg('pole.noDesignHeight') : msg('pole.cutOrFillAfterTheFirstShot'),
-        notes:
-          cutFill === null
-            ? []
-            : [
-                hubZ === null ? msg('pole.fromGround') : msg('pole.fromTheHub'),
-                msg('pole.toDesign', { to, length: units.length(plan.designZ) }),
-              ],
-      }}
+      height={plannedHeight({ work, stop, stands, groundZ, hasHeight: true, isFar, units })}
       due={items}
       asksFirst={null}
       advice={null}

@@ -347,9 +347,7 @@ function LineAtPole({ model }: { readonly model: LinePlaceModel }) {
         written: null,
         none:
           live && live.heightDifference !== null
-            ? msg('structure.againstTheLine2', {
-                heightOff: heightOffWords(live.heightDifference, lengthUnit),
-              }).replace(/^\W+/, '')
+            ? msg('structure.heightFromLine', { heightOff: heightOffWords(live.heightDifference, lengthUnit) })
             : msg('structure.noHeightAgainstTheLine'),
         notes: [],
       }}

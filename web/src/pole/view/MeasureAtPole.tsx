@@ -2,8 +2,7 @@ import type { ReactNode } from 'react';
 import { goodToOf } from '@idle-marker/records';
 import { goodToWords, msg, type WalkingLine } from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
-import { currentLink, useLinkKind } from '../../link/linkStore.ts';
-import { openFieldMenu } from '../../site/fullView.ts';
+import { useLinkKind } from '../../link/linkStore.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { MarkWays } from '../MarkWays.tsx';
 import { useMeasuringDue } from '../useDueItems.tsx';
@@ -12,7 +11,7 @@ import type { PoleAction } from './PoleAction.tsx';
 import type { PoleHeight } from './PoleHeightLine.tsx';
 import { isGone, usePoleReading } from './poleReading.ts';
 import { PoleView, type LesserAction } from './PoleView.tsx';
-import { searchesAside } from './searches.ts';
+import { searchAction, searchesAside } from './searches.ts';
 
 interface MeasureAtPoleProps {
   readonly name: string;
@@ -46,15 +45,9 @@ export function MeasureAtPole({ measuring, action, lesser, more, advice, ...abou
   const chosen: PoleAction =
     shooting.doing !== null
       ? { label: msg('common.cancel'), isOutlined: true, onPress: shooting.cancel }
-      : reading.kind === 'noLink'
-        ? { label: msg('pole.reconnect'), onPress: () => openFieldMenu(true) }
-        : isLost
-          ? {
-              label: msg('pole.search'),
-              notes: [msg('pole.standStill'), msg('pole.prismToTheInstrument')],
-              onPress: () => currentLink()?.search(),
-            }
-          : action;
+      : isLost
+        ? searchAction(reading)
+        : action;
   return (
     <PoleView
       {...about}

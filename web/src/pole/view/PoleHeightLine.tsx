@@ -9,6 +9,8 @@ export interface PoleHeight {
   /** Or the reason that there is none. */
   readonly none: string | null;
   readonly notes: readonly string[];
+  /** It was shot and kept, so that it gets no older with the last reading. */
+  readonly isKept?: boolean;
 }
 
 interface PoleHeightLineProps {

@@ -112,7 +112,11 @@ export function PoleView(props: PoleViewProps) {
         <div className="relative min-h-0 flex-1">{props.board}</div>
         {props.underBoard}
       </div>
-      <PoleHeightLine height={props.height} ageMs={gone ? reading.ageMs : null} unit={props.unit} />
+      <PoleHeightLine
+        height={props.height}
+        ageMs={gone && !props.height?.isKept ? reading.ageMs : null}
+        unit={props.unit}
+      />
       <p className="pole-advice">{props.advice}</p>
       <DueLine items={due} isOpen={shown === 'due'} onOpen={(isOpen) => show(isOpen ? 'due' : null)} />
       <div className="pole-lesser" role="group" aria-label={msg('pole.whatElse')}>

@@ -60,7 +60,7 @@ export const pole: BritishOf<typeof whole> = {
   layoutPoints: 'Setting-out points',
   shootKeepAndGoOn: 'One key: observe, keep if inside, go on (painted or drilled marks)',
   shootAndKeep: 'Observe and keep',
-  oneCarefulShot: 'one averaged reading',
+  oneCarefulShot: 'one careful reading',
   noReadingYet: 'No reading yet: search for the prism, or observe.',
   shotAt: 'reading {shots}, {clockTime}',
   aGroundShotOnly: 'a ground reading only',
