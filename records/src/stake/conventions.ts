@@ -120,6 +120,17 @@ export const stakeStyle = (state: SiteState, work: FactBody<'package'>): StakeSt
 export const stakeOf = (state: SiteState, work: FactBody<'package'>, plan: Plan, set: AsSet | null): WrittenStake =>
   writtenStake(stakeContent(state, work, plan, set), stakeStyle(state, work));
 
+/** The same for a mark that is set, from what it was set as. */
+export function stakeAsSet(
+  state: SiteState,
+  work: FactBody<'package'>,
+  plan: Plan,
+  { at, by, body: { place, hubZ, within } }: Fact<'mark'>,
+): WrittenStake {
+  const setter = state.members.find((member) => member.id === by)?.body.name ?? '';
+  return stakeOf(state, work, plan, { place, hubZ, within, day: at.slice(0, 10), by: setter });
+}
+
 /** Stakes of marks that are not set yet, written but for the figures that a driven hub gives. */
 export function stakesBefore(
   state: SiteState,
@@ -134,17 +145,6 @@ export function stakesBefore(
       return mark === undefined || mark.body.state === 'rough';
     })
     .map((plan) => ({ plan, stake: stakeOf(state, work.body, plan, null) }));
-}
-
-/** The same for a mark that is set, from what it was set as. */
-export function stakeAsSet(
-  state: SiteState,
-  work: FactBody<'package'>,
-  plan: Plan,
-  { at, by, body: { place, hubZ, within } }: Fact<'mark'>,
-): WrittenStake {
-  const setter = state.members.find((member) => member.id === by)?.body.name ?? '';
-  return stakeOf(state, work, plan, { place, hubZ, within, day: at.slice(0, 10), by: setter });
 }
 
 interface StakeSaid {

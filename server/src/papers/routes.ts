@@ -222,13 +222,14 @@ const bookAsked = ({ settings }: SiteState, timeZone: string, progress: Progress
   progress,
 });
 
-/** The marks of a package that are set, all or those that are asked for. */
+/** The package that a paper is asked for. */
 function workOf({ state }: Source, id: string): Fact<'package'> {
   const work = state.packages.find((each) => each.id === id);
   if (!work) throw new ProblemError('MISSING_REFERENCE', msg('papers.thisWorkPackageHasNotArrivedOr'), '/package');
   return work;
 }
 
+/** The marks of a package that are set, all or those that are asked for. */
 function marksOf(source: Source, asked: { readonly package: string; readonly keys?: readonly string[] }) {
   const { state, trust } = source;
   const work = workOf(source, asked.package);
