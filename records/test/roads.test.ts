@@ -15,6 +15,7 @@ import {
   slopeStakeWords,
   stakeTextOf,
   stationReasonWords,
+  transitionWords,
 } from '@idle-marker/words';
 import {
   againstRoad,
@@ -126,6 +127,7 @@ const work = (change: Partial<RoadWork> = {}): RoadWork => ({
   own: [],
   write: (displayed) => shortStation(displayed, style),
   why: (reason) => stationReasonWords(reason, style),
+  transition: (change) => transitionWords(change, 'metre'),
   ...change,
 });
 
@@ -247,6 +249,37 @@ describe('work along a road', () => {
       ok: false,
       error: { code: 'RULE_INCOMPLETE', needs: 'road' },
     });
+  });
+
+  it('tells of a kerb that is let down from which height to which, and keeps what changes one by one', () => {
+    const kerb = {
+      ...BODY.kerbs[0]!,
+      topHeight: [
+        { station: 0, value: 0.12 },
+        { station: 20, value: 0.12 },
+        { station: 22, value: 0.02 },
+        { station: 60, value: 0.02 },
+      ],
+    };
+    const fact = { id: LINE, body: { ...BODY, kerbs: [kerb] } };
+    const list = roadItem(fact as never, made({ kerbs: [kerb] }), work());
+    if (!list.ok) throw new Error(list.error.code);
+    const plans = hubPlans([list.value], 1, 'RK');
+    if (!plans.ok) throw new Error(plans.error.code);
+    const [down, level] = ['RK-0+020', 'RK-0+022'].map((name) => plans.value.find((plan) => plan.name === name)!);
+    expect(down!.road).toMatchObject({
+      why: 'curb height 0.120 m to 0.020 m in the next 2.000 m',
+      reasons: [],
+      displayed: expect.closeTo(20, 9),
+      transitions: [{ kerb: 'kerb', part: 'top', from: 0.12, to: 0.02, over: 2, here: 'begins' }],
+    });
+    expect(level!.road!.why).toBe('curb height 0.120 m to 0.020 m in the last 2.000 m');
+    expect(plans.value.find(({ name }) => name === 'RK-0+048')!.road!.reasons).toEqual([
+      { words: 'high point', term: 'highPoint' },
+    ]);
+    const written = stakeOf(new Story().state, new Story().work().body, down!, null);
+    expect(stakeTextOf(written.faces)).toContain('curb height 0.120 m to 0.020 m in the next 2.000 m');
+    expect(list.value.road!.stations.every(({ displayed }) => displayed !== undefined)).toBe(true);
   });
 
   it('can be asked again, and tells when its road was changed since', () => {

@@ -9,7 +9,7 @@ import type { ReactNode } from 'react';
 import { elementsAlong, type PathCorner } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { hubPlans, returnBetween, returnItem, roadItem, roadOf, type Road } from '@idle-marker/records';
-import { shortStation, stationReasonWords, usualStationFormat } from '@idle-marker/words';
+import { shortStation, stationReasonWords, transitionWords, usualStationFormat } from '@idle-marker/words';
 import { HALL } from '../../records/test/story.ts';
 import { EditControl } from '../src/evidence/EditControl.tsx';
 import {
@@ -327,6 +327,7 @@ describe('kept as it was opened, nothing is said', () => {
       own: [{ station: 31 + odd, offset: 2 + odd }],
       write: (displayed) => shortStation(Number(displayed.toFixed(4)), style),
       why: (reason) => stationReasonWords(reason, style),
+      transition: (change) => transitionWords(change, style.unit),
     });
     if (!along.ok) throw new Error(along.error.code);
     const active = { id: one.body.alignment, fact: one, road };

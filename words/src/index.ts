@@ -40,7 +40,7 @@ export {
   unitAbbreviationWords,
   unitNameWords,
 } from './vocabulary.ts';
-export { angleWords, cutFillWords, hubPlaceWords } from './stakeLines.ts';
+export { angleWords, cutFillWords, hubPlaceWords, leadsToWords, transitionWords } from './stakeLines.ts';
 export {
   otherReadings,
   stakeTextOf,

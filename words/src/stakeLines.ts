@@ -1,4 +1,11 @@
-import { formatLength, type AngleMark, type CornerMeaning, type LengthUnit } from '@idle-marker/core';
+import {
+  formatLength,
+  type AngleMark,
+  type CornerMeaning,
+  type LengthUnit,
+  type TransitionOnStake,
+} from '@idle-marker/core';
+import { english, filled } from './languages/index.ts';
 import { msg } from './message.ts';
 import { isNothing, writtenLength, type Rounding } from './rounding.ts';
 import { stringWords } from './road.ts';
@@ -14,12 +21,36 @@ export function angleWords({ part, toCorner }: AngleMark, unit: LengthUnit): str
   });
 }
 
+/** A kerb that changes its height at a station: from which to which, over what length. */
+export function transitionWords({ part, from, to, over, here }: TransitionOnStake, unit: LengthUnit): string {
+  const { line, term } = english();
+  const length = (metres: number) => `${formatLength(metres, unit, LENGTH_DECIMALS)} ${unitAbbreviationWords()[unit]}`;
+  return filled(line.transition[here], {
+    what: filled(line.transitionOf[part], { term: term.kerbHeight }),
+    from: length(from),
+    to: length(to),
+    length: length(over),
+  });
+}
+
 /** "CUT 0.120" or "FILL 0.332" or "ON GRADE": never a bare sign. */
 export function cutFillWords(cutFill: number | null, unit: LengthUnit, rounding: Rounding = 'finest'): string {
   if (cutFill === null) return msg('stakeLines.noHeight');
   if (isNothing(cutFill, unit, rounding)) return msg('stakeLines.onGrade');
   return `${cutFill > 0 ? 'CUT' : 'FILL'} ${writtenLength(Math.abs(cutFill), unit, rounding)}`;
 }
+
+/** What a mark leads to: the corner with what it means, or the station with the line of the road. */
+export const leadsToWords = ({
+  corner,
+  meaning,
+  string,
+}: {
+  readonly corner: string;
+  readonly meaning: CornerMeaning;
+  /** Along a road. */
+  readonly string: string | null;
+}): string => `${corner}, ${string === null ? meaningWords()[meaning] : stringWords(string)}`;
 
 interface HubPlace {
   readonly offset: number;

@@ -4,12 +4,16 @@ import {
   fitStake,
   heightTerm,
   kerbPartOf,
+  lengthFromMetres,
+  lengthToMetres,
+  openSides,
   stakeSides,
   STAKE_SIDES,
   type FigureRounding,
   type HeightReference,
   type LengthUnit,
   type Metres,
+  type ReasonOnStake,
   type StakeContent,
   type StakeConvention,
   type StakeFaces,
@@ -17,11 +21,13 @@ import {
   type StakeNotice,
   type StakeSide,
   type StakeTerm,
+  type StationFormat,
   type WordOnStake,
   type WrittenLine,
 } from '@idle-marker/core';
 import { msg, worded } from './message.ts';
 import { crewWords, english, filled, type CrewWords } from './languages/index.ts';
+import { shortStation, usualStationFormat } from './road.ts';
 import { asWritten, isNothing, writtenLength } from './rounding.ts';
 import { unitAbbreviationWords } from './vocabulary.ts';
 import { toleranceFigures } from './small.ts';
@@ -29,9 +35,13 @@ import { toleranceFigures } from './small.ts';
 export interface StakeStyle {
   readonly convention: StakeConvention;
   readonly unit: LengthUnit;
+  /** How stations are written here; as is usual for the unit without it. */
+  readonly stations?: StationFormat | undefined;
   /** How finely this crew reads, where that was said for its package. */
   readonly rounding?: FigureRounding | undefined;
 }
+
+const STATION_DECIMALS = { finest: 3, hundredth: 2, tenth: 1 } as const;
 
 const withoutPart = (string: string): string => string.replace(/\.(face|back|flowLine)$/, '');
 
@@ -40,15 +50,41 @@ function termWords(term: StakeTerm, { abbreviate, abbreviations }: StakeConventi
   return (abbreviate && abbreviations.find((each) => each.term === term)?.short) || words.term[term];
 }
 
+/** The short form of a part of a kerb, without the kerb's name. */
+function shortPart(string: string, { abbreviate, abbreviations }: StakeConvention, as: 'partOf' | 'gradeOf') {
+  const part = kerbPartOf(string);
+  if (part === null || !abbreviate) return undefined;
+  // The top at the back has no short form that couldn't be taken for the back itself.
+  const term = as === 'partOf' ? part : { face: 'topOfKerb' as const, back: null, flowLine: 'flowLine' as const }[part];
+  return abbreviations.find((each) => each.term === term)?.short;
+}
+
 /** A line of a road as an offset leads to it, or as a height does: along the face of a kerb that is its top. */
 function stringForm(string: string, convention: StakeConvention, words: CrewWords, as: 'partOf' | 'gradeOf'): string {
   if (string === CENTRELINE) return termWords('centreline', convention, words);
   const part = kerbPartOf(string);
   if (part === null) return string;
-  // The top at the back has no short form that couldn't be taken for the back itself.
-  const term = as === 'partOf' ? part : { face: 'topOfKerb' as const, back: null, flowLine: 'flowLine' as const }[part];
-  const short = convention.abbreviate ? convention.abbreviations.find((each) => each.term === term)?.short : undefined;
+  const short = shortPart(string, convention, as);
   return short ? `${short} ${withoutPart(string)}` : filled(words.line[as][part], { name: withoutPart(string) });
+}
+
+/** The station as finely as offsets are written here; as it is named where how the road counts was not kept. */
+function stationForm(
+  { station, displayed }: Extract<StakeLine, { line: 'station' }>,
+  { unit, stations, rounding, convention }: StakeStyle,
+): string {
+  if (displayed === null) return station;
+  const as = rounding ?? convention.rounding.offset;
+  const decimals = as === 'sixteenth' ? 2 : STATION_DECIMALS[as];
+  const rounded = Number(lengthFromMetres(displayed, unit).toFixed(decimals));
+  return shortStation(lengthToMetres(rounded, unit), { unit, format: stations ?? usualStationFormat(unit) });
+}
+
+/** In English the words say more than the term: which spiral ends where a curve begins. */
+function reasonWords({ words: said, term }: ReasonOnStake, convention: StakeConvention, words: CrewWords): string {
+  if (term === undefined) return said;
+  const short = convention.abbreviate && convention.abbreviations.find((each) => each.term === term)?.short;
+  return short || (words.code === 'en' ? said : words.term[term]);
 }
 
 /** Whether a cut or fill is written as nothing. */
@@ -76,25 +112,46 @@ export function stakeLineWords(line: StakeLine, style: StakeStyle): string {
   const heightOf = ({
     heightReference,
     string,
+    sameKerb,
   }: {
     readonly heightReference: HeightReference;
     readonly string?: string;
-  }) => (string === undefined ? term(heightReference) : stringForm(string, convention, words, 'gradeOf'));
+    readonly sameKerb?: boolean;
+  }) => {
+    if (string === undefined) return term(heightReference);
+    const part = kerbPartOf(string);
+    return sameKerb && convention.abbreviate && part
+      ? (shortPart(string, convention, 'gradeOf') ?? form.gradeHere[part])
+      : stringForm(string, convention, words, 'gradeOf');
+  };
   switch (line.line) {
     case 'offset':
       return line.offset === 0
         ? form.noOffset
         : filled(form.offset, { length: level(line.offset), offset: term('offset') });
     case 'to':
-      return filled(line.on ? form.on : form.to, { to: line.to, what: term(line.meaning) });
+      // A point is its own centre: there is nothing more to say of it.
+      if (line.on && line.meaning === 'centre') return filled(form.onPoint, { to: line.to });
+      return filled(line.on ? form.on : line.beyond ? form.beyond : form.to, {
+        to: line.to,
+        what: term(line.meaning),
+      });
     case 'string':
       return filled(line.on ? form.onLine : form.toLine, {
         what: stringForm(line.string, convention, words, 'partOf'),
       });
     case 'station':
-      return `${line.station} ${line.road}`;
+      return `${stationForm(line, style)} ${line.road}`;
     case 'why':
-      return line.why;
+      return line.reasons.map((each) => reasonWords(each, convention, words)).join(', ');
+    case 'transition':
+      return filled(form.transition[line.here], {
+        what: filled(form.transitionOf[line.part], { term: term('kerbHeight') }),
+        // Rounded as heights are, a dropped kerb would be written as none.
+        from: figure(line.from, rounding === 'sixteenth' ? rounding : 'finest'),
+        to: figure(line.to, rounding === 'sixteenth' ? rounding : 'finest'),
+        length: level(line.over),
+      });
     case 'angle':
       // An offset from two lines that is read as the distance to the corner puts the form too near.
       return line.part === 'inside'
@@ -183,6 +240,7 @@ export function writtenStake(content: StakeContent, style: StakeStyle): WrittenS
   const { faces, notices } = fitStake(
     { front: written('front'), back: written('back'), left: written('left'), right: written('right') },
     style.convention.lath,
+    openSides(style.convention),
   );
   const lines = STAKE_SIDES.flatMap((side) => sides[side].map((each) => each.content));
   return {
@@ -230,11 +288,14 @@ export const otherReadings = (short: string): readonly string[] =>
   alsoReadAs()[short.replace(/[./\s]/g, '').toUpperCase()] ?? [];
 
 /** Terms that a line has a word for. */
-function termsOf(line: StakeLine): StakeTerm[] {
+function termsOf(line: StakeLine, { abbreviate }: StakeConvention): StakeTerm[] {
   if (line.line === 'offset') return ['offset'];
   if (line.line === 'to') return [line.meaning];
   if (line.line === 'hubHeight') return ['hub'];
   if (line.line === 'designHeight') return ['design'];
+  // In full they explain themselves.
+  if (line.line === 'why') return line.reasons.flatMap(({ term }) => (term && abbreviate ? [term] : []));
+  if (line.line === 'transition') return ['kerbHeight'];
   if (line.line === 'string') return [kerbPartOf(line.string)].filter((part) => part !== null);
   if (line.line === 'cut' || line.line === 'fill')
     return [heightTerm(line.heightReference, line.string)].filter((term) => term !== null);
@@ -256,7 +317,7 @@ export function wordsOnStake(content: StakeContent, style: StakeStyle): WordOnSt
   const lines = STAKE_SIDES.flatMap((side) => sides[side].map((each) => each.content));
   const found = lines.flatMap((line): WordOnStake[] => [
     ...(line.line === 'cut' || line.line === 'fill' ? [cutFillWord(line.line, line, style)] : []),
-    ...(line.line === 'offset' && line.offset === 0 ? [] : termsOf(line)).map((term) => ({
+    ...(line.line === 'offset' && line.offset === 0 ? [] : termsOf(line, convention)).map((term) => ({
       word: termWords(term, convention, words),
       means: term,
     })),
@@ -266,7 +327,7 @@ export function wordsOnStake(content: StakeContent, style: StakeStyle): WordOnSt
 
 function ambiguousOn(lines: readonly StakeLine[], convention: StakeConvention): StakeTextNotice[] {
   if (!convention.abbreviate) return [];
-  const used = new Set<StakeTerm>(lines.flatMap(termsOf));
+  const used = new Set<StakeTerm>(lines.flatMap((line) => termsOf(line, convention)));
   return convention.abbreviations.flatMap(({ term, short }) => {
     const meanings = otherReadings(short);
     return used.has(term) && meanings.length > 1

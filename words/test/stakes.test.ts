@@ -3,8 +3,11 @@ import { describe, expect, it } from '@jest/globals';
 import {
   conventionFaults,
   fitStake,
+  openSides,
   roomOn,
+  rowsOf,
   SHIPPED_CONVENTIONS,
+  STATION_TERMS,
   type StakeContent,
   type StakeConvention,
   type StakeReading,
@@ -48,6 +51,17 @@ const KERB: StakeContent = {
   cutFill: 0.128,
   road: { name: 'Landing Road', to: 'left kerb.face', gradeTo: 'left kerb.face', why: 'curve begins' },
   tolerance: { plan: 0.01, height: 0.006 },
+};
+/** A kerb that is let down for a driveway, where a curve begins. */
+const DROPPED: StakeContent = {
+  ...KERB,
+  road: {
+    ...KERB.road!,
+    why: 'curve begins, curb height 0.150 m to 0.025 m in the next 2.000 m',
+    reasons: [{ words: 'curve begins', term: 'curveBegins' }],
+    transitions: [{ kerb: 'left kerb', part: 'top', from: 0.15, to: 0.025, over: 2, here: 'begins' }],
+    displayed: 1040.2536,
+  },
 };
 const SPOT: StakeReading = {
   name: 'TH-B3',
@@ -138,7 +152,8 @@ describe('a stake', () => {
     expect(write(KERB, kerbFace).faces.front.map(({ text }) => text)).toEqual([
       '1.00 O/S',
       'to FACE K left kerb',
-      'CUT 0.13 to TOP K left kerb',
+      // The kerb is named once.
+      'CUT 0.13 to TOP K',
       'curve begins',
     ]);
     const back = { ...KERB, road: { ...KERB.road!, to: 'left kerb.back', gradeTo: 'left kerb.back' } };
@@ -147,6 +162,56 @@ describe('a stake', () => {
         .faces.front.map(({ text }) => text)
         .slice(0, 3),
     ).toEqual(['0+040 Landing Road', '1.00 O/S', 'to BACK K left kerb']);
+  });
+  it('says at a transition from which height to which over what length, whatever heights are rounded to', () => {
+    expect(write(DROPPED, kerbFace).faces.back.map(({ text }) => text)).toContain(
+      'K HT 0.150 to 0.025 in the next 2.00',
+    );
+    expect(stakeTextOf(write(DROPPED, plainWords).faces)).toEqual(
+      expect.arrayContaining(['curve begins', 'curb height 0.150 m to 0.025 m in the next 2.000 m']),
+    );
+    const [change] = DROPPED.road!.transitions!;
+    const at = (part: Partial<typeof change>) => ({
+      ...DROPPED,
+      road: { ...DROPPED.road!, transitions: [{ ...change!, ...part }] },
+    });
+    expect(stakeTextOf(write(at({ here: 'ends', part: 'back' }), plainWords).faces)).toContain(
+      'curb height at the back 0.150 m to 0.025 m in the last 2.000 m',
+    );
+    expect(stakeTextOf(write(at({ here: 'steps', over: 0 }), plainWords).faces)).toContain(
+      'curb height steps from 0.150 m to 0.025 m',
+    );
+  });
+  it('has a short form for what changes in every convention, with one meaning, and the words of its language', () => {
+    for (const convention of Object.values(SHIPPED_CONVENTIONS)) {
+      const forms = STATION_TERMS.map((term) => convention.abbreviations.find((each) => each.term === term)?.short);
+      expect(new Set(forms).size).toBe(STATION_TERMS.length);
+      for (const short of forms) expect(otherReadings(short!)).toEqual([]);
+    }
+    expect(stakeTextOf(write(DROPPED, kerbFace).faces)).toContain('BEG CRV');
+    expect(wordsOnStake(DROPPED, { convention: kerbFace, unit: 'metre' })).toContainEqual({
+      word: 'BEG CRV',
+      means: 'curveBegins',
+    });
+    expect(stakeTextOf(write(DROPPED, { ...plainWords, languages: ['es'] }).faces)).toContain('empieza la curva');
+  });
+  it('gives the station as finely as offsets are written, in the form of the site', () => {
+    expect(stakeTextOf(write(DROPPED, kerbFace).faces)).toContain('1+040.25 Landing Road');
+    expect(stakeTextOf(write(DROPPED, plainWords).faces)).toContain('1+040.254 Landing Road');
+    expect(
+      stakeTextOf(writtenStake(DROPPED, { convention: kerbFace, unit: 'metre', stations: 'hundred' }).faces),
+    ).toContain('10+40.25 Landing Road');
+    // Of what was kept before there is the name alone.
+    expect(stakeTextOf(write(KERB, kerbFace).faces)).toContain('0+040 Landing Road');
+  });
+  it('on a point says no more than that, and beyond the end of a wall says so', () => {
+    const point = { ...HALL, to: 'P1', meaning: 'centre' as const, offset: 0, offsetAsSet: 0 };
+    expect(stakeTextOf(write(point, plainWords).faces)).toContain('on P1');
+    const peg = { ...HALL, to: 'W1', meaning: 'wallCentre' as const, offset: 0.5, offsetAsSet: 0.5, beyond: true };
+    expect(stakeTextOf(write(peg, plainWords).faces).slice(0, 2)).toEqual([
+      '0.500 m offset',
+      'beyond W1, center of wall',
+    ]);
   });
   it('points out what is unusual here', () => {
     const back = { ...KERB, road: { ...KERB.road!, to: 'left kerb.back' } };
@@ -234,14 +299,44 @@ describe('the room on a lath', () => {
       right: [],
     };
     const { faces, notices } = fitStake(sides, small);
-    expect(faces.front.map(({ rows }) => rows)).toEqual([
+    expect(rowsOf(faces.front, small).map((row) => row.map(({ text }) => text))).toEqual([
       ['one two'],
-      ['three', 'four five', 'six'],
+      ['three'],
+      ['four five'],
+      ['six'],
       ['seven'],
       ['eight'],
     ]);
-    expect(faces.right.map(({ text }) => text)).toEqual(['nine ten']);
-    expect(notices).toEqual([{ code: 'MOVED', text: 'nine ten', from: 'front', to: 'right' }]);
+    expect(faces.back.map(({ text }) => text)).toEqual(['nine ten']);
+    expect(notices).toEqual([{ code: 'MOVED', text: 'nine ten', from: 'front', to: 'back' }]);
+  });
+  it('along a lath is shared by several lines, a stroke between them', () => {
+    const along = { ...small, length: 0.31, writing: 'along' as const };
+    expect(roomOn(along)).toEqual({ lines: 3, characters: 37 });
+    const lines = ['one two', 'three four', 'five six seven', 'eight nine ten eleven', 'twelve'].map(line);
+    expect(rowsOf(lines, along).map((row) => row.map(({ text }) => text))).toEqual([
+      ['one two', 'three four', 'five six seven'],
+      ['eight nine ten eleven', 'twelve'],
+    ]);
+    expect(fitStake({ front: lines, back: [], left: [], right: [] }, along).notices).toEqual([]);
+  });
+  it('is not looked for on the edge of a lath or behind a surface, where nothing can be written', () => {
+    const many = Array.from({ length: 8 }, (_, i) => line(`line ${i}`));
+    const sides = { front: many, back: many.slice(0, 6), left: [], right: [] };
+    const lath = fitStake(sides, small, openSides({ carrier: 'lath', sides }));
+    expect(lath.notices.map(({ code }) => code)).toEqual(['NO_ROOM', 'NO_ROOM']);
+    const peg = fitStake(sides, small, openSides({ carrier: 'peg', sides }));
+    expect(peg.notices.map(({ code }) => code)).toEqual(['MOVED', 'MOVED']);
+    expect(openSides({ carrier: 'surface', sides: { ...sides, back: [] } })).toEqual(['front']);
+  });
+  it('is counted for letters that are read at arm’s length in every convention that ships', () => {
+    for (const { lath } of Object.values(SHIPPED_CONVENTIONS)) expect(lath.letterHeight).toBe(0.02);
+    for (const convention of [kerbFace, kerbBack, plainWords, shortForms]) {
+      const { faces, notices } = write(DROPPED, convention);
+      expect(notices.filter(({ code }) => code === 'NO_ROOM' || code === 'WORD_TOO_LONG')).toEqual([]);
+      // What is built from stays in front.
+      expect(faces.front.map(({ part }) => part)).toEqual(expect.arrayContaining(['offset', 'to', 'cutFill']));
+    }
   });
   it('never loses a line, and says what has no room anywhere', () => {
     const many = Array.from({ length: 40 }, (_, i) => line(`line ${i}`));

@@ -45,5 +45,6 @@ export {
   type Template,
   type TemplateError,
 } from './strings.ts';
+export { transitionsAt, type TransitionHere } from './kerbTransitions.ts';
 export { stationList, type StationListError, type StationListRule, type StationReason } from './stationList.ts';
 export { catchGuidance, catchPoint, type CatchGuidance, type CatchOutcome, type SlopeAsked } from './catchPoint.ts';

@@ -32,9 +32,22 @@ export type StakeMarkKind = (typeof STAKE_MARK_KINDS)[number];
 
 export type FigureRounding = 'finest' | 'hundredth' | 'tenth' | 'sixteenth';
 
-/** Things that have a short form: features, parts of a kerb, and what a line of a stake begins with. */
+/** What changes along a road and has a short form on a stake. */
+export const STATION_TERMS = ['curveBegins', 'curveEnds', 'anglePoint', 'gradeBreak', 'highPoint', 'lowPoint'] as const;
+export type StationTerm = (typeof STATION_TERMS)[number];
+
+/** Things that have a short form: features, parts of a kerb, what changes, and what a line of a stake begins with. */
 export type StakeTerm =
-  CornerMeaning | HeightReference | KerbPart | 'offset' | 'hub' | 'design' | 'station' | 'centreline';
+  | CornerMeaning
+  | HeightReference
+  | KerbPart
+  | StationTerm
+  | 'offset'
+  | 'hub'
+  | 'design'
+  | 'station'
+  | 'centreline'
+  | 'kerbHeight';
 export const STAKE_TERMS: readonly StakeTerm[] = [
   'offset',
   'hub',
@@ -58,6 +71,8 @@ export const STAKE_TERMS: readonly StakeTerm[] = [
   'face',
   'back',
   'flowLine',
+  'kerbHeight',
+  ...STATION_TERMS,
 ];
 
 export interface ConventionLine {
@@ -139,6 +154,9 @@ export function conventionFaults(convention: StakeConvention): ConventionFault[]
   return faults;
 }
 
+/** Letters of this height can be read at arm's length by who stands over a stake, metres. */
+export const READABLE_LETTERS: Metres = 0.02;
+
 /** Room between lines and width of a letter as parts of its height, for hand lettering in capitals. */
 const LINE_PITCH = 1.4;
 const LETTER_WIDTH = 0.55;
@@ -158,6 +176,16 @@ export function roomOn({ length, width, inGround, letterHeight, writing }: LathS
     characters: Math.floor(along / (letterHeight * LETTER_WIDTH) + 1e-9),
   };
 }
+
+/**
+ * Sides that take what another has no room for: the edges of a lath and the back of a surface are written on only where
+ * the convention puts something there.
+ */
+export const openSides = ({ carrier, sides }: Pick<StakeConvention, 'carrier' | 'sides'>): readonly StakeSide[] =>
+  STAKE_SIDES.filter(
+    (side) =>
+      carrier === 'peg' || side === 'front' || (carrier === 'lath' && side === 'back') || sides[side].length > 0,
+  );
 
 /** The most that a figure is off by when it is written so, metres. */
 export function roundingStep(rounding: FigureRounding, unit: LengthUnit): Metres {

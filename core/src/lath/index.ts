@@ -1,6 +1,7 @@
 /** How a stake is written and read. */
 export {
   heightTerm,
+  kerbOf,
   kerbPartOf,
   offsetTerm,
   stakeSides,
@@ -8,17 +9,22 @@ export {
   type CornerMeaning,
   type HeightReference,
   type PointOnMark,
+  type ReasonOnStake,
   type StakeContent,
   type StakeLine,
+  type TransitionOnStake,
 } from './stakeText.ts';
 export {
   conventionFaults,
+  openSides,
+  READABLE_LETTERS,
   roomOn,
   roundingStep,
   STAKE_MARK_KINDS,
   STAKE_PARTS,
   STAKE_SIDES,
   STAKE_TERMS,
+  STATION_TERMS,
   type ConventionFault,
   type FigureRounding,
   type StakeConvention,
@@ -26,7 +32,8 @@ export {
   type StakePart,
   type StakeSide,
   type StakeTerm,
+  type StationTerm,
 } from './convention.ts';
 export type { Reach, ReadHeight, StakeReading, WordOnStake } from './reading.ts';
-export { fitStake, type StakeFaces, type StakeNotice, type WrittenLine } from './fit.ts';
+export { fitStake, rowsOf, type StakeFaces, type StakeNotice, type StakeRow, type WrittenLine } from './fit.ts';
 export { SHIPPED_CONVENTIONS, type ShippedConvention } from './shipped.ts';

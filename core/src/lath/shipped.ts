@@ -1,6 +1,7 @@
 /**
  * Conventions to begin with: schools of writing on stakes, of this project's own making. Sites adapt copies of them.
  */
+import { READABLE_LETTERS } from './convention.ts';
 import type { ConventionLine, LathSize, StakeConvention, StakeMarkKind, StakePart, StakeTerm } from './convention.ts';
 
 const line = (part: StakePart, ruled = false): ConventionLine => ({ part, ruled });
@@ -13,10 +14,22 @@ const colours = (ribbon: string, paint: string): StakeConvention['colours'] =>
     paint,
   }));
 
-const TALL: LathSize = { length: 1.2, width: 0.045, inGround: 0.3, letterHeight: 0.01, writing: 'along' };
-const TALL_ACROSS: LathSize = { length: 1.2, width: 0.045, inGround: 0.3, letterHeight: 0.007, writing: 'across' };
-const PEG: LathSize = { length: 0.5, width: 0.05, inGround: 0.25, letterHeight: 0.009, writing: 'across' };
-const FLAT: LathSize = { length: 0.3, width: 0.12, inGround: 0, letterHeight: 0.012, writing: 'across' };
+// Letters that are read at arm's length stand along a lath: across it three of them would fill a row.
+const NARROW: LathSize = { length: 1.2, width: 0.045, inGround: 0.3, letterHeight: READABLE_LETTERS, writing: 'along' };
+const WIDE: LathSize = { ...NARROW, width: 0.09 };
+const PEG: LathSize = { length: 0.6, width: 0.075, inGround: 0.25, letterHeight: READABLE_LETTERS, writing: 'along' };
+const FLAT: LathSize = { length: 0.6, width: 0.3, inGround: 0, letterHeight: READABLE_LETTERS, writing: 'across' };
+
+/** What changes along a road, spelled so that nobody takes the begin of a curve for the back of a kerb. */
+const CHANGES: Partial<Record<StakeTerm, string>> = {
+  curveBegins: 'BEG CRV',
+  curveEnds: 'END CRV',
+  anglePoint: 'ANG PT',
+  gradeBreak: 'GR BRK',
+  highPoint: 'HI PT',
+  lowPoint: 'LO PT',
+  kerbHeight: 'K HT',
+};
 
 const PLAIN: StakeConvention = {
   name: 'Plain words',
@@ -42,11 +55,11 @@ const PLAIN: StakeConvention = {
   onGrade: 'ON GRADE',
   rounding: { offset: 'finest', height: 'finest' },
   offsetFigure: 'asSet',
-  abbreviations: [],
+  abbreviations: short(CHANGES),
   usual: { offsetTo: [], heightTo: [] },
   unusualPaint: 'red',
   facing: 'toItem',
-  lath: { ...TALL, width: 0.09 },
+  lath: WIDE,
   colours: colours('orange', 'white'),
   languages: ['en'],
 };
@@ -60,6 +73,7 @@ const SHORT_FORMS = short({
   topOfKerb: 'TOK',
   subgrade: 'SUBG',
   surface: 'DS',
+  ...CHANGES,
 });
 
 /**
@@ -75,6 +89,7 @@ const KERB = short({
   finishedFloor: 'FFL',
   subgrade: 'SUBG',
   centreline: 'C/L',
+  ...CHANGES,
 });
 
 export const SHIPPED_CONVENTIONS = {
@@ -96,7 +111,7 @@ export const SHIPPED_CONVENTIONS = {
     usual: { offsetTo: ['face'], heightTo: ['topOfKerb'] },
     unusualPaint: 'red',
     facing: 'toItem',
-    lath: TALL_ACROSS,
+    lath: NARROW,
     colours: colours('pink', 'white'),
     languages: ['en', 'es'],
   },
@@ -124,7 +139,7 @@ export const SHIPPED_CONVENTIONS = {
     usual: { offsetTo: ['back'], heightTo: ['back', 'topOfKerb'] },
     unusualPaint: 'blue',
     facing: 'angled',
-    lath: TALL_ACROSS,
+    lath: NARROW,
     colours: colours('pink', 'white'),
     languages: ['en', 'es'],
   },
@@ -152,6 +167,10 @@ export const SHIPPED_CONVENTIONS = {
       subgrade: 'FORM',
       centreline: 'C/L',
       invert: 'INV',
+      ...CHANGES,
+      curveBegins: 'CRV IN',
+      curveEnds: 'CRV OUT',
+      gradeBreak: 'GRAD CH',
     }),
     lath: PEG,
     colours: colours('blue', 'blue'),
@@ -162,9 +181,17 @@ export const SHIPPED_CONVENTIONS = {
     name: 'Building grid',
     sides: {
       front: [line('name', true), line('to'), line('offset'), line('cutFill'), line('also')],
-      back: [line('package'), line('hubHeight'), line('designHeight'), line('tolerance')],
+      back: [
+        line('angle'),
+        line('station'),
+        line('why'),
+        line('package'),
+        line('hubHeight'),
+        line('designHeight'),
+        line('tolerance'),
+      ],
       left: [],
-      right: [line('angle'), line('station'), line('why')],
+      right: [],
     },
     abbreviate: true,
     showUnit: false,
@@ -177,9 +204,10 @@ export const SHIPPED_CONVENTIONS = {
       outsideFace: 'OUT F',
       insideFace: 'IN F',
       wallCentre: 'C WALL',
+      ...CHANGES,
     }),
     usual: { offsetTo: ['gridLine', 'outsideFace'], heightTo: ['finishedFloor'] },
-    lath: { ...TALL, width: 0.09 },
+    lath: WIDE,
     colours: colours('yellow', 'white'),
     languages: ['en', 'es'],
   },

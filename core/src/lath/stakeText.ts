@@ -1,6 +1,14 @@
 /** What is written on a stake, line by line, as data: the words are put to it in one place. */
 import type { Metres } from '../quantity/unit.ts';
-import { STAKE_SIDES, type StakeConvention, type StakePart, type StakeSide, type StakeTerm } from './convention.ts';
+import type { TransitionHere } from '../alignment/kerbTransitions.ts';
+import {
+  STAKE_SIDES,
+  type StakeConvention,
+  type StakePart,
+  type StakeSide,
+  type StakeTerm,
+  type StationTerm,
+} from './convention.ts';
 
 /** Feature that heights are given to; `string` is a line of a road, named at each mark. */
 export type HeightReference =
@@ -25,6 +33,20 @@ export interface AngleMark {
   readonly toCorner: Metres;
 }
 
+/** What changes at a station, in words, and the term that it has a short form by. */
+export interface ReasonOnStake {
+  readonly words: string;
+  readonly term?: StationTerm | undefined;
+}
+
+/** A change of a kerb's height that is met at a station. */
+export interface TransitionOnStake extends Pick<TransitionHere, 'part' | 'from' | 'to' | 'here'> {
+  /** Name of the kerb. */
+  readonly kerb: string;
+  /** Level length of the change along the line; 0 of a step. */
+  readonly over: Metres;
+}
+
 export interface StakeContent {
   readonly name: string;
   /** Level distance from hub to feature, as it was planned. */
@@ -36,6 +58,8 @@ export interface StakeContent {
   /** Name of the corner or line that the offset leads to. */
   readonly to: string;
   readonly meaning: CornerMeaning;
+  /** The hub stands on a line carried on beyond its end. */
+  readonly beyond?: boolean | undefined;
   /** Hub height minus design height: positive cut, negative fill. Null when no height was measured or asked. */
   readonly cutFill: Metres | null;
   readonly heightReference: HeightReference;
@@ -53,6 +77,11 @@ export interface StakeContent {
     readonly to: string;
     readonly gradeTo: string;
     readonly why: string;
+    /** The same one by one, where it was kept so. */
+    readonly reasons?: readonly ReasonOnStake[] | undefined;
+    readonly transitions?: readonly TransitionOnStake[] | undefined;
+    /** The station as the road counts it, where it was kept. */
+    readonly displayed?: Metres | undefined;
     readonly angle?: AngleMark | undefined;
   } | null;
   readonly package: string;
@@ -74,22 +103,32 @@ export type StakeLine =
       readonly to: string;
       readonly meaning: CornerMeaning;
       /** The mark stands on it. */ readonly on: boolean;
+      /** The mark stands on the line carried on, so far beyond it. */ readonly beyond: boolean;
     } & Leading)
   | ({ readonly line: 'string'; readonly string: string; /** The mark stands on it. */ readonly on: boolean } & Leading)
-  | { readonly line: 'station'; readonly station: string; readonly road: string }
-  | { readonly line: 'why'; readonly why: string }
+  | {
+      readonly line: 'station';
+      /** Its name, and how the road counts it where that was kept. */
+      readonly station: string;
+      readonly displayed: Metres | null;
+      readonly road: string;
+    }
+  | { readonly line: 'why'; readonly reasons: readonly ReasonOnStake[] }
+  | ({ readonly line: 'transition' } & TransitionOnStake)
   | ({ readonly line: 'angle' } & AngleMark)
   | ({
       readonly line: 'cut' | 'fill';
       readonly by: Metres;
       readonly heightReference: HeightReference;
       /** The string that it leads to, instead. */ readonly string?: string;
+      /** The offset leads to the same kerb, which is named there. */ readonly sameKerb?: boolean;
     } & Leading)
   /** Cut or fill, to be written once the hub is driven. */
   | ({
       readonly line: 'openCutFill';
       readonly heightReference: HeightReference;
       readonly string?: string;
+      readonly sameKerb?: boolean;
     } & Leading)
   | { readonly line: 'openHub' }
   | { readonly line: 'noHeight' }
@@ -110,6 +149,10 @@ export interface PlacedLine {
 export const kerbPartOf = (string: string): KerbPart | null =>
   (/\.(face|back|flowLine)$/.exec(string)?.[1] as KerbPart | undefined) ?? null;
 
+/** The kerb that a string is a part of; null for any other line. */
+export const kerbOf = (string: string): string | null =>
+  kerbPartOf(string) === null ? null : string.slice(0, string.lastIndexOf('.'));
+
 /** The term by which a convention knows what an offset leads to. */
 export const offsetTerm = ({ meaning, road }: Pick<StakeContent, 'meaning' | 'road'>): StakeTerm | null =>
   road ? kerbPartOf(road.to) : meaning;
@@ -124,17 +167,22 @@ const isUnusual = (term: StakeTerm | null, usual: readonly StakeTerm[]): boolean
   usual.length > 0 && term !== null && !usual.includes(term);
 
 export function stakeLine(
-  part: StakePart,
+  part: Exclude<StakePart, 'why'>,
   content: StakeContent,
   { usual, offsetFigure }: Pick<StakeConvention, 'usual' | 'offsetFigure'>,
 ): StakeLine | null {
   const { road } = content;
   const on = content.offset === 0;
+  const ofString = (string?: string) => {
+    if (string === undefined) return {};
+    const sameKerb = road !== null && kerbOf(string) !== null && kerbOf(string) === kerbOf(road?.to ?? '');
+    return { string, ...(sameKerb ? { sameKerb } : {}) };
+  };
   const heightLine = (cutFill: Metres, heightReference: HeightReference, string?: string): StakeLine => {
     // Whether so little is written as nothing, "on grade", depends on unit and rounding.
     const line = cutFill < 0 ? 'fill' : 'cut';
     const unusual = isUnusual(heightTerm(heightReference, string), usual.heightTo);
-    return { line, by: Math.abs(cutFill), heightReference, unusual, ...(string === undefined ? {} : { string }) };
+    return { line, by: Math.abs(cutFill), heightReference, unusual, ...ofString(string) };
   };
   // Before it is set everything is known but where the hub comes to stand.
   const isOpen = content.set === null && content.hubZ === null && content.designZ !== null;
@@ -142,7 +190,7 @@ export function stakeLine(
     line: 'openCutFill',
     heightReference,
     unusual: isUnusual(heightTerm(heightReference, string), usual.heightTo),
-    ...(string === undefined ? {} : { string }),
+    ...ofString(string),
   });
   switch (part) {
     case 'offset':
@@ -154,14 +202,12 @@ export function stakeLine(
       const unusual = isUnusual(offsetTerm(content), usual.offsetTo);
       return road
         ? { line: 'string', string: road.to, on, unusual }
-        : { line: 'to', to: content.to, meaning: content.meaning, on, unusual };
+        : { line: 'to', to: content.to, meaning: content.meaning, on, beyond: content.beyond ?? false, unusual };
     }
     case 'station':
-      return road ? { line: 'station', station: content.to, road: road.name } : null;
+      return road ? { line: 'station', station: content.to, displayed: road.displayed ?? null, road: road.name } : null;
     case 'angle':
       return road?.angle ? { line: 'angle', ...road.angle } : null;
-    case 'why':
-      return road && road.why !== '' ? { line: 'why', why: road.why } : null;
     case 'cutFill':
       if (isOpen) return open(content.heightReference, road?.gradeTo);
       return content.cutFill === null
@@ -190,6 +236,16 @@ export function stakeLine(
   }
 }
 
+/** What changes at a station: in words, and each change of a kerb on a line of its own. */
+function whyLines({ road }: StakeContent): StakeLine[] {
+  if (!road) return [];
+  const reasons = road.reasons ?? (road.why === '' ? [] : [{ words: road.why }]);
+  return [
+    ...(reasons.length > 0 ? [{ line: 'why' as const, reasons }] : []),
+    ...(road.transitions ?? []).map((each) => ({ line: 'transition' as const, ...each })),
+  ];
+}
+
 /**
  * The lines of each side of a stake, in the order of the convention; parts that there is nothing to say of are left
  * out.
@@ -197,8 +253,10 @@ export function stakeLine(
 export function stakeSides(content: StakeContent, convention: StakeConvention): Record<StakeSide, PlacedLine[]> {
   const placed = (side: StakeSide): PlacedLine[] =>
     convention.sides[side].flatMap(({ part, ruled }) => {
-      const line = stakeLine(part, content, convention);
-      return line ? [{ part, content: line, ruled }] : [];
+      const lines = part === 'why' ? whyLines(content) : [stakeLine(part, content, convention)];
+      return lines.flatMap((line, i) =>
+        line ? [{ part, content: line, ruled: ruled && i === lines.length - 1 }] : [],
+      );
     });
   return Object.fromEntries(STAKE_SIDES.map((side) => [side, placed(side)])) as Record<StakeSide, PlacedLine[]>;
 }

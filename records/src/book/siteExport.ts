@@ -1,7 +1,7 @@
 /** A site's points, lines and sights for other programs. */
 import { angleFromRadians, type TrustResult } from '@idle-marker/core';
 import type { SitePoint } from '@idle-marker/formats';
-import { meaningWords, standingWords, stationNotices } from '@idle-marker/words';
+import { leadsToWords, standingWords, stationNotices } from '@idle-marker/words';
 import { measuredFromStations } from '../proof/hungOn.ts';
 import { readingOf } from '../station/observations.ts';
 import { isOutline } from '../work/packagePlans.ts';
@@ -38,7 +38,7 @@ export function exportedPoints(state: SiteState, trust: TrustResult): SitePoint[
     const root = state.packageRoots.get(each.id)!;
     return each.body.plans.map((plan): SitePoint => {
       const mark = state.marks.get(markKey(root, plan.key));
-      const to = `${plan.corner}, ${meaningWords()[plan.meaning]}`;
+      const to = leadsToWords({ ...plan, string: plan.road?.to ?? null });
       const shared = {
         ...NOTHING,
         name: plan.name,

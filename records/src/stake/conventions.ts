@@ -89,6 +89,7 @@ export function stakeContent(state: SiteState, work: FactBody<'package'>, plan: 
     within: set?.within ?? true,
     to: plan.corner,
     meaning: plan.meaning,
+    beyond: plan.onLine !== null && plan.offset > 0,
     cutFill,
     heightReference,
     hubZ,
@@ -113,6 +114,7 @@ export function stakeContent(state: SiteState, work: FactBody<'package'>, plan: 
 export const stakeStyle = (state: SiteState, work: FactBody<'package'>): StakeStyle => ({
   convention: conventionFor(state, work).convention,
   unit: state.settings.lengthUnit,
+  stations: state.settings.stationFormat ?? undefined,
   rounding: work.rounding,
 });
 

@@ -11,7 +11,7 @@ import {
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { wordsOnStake } from '@idle-marker/words';
-import { conventionFor, offsetAsSet, pointOf, stakeContent } from './conventions.ts';
+import { conventionFor, offsetAsSet, pointOf, stakeContent, stakeStyle } from './conventions.ts';
 import { isOutline } from '../work/packagePlans.ts';
 import type { SiteState } from '../site/state.ts';
 
@@ -89,7 +89,7 @@ export function stakeReading(state: SiteState, work: Package, plan: Plan, mark: 
     facing: convention.facing,
     colours: convention.colours.find((each) => each.kind === (work.markKind ?? 'hubAndLath')) ?? null,
     tolerance: content.tolerance,
-    words: wordsOnStake(content, { convention, unit: state.settings.lengthUnit, rounding: work.rounding }),
+    words: wordsOnStake(content, stakeStyle(state, work)),
     rounding: work.rounding ? { offset: work.rounding, height: work.rounding } : convention.rounding,
   };
 }

@@ -252,12 +252,15 @@ const toCornerOf = ({ angle }: NonNullable<Item['road']>['stations'][number], of
 /** What the mark of a station says of the road. */
 function roadPart(item: Item, road: NonNullable<Item['road']>, i: number, offset: Metres): NonNullable<Plan['road']> {
   const at = road.stations[i]!;
-  const { station, azimuthDeg, why, alsoZ, gradeTo, alsoTo, angle } = at;
+  const { station, azimuthDeg, why, reasons, transitions, displayed, alsoZ, gradeTo, alsoTo, angle } = at;
   return {
     name: item.source,
     station,
     azimuthDeg,
     why,
+    ...(reasons ? { reasons } : {}),
+    ...(transitions ? { transitions } : {}),
+    ...(displayed === undefined ? {} : { displayed }),
     to: road.return ? item.name : road.string,
     gradeTo: gradeTo ?? road.gradeString,
     side: road.side,

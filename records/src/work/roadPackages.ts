@@ -5,6 +5,7 @@ import {
   CENTRELINE,
   ok,
   placeAlong,
+  kerbOf,
   polar,
   RADIANS_PER_DEGREE,
   stationList,
@@ -16,6 +17,8 @@ import {
   type StationListError,
   type StationListRule,
   type StationReason,
+  type StationTerm,
+  transitionsAt,
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { placeOnRoad, roadOf, type Road } from './roads.ts';
@@ -39,7 +42,11 @@ export interface RoadWork {
   /** How stations and reasons are written. */
   readonly write: (displayed: Metres) => string;
   readonly why: (reason: StationReason) => string;
+  readonly transition: (change: StationTransition) => string;
 }
+
+type Station = RoadOptions['stations'][number];
+type StationTransition = NonNullable<Station['transitions']>[number];
 
 /** Nearer than this an offset of its own is meant for the station. */
 const MEANT: Metres = 0.02;
@@ -82,6 +89,58 @@ function standsAt(road: Road, station: Metres, place: PlaceOnString, side: RoadO
   ];
 }
 
+/** The kerbs that strings are parts of, and what of their height changes at a station. */
+const transitionsHere = (road: Road, strings: readonly string[], station: Metres): StationTransition[] =>
+  road.kerbs
+    .filter(({ name }) => strings.some((string) => kerbOf(string) === name))
+    .flatMap((kerb) =>
+      transitionsAt(kerb, station).map(({ part, begin, end, from, to, here }) => ({
+        kerb: kerb.name,
+        part,
+        from,
+        to,
+        over: end - begin,
+        here,
+      })),
+    )
+    .slice(0, MOST_TRANSITIONS);
+
+const MOST_TRANSITIONS = 8;
+
+/** The term that a reason has a short form by. */
+function termOf(reason: StationReason): StationTerm | undefined {
+  if (reason.kind === 'gradeBreak') return 'gradeBreak';
+  if (reason.kind === 'high') return 'highPoint';
+  if (reason.kind === 'low') return 'lowPoint';
+  if (reason.kind !== 'junction') return undefined;
+  const terms: { readonly [K in typeof reason.name]?: StationTerm } = {
+    PC: 'curveBegins',
+    SC: 'curveBegins',
+    PT: 'curveEnds',
+    CS: 'curveEnds',
+    PI: 'anglePoint',
+  };
+  return terms[reason.name];
+}
+
+/** Why a station is marked, once each; that a kerb changes is told by its change. */
+function reasonsHere(
+  because: readonly StationReason[],
+  transitions: readonly StationTransition[],
+  why: RoadWork['why'],
+): NonNullable<Station['reasons']> {
+  const told = because.filter(
+    (reason) =>
+      !isPlain(reason) &&
+      !(reason.kind === 'stringChange' && transitions.some(({ kerb }) => kerb === kerbOf(reason.string))),
+  );
+  const said = told.map((reason) => {
+    const term = termOf(reason);
+    return { words: why(reason), ...(term ? { term } : {}) };
+  });
+  return said.filter(({ words }, i) => said.findIndex((each) => each.words === words) === i);
+}
+
 /** The item of a package: one corner a station, on the string itself. */
 export function roadItem(
   fact: Pick<Fact<'alignment'>, 'id' | 'body'>,
@@ -106,14 +165,14 @@ export function roadItem(
     const z = placeOnRoad(road, { station, string: work.gradeString })?.z ?? null;
     const also = work.alsoString === null ? null : (placeOnRoad(road, { station, string: work.alsoString })?.z ?? null);
     const own = work.own.find((each) => Math.abs(each.station - station) < MEANT);
+    const transitions = transitionsHere(road, strings, station);
+    const reasons = reasonsHere(because, transitions, work.why);
     const shared = {
       station,
-      why: because
-        .filter((reason) => !isPlain(reason))
-        .map(work.why)
-        .filter((words, i, all) => all.indexOf(words) === i)
-        .join(', ')
-        .slice(0, LONGEST_WHY),
+      displayed,
+      why: [...reasons.map(({ words }) => words), ...transitions.map(work.transition)].join(', ').slice(0, LONGEST_WHY),
+      ...(reasons.length > 0 || transitions.length > 0 ? { reasons } : {}),
+      ...(transitions.length > 0 ? { transitions } : {}),
       offset: own?.offset ?? null,
       alsoZ: also,
     };

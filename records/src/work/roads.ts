@@ -23,6 +23,7 @@ import {
   type DesignedSection,
   type GradePoint,
   type Foot,
+  type KerbDefinition,
   type Metres,
   type PlaceAlong,
   type PlaceOnString,
@@ -43,6 +44,7 @@ export interface Road {
   readonly alignment: Alignment;
   readonly profile: Profile | null;
   readonly template: Template;
+  readonly kerbs: readonly KerbDefinition[];
   /** As they were designed, in order. */
   readonly sections: readonly DesignedSection[];
   /** Everything lies so far to the right of its design. */
@@ -136,6 +138,7 @@ function makeRoad(body: RoadParts): Result<Road, RoadError> {
     alignment: alignment.value,
     profile: profile?.value ?? null,
     template: template.value,
+    kerbs: body.kerbs,
     sections,
     shift,
     corridor,

@@ -20,6 +20,7 @@ import {
   shortStation,
   stationListFaultWords,
   stationReasonWords,
+  transitionWords,
   stringWords,
 } from '@idle-marker/words';
 import { heightsOf, useSurfaces } from '../drawings/useSurfaces.ts';
@@ -140,6 +141,7 @@ export function useRoadPackage({
       own: ownRead.value,
       write: (displayed) => shortStation(Number(displayed.toFixed(4)), style),
       why: (reason) => stationReasonWords(reason, style),
+      transition: (change) => transitionWords(change, style.unit),
     });
   }, [rule, ownRead, fact, road, string, gradeString, alsoString, side, style]);
   const made = item?.ok ? item.value : null;

@@ -2,7 +2,7 @@
  * What a crew reads, in one language: a table to be translated, with no code in it. Figures stand in braces; a table
  * that leaves one out, or a key, does not compile or fails its test.
  */
-import type { PointOnMark, StakeConvention, StakeTerm } from '@idle-marker/core';
+import type { PointOnMark, StakeConvention, StakeTerm, TransitionOnStake } from '@idle-marker/core';
 
 export interface CrewWords {
   /** BCP 47. */
@@ -21,10 +21,16 @@ export interface CrewWords {
     readonly offset: string;
     readonly to: string;
     readonly on: string;
+    /** On a point that is nothing but its centre. */
+    readonly onPoint: string;
+    /** On a line carried on beyond its end. */
+    readonly beyond: string;
     readonly toLine: string;
     readonly onLine: string;
     readonly partOf: Readonly<Record<'face' | 'back' | 'flowLine', string>>;
     readonly gradeOf: Readonly<Record<'face' | 'back' | 'flowLine', string>>;
+    /** The same where the kerb was named already. */
+    readonly gradeHere: Readonly<Record<'face' | 'back' | 'flowLine', string>>;
     readonly cutFill: string;
     readonly onGrade: string;
     readonly noHeight: string;
@@ -32,6 +38,9 @@ export interface CrewWords {
     readonly designHeight: string;
     readonly squareBack: string;
     readonly squareAhead: string;
+    /** A change of a kerb's height at the stake; `length` is how long it is along the line. */
+    readonly transition: Readonly<Record<TransitionOnStake['here'], string>>;
+    readonly transitionOf: Readonly<Record<TransitionOnStake['part'], string>>;
     readonly insideAngle: string;
     readonly startsAt: string;
     readonly tolerance: string;

@@ -54,6 +54,8 @@ export const handover = {
   room: 'Room',
   ofLettersASideMmHighIt:
     '{lines, plural, one {# line} other {# lines}} of {characters} letters a side, {letterHeight} mm high, {writing} it',
+  lettersUnderCanNotBeReadStanding:
+    'Letters under {least} mm can’t be read at arm’s length: make them larger, or write along the lath.',
   colours: 'Colors',
   ribbon2: '{ribbon} ribbon',
   paint2: '{paint} paint',

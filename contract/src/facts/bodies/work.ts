@@ -1,5 +1,5 @@
 /** What is to be set, what was set, and what was handed over. */
-import { STAKE_PARTS } from '@idle-marker/core';
+import { STAKE_PARTS, STATION_TERMS } from '@idle-marker/core';
 import type { Static } from '../../schema.ts';
 import { ConventionId, PointOnMarkWord, RoundingWord } from './convention.ts';
 import {
@@ -40,6 +40,35 @@ export const HeightReferenceWord = Words(
 
 /** What a crew wants in the ground or on the slab. */
 export const MarkKindWord = Words('hubAndLath', 'nail', 'paintCross', 'plateLine', 'scribedLine');
+
+/** What there is to say at a station beyond its words: each reason, changes of a kerb, and how the road counts it. */
+const StationSaid = {
+  reasons: Type.Optional(
+    Type.Array(
+      closed({
+        words: Type.String({ minLength: 1, maxLength: 200 }),
+        /** It has a short form by this. */
+        term: Type.Optional(Words(...STATION_TERMS)),
+      }),
+      { maxItems: 40 },
+    ),
+  ),
+  /** Heights over the flow line; `over` is the length along the line. */
+  transitions: Type.Optional(
+    Type.Array(
+      closed({
+        kerb: Name,
+        part: Words('top', 'back'),
+        from: Coordinate,
+        to: Coordinate,
+        over: Type.Number({ minimum: 0 }),
+        here: Words('begins', 'ends', 'steps'),
+      }),
+      { maxItems: 8 },
+    ),
+  ),
+  displayed: Type.Optional(Coordinate),
+};
 
 const StationRule = Type.Unsafe<{
   from: number | null;
@@ -193,6 +222,7 @@ const ItemOptions = {
           angle: Type.Optional(
             closed({ part: AnglePart, deflectionDeg: Type.Number({ minimum: -180, maximum: 180 }) }),
           ),
+          ...StationSaid,
           /** What the heights lead to at this one, where it is something else. */
           gradeTo: Type.Optional(Name),
           alsoTo: Type.Optional(Name),
@@ -253,6 +283,7 @@ export const MarkPlanBody = closed({
       station: Coordinate,
       azimuthDeg: Type.Number({ minimum: -360, maximum: 360 }),
       why: Type.String({ maxLength: 200 }),
+      ...StationSaid,
       to: Name,
       gradeTo: Name,
       side: Words('on', 'left', 'right'),

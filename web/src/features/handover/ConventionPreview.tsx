@@ -1,4 +1,4 @@
-import { roomOn, type StakeConvention } from '@idle-marker/core';
+import { READABLE_LETTERS, roomOn, type StakeConvention } from '@idle-marker/core';
 import {
   msg,
   carrierWords,
@@ -31,7 +31,7 @@ export function ConventionPreview({ convention }: { readonly convention: StakeCo
               <LathPicture
                 faces={faces}
                 carrier={convention.carrier}
-                writing={convention.lath.writing}
+                lath={convention.lath}
                 paint={convention.unusualPaint}
               />
               {notices.map((notice, k) => (
@@ -54,6 +54,11 @@ export function ConventionPreview({ convention }: { readonly convention: StakeCo
             letterHeight: Math.round(convention.lath.letterHeight * 1000),
             writing: convention.lath.writing === 'across' ? 'across' : 'along',
           })}
+          {convention.lath.letterHeight < READABLE_LETTERS && (
+            <p className="font-medium text-ochre">
+              {msg('handover.lettersUnderCanNotBeReadStanding', { least: READABLE_LETTERS * 1000 })}
+            </p>
+          )}
         </dd>
         <dt className="text-ink2">{msg('handover.colours')}</dt>
         <dd>

@@ -6,7 +6,7 @@ import {
   msg,
   allCautions,
   heightReferenceWords,
-  meaningWords,
+  leadsToWords,
   openCautionWords,
   smallLength,
   standingWords,
@@ -236,9 +236,7 @@ const SheetRow = memo(function SheetRow({
             row.name
           )}
         </td>
-        <td className={TD_WORD}>
-          {row.corner}, {meaningWords()[row.meaning]}
-        </td>
+        <td className={TD_WORD}>{leadsToWords({ ...row, string: row.reading?.string ?? null })}</td>
         <td className={TD}>
           {writtenLength(row.reading?.offset ?? row.offset, sheet.lengthUnit, row.reading?.rounding.offset ?? 'finest')}
         </td>

@@ -1,4 +1,11 @@
-import { STAKE_SIDES, type StakeConvention, type StakeFaces, type StakeSide } from '@idle-marker/core';
+import {
+  rowsOf,
+  STAKE_SIDES,
+  type StakeConvention,
+  type StakeFaces,
+  type StakeRow,
+  type StakeSide,
+} from '@idle-marker/core';
 import { msg, worded } from '@idle-marker/words';
 
 const sideNames = worded((): Readonly<Record<StakeSide, string>> => ({
@@ -11,24 +18,21 @@ const sideNames = worded((): Readonly<Record<StakeSide, string>> => ({
 interface LathPictureProps {
   readonly faces: StakeFaces;
   readonly carrier: StakeConvention['carrier'];
-  readonly writing: StakeConvention['lath']['writing'];
+  readonly lath: StakeConvention['lath'];
   readonly paint: string;
 }
 
-const LINE = 23;
-const PAD = 10;
-
 /** The sides of a lath with what is written on each, row for row as it is lettered. */
-export function LathPicture({ faces, carrier, writing, paint }: LathPictureProps) {
+export function LathPicture({ faces, carrier, lath, paint }: LathPictureProps) {
   const sides = STAKE_SIDES.filter((side) => faces[side].length > 0);
   return (
     <div className="flex flex-wrap items-start gap-4">
       {sides.map((side) => (
         <figure key={side} className="min-w-0">
           <Face
-            rows={faces[side].flatMap(rowsOf)}
+            rows={rowsOf(faces[side], lath)}
             carrier={carrier}
-            wide={writing === 'along'}
+            along={lath.writing === 'along'}
             said={`${sideNames()[side]}: ${faces[side].map(({ text }) => text).join('; ')}`}
           />
           <figcaption className="mt-1 text-[13px] text-ink2">
@@ -46,64 +50,44 @@ export function LathPicture({ faces, carrier, writing, paint }: LathPictureProps
   );
 }
 
-interface Row {
-  readonly text: string;
-  readonly ruled: boolean;
-  readonly unusual: boolean;
-}
-
-/** A rule stands below the last row of its line. */
-const rowsOf = ({ rows, ruled, unusual }: StakeFaces['front'][number]): Row[] =>
-  rows.map((text, i) => ({ text, ruled: ruled && i === rows.length - 1, unusual }));
-
 function Face({
   rows,
   carrier,
-  wide,
+  along,
   said,
 }: {
-  readonly rows: readonly Row[];
+  readonly rows: readonly StakeRow[];
   readonly carrier: StakeConvention['carrier'];
-  readonly wide: boolean;
+  readonly along: boolean;
   readonly said: string;
 }) {
-  const longest = Math.max(...rows.map(({ text }) => [...text].length), 6);
-  const width = Math.max(wide ? 150 : 84, longest * 8.4 + 2 * PAD);
-  const tall = rows.length * LINE + 2 * PAD + (carrier === 'surface' ? 0 : 10);
   return (
-    <svg
-      width={width}
-      height={tall + 4}
-      viewBox={`0 0 ${width} ${tall + 4}`}
-      className="h-auto max-w-full"
+    <div
       role="img"
       aria-label={said}
+      className={`inline-block max-w-full border-[1.5px] border-ink py-2 text-[15px] font-semibold ${
+        carrier === 'surface' ? 'bg-sheet text-ink' : 'border-t-8 border-t-(--spruce) bg-(--lath) text-(--on-lath)'
+      } ${along ? 'min-w-40' : 'min-w-24 text-center'}`}
     >
-      <rect
-        x="1"
-        y="2"
-        width={width - 2}
-        height={tall}
-        fill={carrier === 'surface' ? 'var(--sheet)' : 'var(--lath)'}
-        stroke="var(--ink)"
-        strokeWidth="1.5"
-      />
-      {carrier !== 'surface' && <rect x="1" y="2" width={width - 2} height="8" fill="var(--spruce)" />}
-      {rows.map(({ text, ruled, unusual }, i) => {
-        const y = (carrier === 'surface' ? 0 : 8) + PAD + i * LINE + 15;
-        const ink = carrier === 'surface' ? 'var(--ink)' : 'var(--on-lath)';
-        return (
-          <g key={i}>
-            {unusual && (
-              <rect x="5" y={y - 16} width={width - 10} height="21" fill="none" stroke="#8f1d15" strokeWidth="2.5" />
-            )}
-            <text x={width / 2} y={y} textAnchor="middle" fontSize="15" fontWeight="600" fill={ink} className="figures">
-              {text}
-            </text>
-            {ruled && <path d={`M8 ${y + 6}H${width - 8}`} stroke={ink} strokeWidth="1.5" />}
-          </g>
-        );
-      })}
-    </svg>
+      {rows.map((row, i) => (
+        <div key={i} className="flex min-h-6 flex-wrap gap-y-1">
+          {row.map(({ text, ruled, unusual }, k) => (
+            <span key={k} className={`figures grow px-2.5 leading-6 ${strokeOf(along, k > 0, ruled)}`}>
+              <span className={unusual ? 'box-decoration-clone px-1 outline-[2.5px] outline-[#8f1d15]' : ''}>
+                {text}
+              </span>
+            </span>
+          ))}
+        </div>
+      ))}
+    </div>
   );
 }
+
+/** Across a lath a line is drawn below what is ruled; along it a stroke parts one thing from the next. */
+const strokeOf = (along: boolean, follows: boolean, ruled: boolean): string =>
+  along
+    ? `${follows ? 'border-l border-current' : ''} ${ruled ? 'border-r-[3px] border-current' : ''}`
+    : ruled
+      ? 'border-b-[1.5px] border-current'
+      : '';

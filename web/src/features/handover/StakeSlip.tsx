@@ -114,7 +114,7 @@ export function StakeSlip({ work, stop: { plan, mark, standing, report, outdated
         <LathPicture
           faces={written.faces}
           carrier={convention.carrier}
-          writing={convention.lath.writing}
+          lath={convention.lath}
           paint={convention.unusualPaint}
         />
       </div>

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { STAKE_SIDES, type StakeConvention, type StakeFaces } from '@idle-marker/core';
+import { rowsOf, STAKE_SIDES, type StakeConvention, type StakeFaces } from '@idle-marker/core';
 import type { FactBody } from '@idle-marker/contract';
 import { msg, worded } from '@idle-marker/words';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -97,9 +97,9 @@ export function WriteDialog({ name, mark, faces, convention, anew, onClose }: Wr
             className={`figures text-[clamp(34px,9vw,84px)] leading-[1.1] font-semibold break-words ${line.unusual ? 'border-4 border-brick px-3' : ''}`}
             aria-live="polite"
           >
-            {line.rows.map((row, i) => (
+            {rowsOf([line], convention.lath).map(([piece], i) => (
               <span key={i} className="block">
-                {row}
+                {piece!.text}
               </span>
             ))}
           </p>

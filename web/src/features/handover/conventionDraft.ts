@@ -1,6 +1,7 @@
 /** A convention while it is edited: figures as they are typed, parts with their side and order. */
 import {
   conventionFaults,
+  kerbOf,
   STAKE_MARK_KINDS,
   STAKE_PARTS,
   STAKE_SIDES,
@@ -165,7 +166,15 @@ const metricSamples = worded((): readonly StakeContent[] => [
     hubZ: 4.402,
     designZ: 4.274,
     also: null,
-    road: { name: msg('handover.millRoad'), to: 'left kerb.back', gradeTo: 'left kerb.face', why: 'curve begins' },
+    road: {
+      name: msg('handover.millRoad'),
+      to: 'left kerb.back',
+      gradeTo: 'left kerb.face',
+      why: 'curve begins',
+      reasons: [{ words: 'curve begins', term: 'curveBegins' }],
+      transitions: [{ kerb: kerbOf('left kerb.back')!, part: 'top', from: 0.15, to: 0.025, over: 2, here: 'begins' }],
+      displayed: 40,
+    },
     package: msg('handover.kerbHubs'),
     point: 'tack',
     tolerance: { plan: 0.01, height: 0.006 },

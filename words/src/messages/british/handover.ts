@@ -24,6 +24,8 @@ export const handover: BritishOf<typeof whole> = {
   towardWhatIsToBeBuilt: 'Face it towards the work.',
   turnedHalfwayTowardWhatIsToBe: 'Face it halfway towards the work.',
   hallHubs: 'Hall pegs',
+  lettersUnderCanNotBeReadStanding:
+    'Letters under {least} mm can’t be read at arm’s length: make them larger, or write along the stake.',
   kerbHubs: 'Kerb pegs',
   beforeDrivingSays:
     '{before, plural, one {# stake} other {# stakes}} not set yet: everything but the peg and the cut or fill is written, with space for these.',
