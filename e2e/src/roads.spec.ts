@@ -335,12 +335,20 @@ test('a junction return: its points and its radius point, with heights of both r
     dialog.getByRole('group', { name: 'First curb' }),
     dialog.getByRole('group', { name: 'Second curb' }),
   ];
-  await from.getByLabel('Approximate station').fill('0+045');
-  await from.getByLabel('Curb line').selectOption({ label: 'face of left kerb' });
-  await from.getByLabel('Elevations from').selectOption({ label: 'top of left kerb' });
-  await to.getByLabel('Approximate station').fill('0+012');
-  await to.getByLabel('Curb line').selectOption({ label: 'left edge' });
-  await to.getByLabel('Elevations from').selectOption({ label: 'left edge' });
+  // Both curbs are touched on the plan, each near where the return meets it.
+  const plan = dialog.getByRole('img', { name: 'The return as it would lie on the site' });
+  await expect(dialog.getByText('Touch the first curb near where the return begins')).toBeVisible();
+  await plan.scrollIntoViewIfNeeded();
+  await touch(page, plan, { e: 4055, n: 8050.75 });
+  await expect(dialog.getByText('Touch the second curb near where the return ends')).toBeVisible();
+  await touch(page, plan, { e: 4077.3, n: 8063 });
+  await expect(from.getByLabel('Road', { exact: true })).toHaveValue(/./);
+  await expect(from.getByLabel('Curb line')).toHaveValue('left kerb.face');
+  await expect(from.getByLabel('Elevations from').locator('option:checked')).toHaveText('top of left kerb');
+  await expect(to.getByLabel('Curb line')).toHaveValue('left edge');
+  await expect(to.getByLabel('Elevations from')).toHaveValue('left edge');
+  await expect(from.getByLabel('Direction along road')).toHaveValue('up');
+  await expect(to.getByLabel('Direction along road')).toHaveValue('up');
   // The arc of the design, which the drawing shows as the western kerb: 82 degrees to the left on a radius of nine
   // metres.
   await expect(dialog.getByTestId('return-figures')).toContainText('Turns 82°00′00″ to the left; 12.881 m long');

@@ -164,7 +164,7 @@ export async function prove(page: Page, mark: string): Promise<void> {
   await expect(page.getByText(new RegExp(`^${mark} measures`))).toBeVisible({ timeout: 60_000 });
 }
 
-async function walkNear(page: Page): Promise<void> {
+export async function walkNear(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Walk to point' }).click();
   await expect(page.getByText('Walking…')).toBeHidden({ timeout: 60_000 });
 }

@@ -1,7 +1,19 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
-import { enter, expect, hurry, newPackage, noSeriousFault, place, prove, setMark, stored, test } from './site.ts';
+import {
+  enter,
+  expect,
+  hurry,
+  newPackage,
+  noSeriousFault,
+  place,
+  prove,
+  setMark,
+  stored,
+  test,
+  walkNear,
+} from './site.ts';
 import { pdfPieces, textOf } from './pdfText.ts';
 
 test.use({ ownSite: 'structures' });
@@ -171,6 +183,32 @@ test('blocked here: what stands there is said, and the hub goes to another offse
   await stored(page);
   await place(page, 'Field book').click();
   await expect(page.getByText(/GP-12 N blocked: Stack of sheet piles/)).toBeVisible();
+});
+
+test('corners are painted themselves before their hubs, from the same package', async ({ page }) => {
+  await enter(page);
+  await hurry(page);
+  await place(page, 'Mark').click();
+  await page.getByLabel('Work package', { exact: true }).selectOption({ label: 'Ticket hall hubs' });
+  const heading = page.getByRole('heading', { name: /^Ticket hall hubs ·/ });
+  await page.getByLabel('Staking method').selectOption({ label: 'Paint the corners themselves first, then hubs' });
+  const first = (await heading.innerText()).match(/· (\S+)/)![1]!;
+  await expect(page.getByText(/^On \S+ itself, /)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Blocked…/ })).toBeHidden();
+  await walkNear(page);
+  await page
+    .getByRole('button', { name: /^Shoot/ })
+    .last()
+    .click();
+  // Nothing is driven here: the corner is painted, and the next one is gone to.
+  await page.getByRole('button', { name: /^Rough mark/ }).click();
+  await expect(heading).not.toContainText(`· ${first} `);
+  await expect(page.getByText(/^On \S+ itself, /)).toBeVisible();
+  await expect(page.getByRole('table').getByRole('button', { name: first, exact: true })).toBeHidden();
+  // Hubs wait behind the corners, as they were.
+  await page.getByLabel('Staking method').selectOption({ label: 'walk and follow the figures' });
+  await expect(page.getByText(/^Offset hub, /)).toBeVisible();
+  await stored(page);
 });
 
 test('a row of columns: both edges, the width, what to write; and a line read live, with another at once', async ({

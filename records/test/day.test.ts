@@ -7,16 +7,19 @@ import {
   controlSources,
   CONTROL_PACE,
   controlTime,
+  cornerStops,
   cutSheet,
   factsOfOccupation,
   isForPlan,
   isOpen,
+  isRoughCorner,
   keepMoved,
   leftOut,
   likelierMark,
   nextOpen,
   nextSights,
   paceOf,
+  paintedCorners,
   progressOf,
   promiseFor,
   proofAge,
@@ -184,6 +187,29 @@ describe('the round of a package', () => {
       'none',
       'rough',
     ]);
+  });
+
+  it('can paint the corners themselves first, once each, and leaves what is to be set as it is', () => {
+    const { story, work, solution } = day();
+    const hubs = roundOf(story.state, story.trust(), work, null);
+    const before = progressOf(story.state, story.trust());
+    const first = cornerStops(story.state, work, { e: 0, n: 0 });
+    expect(first).toHaveLength(new Set(work.body.plans.map(({ corner }) => corner)).size);
+    const [stop] = first;
+    expect(isRoughCorner(stop!.plan)).toBe(true);
+    expect(work.body.plans.some(isRoughCorner)).toBe(false);
+    expect(stop!.plan).toMatchObject({ place: stop!.plan.design, offset: 0, offFace: null });
+    expect(work.body.plans.map(({ name }) => name)).not.toContain(stop!.plan.name);
+    const painted = story.set(solution, work, stop!.plan, { as: 'rough' });
+    expect(cornerStops(story.state, work, null).map(({ plan }) => plan.key)).toEqual(
+      expect.not.arrayContaining([stop!.plan.key]),
+    );
+    expect(paintedCorners(story.state, work).map(({ id }) => id)).toEqual([painted.id]);
+    // The hubs wait as before, and a corner is nothing that could be handed over.
+    expect(roundOf(story.state, story.trust(), work, null).map(({ mark }) => mark?.id)).toEqual(
+      hubs.map(({ mark }) => mark?.id),
+    );
+    expect(progressOf(story.state, story.trust())).toEqual(before);
   });
 
   it('frees a mark when the obstruction is withdrawn or the mark is moved', () => {

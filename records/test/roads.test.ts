@@ -38,6 +38,8 @@ import {
   placeOnRoad,
   roadItem,
   stakeOf,
+  touchedString,
+  waysRound,
   roadShot,
   roadOf,
   roadOfItem,
@@ -262,7 +264,7 @@ describe('work along a road', () => {
       ],
     };
     const fact = { id: LINE, body: { ...BODY, kerbs: [kerb] } };
-    const list = roadItem(fact as never, made({ kerbs: [kerb] }), work());
+    const list = roadItem(fact, made({ kerbs: [kerb] }), work());
     if (!list.ok) throw new Error(list.error.code);
     const plans = hubPlans([list.value], 1, 'RK');
     if (!plans.ok) throw new Error(plans.error.code);
@@ -515,6 +517,42 @@ describe('kerb returns between two roads', () => {
     const touched = placeOnRoad(side(main, 0, 'up').road, { station: curved.value.end, string: 'left edge' })!;
     expect(planDistance(touched, curved.value.arc.points[4]!)).toBeLessThan(1e-4);
     expect(curved.value.end).toBeGreaterThan(80);
+  });
+
+  it('can be touched on the plan: which string of which road, and which way the return goes', () => {
+    const roads = [side(main, 0, 'up').road, side(laneBody, 0, 'up').road];
+    const near = (road: Road, station: number, beside: number) =>
+      placeOnRoad(road, { station, string: 'left edge', extraOffset: beside })!;
+    for (const [begin, end, ways] of [
+      [15, 12, { from: 'up', to: 'up' }],
+      [5, 40, { from: 'up', to: 'up' }],
+    ] as const) {
+      const first = touchedString(roads, near(roads[0]!, begin, -0.4))!;
+      const second = touchedString(roads, near(roads[1]!, end, 0.3))!;
+      expect([first.road.name, first.string, first.station]).toEqual([
+        'Landing Road',
+        'left edge',
+        expect.closeTo(begin, 6),
+      ]);
+      expect([second.road.name, second.string, second.station]).toEqual([
+        'Slip Lane',
+        'left edge',
+        expect.closeTo(end, 6),
+      ]);
+      expect(waysRound(first, second)).toEqual(ways);
+      // Touched in the other order, it goes round the other way.
+      expect(waysRound(second, first)).toEqual({ from: 'down', to: 'down' });
+      const found = returnBetween(
+        { ...side(main, first.station, 'up'), way: waysRound(first, second)!.from },
+        { ...side(laneBody, second.station, 'up'), way: waysRound(first, second)!.to },
+        6,
+      );
+      expect(found.ok).toBe(true);
+    }
+    expect(touchedString(roads, { e: 0, n: 0 })).toBeNull();
+    expect(
+      waysRound(touchedString(roads, near(roads[0]!, 5, 0))!, touchedString(roads, near(roads[0]!, 15, 0))!),
+    ).toBeNull();
   });
 
   it('become marks with heights that run evenly, and a radius point with the heights of both ends', () => {

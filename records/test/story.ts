@@ -358,14 +358,14 @@ export class Story {
   set(
     solution: AcceptedSolution,
     work: Fact<'package'>,
-    i: number,
+    which: number | FactBody<'package'>['plans'][number],
     {
       as = 'confirmed',
       off = {},
       supersedes = null,
     }: { as?: 'rough' | 'set' | 'confirmed'; off?: Partial<Place>; supersedes?: string | null } = {},
   ): Fact<'mark'> {
-    const plan = work.body.plans[i]!;
+    const plan = typeof which === 'number' ? work.body.plans[which]! : which;
     const place = { e: plan.place.e + (off.e ?? 0), n: plan.place.n + (off.n ?? 0), z: 5.9 + (off.z ?? 0) };
     const target = { kind: 'plan', package: work.id, key: plan.key } as const;
     const purpose = as === 'confirmed' ? 'driven' : 'mark';

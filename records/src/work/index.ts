@@ -18,6 +18,7 @@ export { allSetAnew, setTwice, thisOneStands, twiceAt, type SetTwice } from './s
 export { nearCode } from './nearCode.ts';
 export { placeAtGround, stakeAt } from './setting.ts';
 export { paceOf } from './pace.ts';
+export { cornerStops, isRoughCorner, paintedCorners, roughCorners } from './roughCorners.ts';
 export { isOpen, isOrdered, nextOpen, walkSteps, roundOf, roundRows, type RoundStop } from './round.ts';
 export { controlSources, progressOf, type PackageProgress } from './progress.ts';
 export { familyOf, isProvenControl, markHistory, markTrend, type MarkLook } from './markHistory.ts';
@@ -64,7 +65,7 @@ export {
 } from './roads.ts';
 export { crossCheck, olderRoads, roadItem, roadOfItem, roadWorkOf, type RoadWork } from './roadPackages.ts';
 export { atSlope, designedCatch, hingeAt, slopePlaces, type AtSlope, type RoadSlope } from './slopes.ts';
-export { drawnReturn, returnBetween, returnItem, type ReturnSide } from './kerbReturns.ts';
+export { drawnReturn, returnBetween, returnItem, touchedString, waysRound, type ReturnSide } from './kerbReturns.ts';
 export { affectedByGrid, olderGrids } from './gridEffects.ts';
 export { hindranceFrom, withProofDue } from './roundPlan.ts';
 export { builtCorner, controlCorner, knownPoints, markCorner, type KnownPoints } from './knownPoints.ts';

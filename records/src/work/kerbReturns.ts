@@ -1,7 +1,10 @@
 /** Returns of kerbs where two roads meet: the arc that touches a string of each, its points, and their heights. */
 import {
   againstAlignment,
+  CENTRELINE,
+  crossLines,
   fail,
+  kerbPartOf,
   kerbReturn,
   ok,
   planDistance,
@@ -15,7 +18,7 @@ import {
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { msg, worded } from '@idle-marker/words';
-import { placeOnRoad, type Road } from './roads.ts';
+import { againstRoad, placeOnRoad, type Road } from './roads.ts';
 
 type Item = FactBody<'package'>['items'][number];
 
@@ -51,7 +54,7 @@ const MOST_ROUNDS = 60;
 
 /** The line that touches a string at a station, in the way round the return; null beyond its ends. */
 function tangentAt(
-  { road, string, way }: ReturnSide,
+  { road, string, way }: Pick<ReturnSide, 'road' | 'string' | 'way'>,
   station: Metres,
 ): { readonly from: PlanPoint; readonly to: PlanPoint } | null {
   const { startStation, endStation } = road.alignment;
@@ -59,6 +62,61 @@ function tangentAt(
   const [a, b] = [placeOnRoad(road, { station: low, string }), placeOnRoad(road, { station: high, string })];
   if (!a || !b || planDistance(a, b) < SETTLED) return null;
   return way === 'up' ? { from: a, to: b } : { from: b, to: a };
+}
+
+/** A string that was touched on the plan. */
+export interface TouchedString {
+  readonly road: Road;
+  readonly string: string;
+  /** Without equations. */
+  readonly station: Metres;
+}
+
+/**
+ * The string nearest to a place, of all roads that pass it; the line itself only where a road has no other. Of several
+ * that can't be told apart the face of a kerb is meant.
+ *
+ * @param apart as near to one another as this they can't be told apart, metres
+ */
+export function touchedString(roads: readonly Road[], point: PlanPoint, apart: Metres = 0): TouchedString | null {
+  const found = roads.flatMap((road) => {
+    const { nearest, outside } = againstRoad(road, point);
+    if (outside || !('station' in nearest)) return [];
+    const { station, offset } = nearest;
+    const own = road.template.names.filter((name) => name !== CENTRELINE);
+    return (own.length > 0 ? own : [CENTRELINE]).flatMap((string) => {
+      const place = placeOnRoad(road, { station, string });
+      return place ? [{ road, string, station, away: Math.abs(place.offset - offset) }] : [];
+    });
+  });
+  const least = Math.min(...found.map(({ away }) => away));
+  const near = found.filter(({ away }) => away <= least + apart);
+  const best = near.find(({ string }) => kerbPartOf(string) === 'face') ?? near.find(({ away }) => away === least);
+  return best ? { road: best.road, string: best.string, station: best.station } : null;
+}
+
+/**
+ * Which way along each road the return goes from one touched string to the other: by way of where their tangents cross.
+ * Null where they run alike.
+ */
+export function waysRound(
+  from: TouchedString,
+  to: TouchedString,
+): { readonly from: ReturnSide['way']; readonly to: ReturnSide['way'] } | null {
+  const [first, second] = [
+    tangentAt({ ...from, way: 'up' }, from.station),
+    tangentAt({ ...to, way: 'up' }, to.station),
+  ];
+  if (!first || !second) return null;
+  const crossing = crossLines(first, second);
+  if (crossing?.status !== 'one') return null;
+  const [at] = crossing.points;
+  const goesUp = (line: { readonly from: PlanPoint; readonly to: PlanPoint }, a: PlanPoint, b: PlanPoint): boolean =>
+    (line.to.e - line.from.e) * (b.e - a.e) + (line.to.n - line.from.n) * (b.n - a.n) >= 0;
+  return {
+    from: goesUp(first, first.from, at!) ? 'up' : 'down',
+    to: goesUp(second, at!, second.from) ? 'up' : 'down',
+  };
 }
 
 /**

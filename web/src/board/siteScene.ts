@@ -1,6 +1,6 @@
 /** The site's standing things as a scene: control, design outlines, marks. */
 import type { MarkStanding, Standing } from '@idle-marker/core';
-import { markKey, shapesOf, type ControlMark, type SiteState } from '@idle-marker/records';
+import { markKey, paintedCorners, shapesOf, type ControlMark, type SiteState } from '@idle-marker/records';
 import type { Fact } from '@idle-marker/contract';
 import type { Scene, SceneSymbol, SymbolName } from './scene.ts';
 
@@ -62,8 +62,16 @@ export function marksScene(
 ): Partial<Scene> {
   const roots = state.packageRoots;
   return {
-    symbols: packages.flatMap((each) =>
-      each.body.plans.map((plan): SceneSymbol => {
+    symbols: packages.flatMap((each) => [
+      ...paintedCorners(state, each).map(({ id, body }): SceneSymbol => ({
+        id,
+        at: body.place,
+        symbol: 'rough',
+        label: body.name,
+        ink: 'pencil',
+        pickable: false,
+      })),
+      ...each.body.plans.map((plan): SceneSymbol => {
         const key = markKey(roots.get(each.id)!, plan.key);
         const mark = state.marks.get(key);
         // Said to be gone or hit: whatever its station says, nobody builds from it.
@@ -82,6 +90,6 @@ export function marksScene(
           chosen: key === chosen,
         };
       }),
-    ),
+    ]),
   };
 }

@@ -20,7 +20,8 @@ export function ReturnPackage({
   onClose(): void;
 }) {
   const model = useReturnPackage({ active, work, onClose });
-  const { units, style, from, setFrom, to, setTo, a, b, made, plans, errors, save, scene, fields } = model;
+  const { units, style, from, setFrom, to, setTo, a, b, made, plans, errors, save, scene, fields, picking, touch } =
+    model;
   return (
     <Dialog
       open
@@ -59,8 +60,12 @@ export function ReturnPackage({
           )}
         </div>
         <div className="relative min-h-[300px] border border-ink2">
+          <p className="absolute inset-x-0 top-0 z-10 bg-sheet px-2 py-1 text-[15px]" aria-live="polite">
+            {picking === 'first' ? msg('packages.touchTheFirstCurb') : msg('packages.touchTheSecondCurb')}
+          </p>
           <Board
             scene={scene}
+            onPlace={touch}
             description={msg('packages.theReturnAsItWouldLieOn')}
             fitTo={made ? [...drawnReturn(made, 6), made.arc.radiusPoint, made.arc.intersection] : []}
             fitKey={made ? `${made.begin} ${made.end}` : 'none'}

@@ -1,7 +1,16 @@
 import { useMemo, useState } from 'react';
-import { stationsShown } from '@idle-marker/core';
+import { stationsShown, type Metres, type PlanPoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { drawnReturn, hubPlans, returnBetween, returnItem, type ReturnSide, usualClass } from '@idle-marker/records';
+import {
+  drawnReturn,
+  hubPlans,
+  returnBetween,
+  returnItem,
+  touchedString,
+  waysRound,
+  type ReturnSide,
+  usualClass,
+} from '@idle-marker/records';
 import { msg, gradeWords, outlineErrorWords, readStation, returnFaultWords, stringWords } from '@idle-marker/words';
 import { roadScene } from '../board/roadScene.ts';
 import { joinScenes } from '../board/scene.ts';
@@ -15,6 +24,9 @@ import { usePackageWriting } from './PackageWriting.tsx';
 import { Choice } from '../ui/Field.tsx';
 
 type Package = FactBody<'package'>;
+
+/** Pixels that a finger can't tell apart. */
+const FINGER = 6;
 
 type Way = 'up' | 'down';
 
@@ -80,6 +92,8 @@ export function useReturnPackage({
     way: asked?.return?.way ?? 'up',
   }));
   const [tried, setTried] = useState(false);
+  const [picking, setPicking] = useState<'first' | 'second'>('first');
+  const [picked, setPicked] = useState<ReturnType<typeof touchedString>>(null);
   const sideOf = (draft: DraftSide): ReturnSide | null => {
     const found = roads.find(({ id }) => id === draft.road);
     const station =
@@ -155,6 +169,33 @@ export function useReturnPackage({
       ),
     [roads, style, from.road, to.road, made, plans],
   );
+  /** A string touched on the plan: the first curb, then the second, then the first anew. */
+  const touch = (point: PlanPoint, pixel: Metres) => {
+    const touched = touchedString(
+      roads.map(({ road }) => road),
+      point,
+      FINGER * pixel,
+    );
+    const found = touched && roads.find(({ road }) => road === touched.road);
+    if (!touched || !found) return;
+    const draft = (before: DraftSide): DraftSide => ({
+      ...before,
+      road: found.id,
+      string: touched.string,
+      gradeString: touched.string,
+      station: written(touched.station, typedStation(found.road, Number(touched.station.toFixed(3)), style)),
+    });
+    if (picking === 'first') {
+      setFrom(draft);
+      setPicked(touched);
+      setPicking('second');
+      return;
+    }
+    const ways = picked && waysRound(picked, touched);
+    setTo((before) => ({ ...draft(before), ...(ways ? { way: ways.to } : {}) }));
+    if (ways) setFrom((before) => ({ ...before, way: ways.from }));
+    setPicking('first');
+  };
   const fields = (label: string, draft: DraftSide, change: (next: DraftSide) => void, error: string | null) => {
     const road = roads.find(({ id }) => id === draft.road) ?? active;
     const names = road.road.template.names;
@@ -227,6 +268,8 @@ export function useReturnPackage({
     shown,
     save,
     scene,
+    picking,
+    touch,
     fields,
   };
 }

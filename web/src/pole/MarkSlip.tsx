@@ -1,3 +1,4 @@
+import { isRoughCorner } from '@idle-marker/records';
 import { hubPlaceWords, msg } from '@idle-marker/words';
 import { useUnits } from '../field/useUnits.ts';
 import { Button } from '../ui/Button.tsx';
@@ -18,9 +19,10 @@ export function MarkSlip({ acts, ...about }: MarkSlipProps) {
   const { due, shot, shooting } = staking;
   const { plan, mark } = stop;
   const { busy } = acts;
+  const onCorner = isRoughCorner(plan);
   const stands = due === 'next' || due === 'shootHub';
   useKey('n', busy ? null : round.next);
-  useKey('b', busy ? null : acts.block);
+  useKey('b', busy || onCorner ? null : acts.block);
   useKey(' ', busy || acts.isAsking ? null : acts.act);
   return (
     <Slip
@@ -47,7 +49,7 @@ export function MarkSlip({ acts, ...about }: MarkSlipProps) {
                 {msg('common.skip')}
               </Button>
             )}
-            {!busy && due === 'shoot' && !shot && (
+            {!busy && due === 'shoot' && !shot && !onCorner && (
               <Button hint="B" onClick={acts.block}>
                 {msg('pole.blocked')}
               </Button>
@@ -57,7 +59,9 @@ export function MarkSlip({ acts, ...about }: MarkSlipProps) {
                 {msg('common.setItAnew')}
               </Button>
             )}
-            {!busy && shot && <Button onClick={() => void staking.set('rough')}>{msg('pole.paintIt')}</Button>}
+            {!busy && shot && due !== 'rough' && (
+              <Button onClick={() => void staking.set('rough')}>{msg('pole.paintIt')}</Button>
+            )}
           </span>
           <span className="flex gap-2">
             {!busy && (due === 'set' || due === 'next') && (

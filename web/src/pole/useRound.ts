@@ -2,9 +2,10 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { PlanPoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
-import { isOpen, isOrdered, nextOpen, roundOf, walkSteps, type RoundStop } from '@idle-marker/records';
+import { cornerStops, isOpen, isOrdered, nextOpen, roundOf, walkSteps, type RoundStop } from '@idle-marker/records';
 import { useSite } from '../site/SiteContext.tsx';
 import { inTurns } from '../ui/turns.ts';
+import type { WayOfWorking } from './ways.ts';
 
 export interface Round {
   readonly work: Fact<'package'> | null;
@@ -42,7 +43,7 @@ function useOrdering(work: Fact<'package'> | null, at: PlanPoint | null): boolea
 }
 
 /** Which package is being marked, and at which of its marks one is. A link can name both. */
-export function useRound(): Round {
+export function useRound(way: WayOfWorking = 'follow'): Round {
   const { id, state, trust, inForce } = useSite();
   const [query] = useSearchParams();
   const [packageId, setPackageId] = useState(query.get('package') ?? lastWork.get(id) ?? null);
@@ -67,10 +68,14 @@ export function useRound(): Round {
   const ordering = useOrdering(work, at);
   const stops = useMemo(() => {
     if (!work || ordering) return [];
-    const walked = roundOf(state, trust, work, at);
+    // Corners that are to be painted come before any hub.
+    const walked = [
+      ...(way === 'roughCorners' ? cornerStops(state, work, at) : []),
+      ...roundOf(state, trust, work, at),
+    ];
     const chosen = first.flatMap((each) => walked.find(({ plan }) => plan.key === each) ?? []);
     return [...chosen, ...walked.filter(({ plan }) => !first.includes(plan.key))];
-  }, [state, trust, work, at, ordering, first]);
+  }, [state, trust, work, at, ordering, first, way]);
   const stop = stops.find((each) => each.plan.key === key) ?? stops.find(isOpen) ?? stops[0] ?? null;
   const current = stop?.plan.key ?? null;
   // A mark that is being worked at stays up when setting it makes another the first open one.

@@ -4,6 +4,7 @@ import type { Fact, FactBody } from '@idle-marker/contract';
 import {
   allSetAnew,
   isDriven,
+  isRoughCorner,
   markBody,
   markKey,
   readingOf,
@@ -141,10 +142,12 @@ export function useStaking<S extends ShotPlace>(
     !stop!.outdated &&
     stop!.report === null &&
     stop!.standing !== 'inDoubt';
-  const roughly = way === 'rough' && mark === null && shot !== null && off(shot.stake) <= ROUGHLY;
+  // A corner itself is painted and never driven: digging takes it away.
+  const onCorner = plan !== null && isRoughCorner(plan);
+  const roughly = (onCorner || (way === 'rough' && mark === null)) && shot !== null && off(shot.stake) <= ROUGHLY;
   const due: Due = roughly
     ? 'rough'
-    : shotWithin
+    : shotWithin && !onCorner
       ? 'set'
       : shot || !stands
         ? 'shoot'

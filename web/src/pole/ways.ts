@@ -9,6 +9,7 @@ export const waysOfWorking = worded(
       ['follow', msg('pole.walkAndFollowTheFigures')],
       ['tape', msg('pole.fewShotsThenTheTape')],
       ['rough', msg('pole.paintAllRoughlyFirst')],
+      ['roughCorners', msg('pole.paintTheCornersFirst')],
       ['oneKey', msg('pole.shootKeepAndGoOn')],
     ] as const,
 );

@@ -22,6 +22,8 @@ export const packages = {
   theWayRoundGoes: 'Direction along road',
   upItsStations: 'Up-station',
   downItsStations: 'Down-station',
+  touchTheFirstCurb: 'Touch the first curb near where the return begins',
+  touchTheSecondCurb: 'Touch the second curb near where the return ends',
   firstCurb: 'First curb',
   secondCurb: 'Second curb',
   aKerbReturn: 'New curb return',

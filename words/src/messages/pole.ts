@@ -231,6 +231,7 @@ export const pole = {
   outsideTheTolerance: 'Outside the tolerance',
   walkAndFollowTheFigures: 'walk and follow the figures',
   fewShotsThenTheTape: 'few shots, then the tape',
+  paintTheCornersFirst: 'Paint the corners themselves first, then hubs',
   paintAllRoughlyFirst: 'Paint all first, hubs later',
   giveTheTargetHeight: 'Enter the target height.',
   saveShot: 'Save shot',

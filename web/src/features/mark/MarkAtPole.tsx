@@ -1,5 +1,5 @@
 import { tapeAdvised, WALK_FROM } from '@idle-marker/core';
-import { goodToOf, placeAtGround } from '@idle-marker/records';
+import { goodToOf, isRoughCorner, placeAtGround } from '@idle-marker/records';
 import { goodToWords, hubPlaceWords, msg, moveWords, shotOffWords, tapeWords, walkingLines } from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
 import { useLinked, useLinkKind } from '../../link/linkStore.ts';
@@ -74,17 +74,21 @@ export function MarkAtPole(scene: MarkScene) {
     ...(stands
       ? [{ label: msg('common.setItAnew'), onPress: staking.pull }]
       : [{ label: msg('common.skip'), key: 'n', onPress: round.next }]),
-    due === 'set' || due === 'next'
+    due === 'set' || due === 'next' || due === 'rough'
       ? { label: msg('common.shootAgain'), onPress: () => void staking.shoot() }
       : shot
         ? { label: msg('pole.paintIt'), onPress: () => void staking.set('rough') }
-        : { label: msg('pole.blocked'), key: 'b', onPress: acts.block },
+        : // A corner that is only painted has nothing that could be set elsewhere.
+          { label: msg('pole.blocked'), key: 'b', isDisabled: isRoughCorner(plan), onPress: acts.block },
     { label: msg('common.plan'), key: 'm', isPressed: scene.onPlan, onPress: () => scene.onView(!scene.onPlan) },
   ];
   const lesser =
     isLost && kind === 'simulator'
       ? searchesAside()
-      : plainActions().map((each) => ({ ...each, isDisabled: acts.busy && each.key !== 'm' }));
+      : plainActions().map((each) => ({
+          ...each,
+          isDisabled: each.isDisabled === true || (acts.busy && each.key !== 'm'),
+        }));
 
   const height = plannedHeight({
     work,

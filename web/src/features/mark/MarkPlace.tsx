@@ -24,8 +24,8 @@ const TRAIL = 6;
 export function Place() {
   const { inForce, occupation } = useSite();
   const units = useUnits();
-  const round = useRound();
   const [way, setWay] = useWayOfWorking();
+  const round = useRound(way);
   const staking = useStaking(round, way, useStationSource());
   const [onPlan, setOnPlan] = useState(false);
   const [viewpoint, setViewpoint] = useViewpoint();

@@ -6,6 +6,8 @@ export const packages: BritishOf<typeof whole> = {
   heightsOf: 'Levels from',
   upItsStations: 'Increasing chainage',
   downItsStations: 'Decreasing chainage',
+  touchTheFirstCurb: 'Touch the first kerb near where the radius begins',
+  touchTheSecondCurb: 'Touch the second kerb near where the radius ends',
   firstCurb: 'First kerb',
   secondCurb: 'Second kerb',
   aKerbReturn: 'New radius kerb',

@@ -55,6 +55,7 @@ export const pole: BritishOf<typeof whole> = {
   theReadingHasNoDistanceNothingCan: 'No distance in this reading, so no point can be computed.',
   theShotGivesNoPlace: 'The reading gives no place',
   fewShotsThenTheTape: 'few readings, then the tape',
+  paintTheCornersFirst: 'Paint the corners themselves first, then pegs',
   paintAllRoughlyFirst: 'Paint all first, pegs later',
   saveShot: 'Save reading',
   layoutPoints: 'Setting-out points',
