@@ -102,7 +102,7 @@ test('plan from a receiver, heights from the instrument: begun in order, proved 
   await page.getByRole('button', { name: 'Walk to point' }).click();
   await expect(height).toContainText('– Lock lost: no elevation', { timeout: 30_000 });
   await expect(card(page, 'Lock lost: no elevation')).toBeVisible();
-  await expect(plan).toContainText(/E 4.06[34]\.\d{3}/);
+  await expect(plan).toContainText(/E 4.06[34]\.\d{2}N/);
   await expect(page.getByText(/^The receiver reads/)).toBeHidden();
   await page
     .getByRole('button', { name: /^Shoot/ })
@@ -118,7 +118,19 @@ test('plan from a receiver, heights from the instrument: begun in order, proved 
   await page.getByRole('button', { name: 'Walk to point' }).click();
   await expect(page.getByText('Walking…')).toBeHidden({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Search', exact: true }).click();
-  await expect(height).toContainText(/\d\.\d{3}.*tracking prism/, { timeout: 30_000 });
+  await expect(height).toContainText(/\d\.\d{2,3}.*tracking prism/, { timeout: 30_000 });
+
+  // Along a road the ground is kept as well, told as what it is: both sources stay in sight, no finer than they are.
+  const atThePole = (name: string) =>
+    page.getByRole('navigation', { name: 'What is done at the pole' }).getByRole('link', { name, exact: true });
+  await atThePole('Road').click();
+  await expect(plan).toContainText(/± \d+ mm/);
+  await expect(height).toContainText('tracking prism');
+  await expect(page.getByTestId('road-where')).toContainText(/\d\.\d{2} m (left|right)/);
+  await page.getByText('Measure on alignment').click();
+  await page.getByRole('button', { name: 'Shoot G1 here' }).click();
+  await expect(page.getByRole('row', { name: /G1 ground.*plan by receiver/ })).toBeVisible({ timeout: 60_000 });
+  await atThePole('GNSS').click();
 
   // Without corrections the fix is of yesterday.
   await page.getByLabel('Corrections received').uncheck();
@@ -141,6 +153,7 @@ test('plan from a receiver, heights from the instrument: begun in order, proved 
 
   // The field book tells what was read by which.
   await book.click();
+  await expect(page.getByText(/G1 \(ground\).*, plan by receiver/)).toBeVisible();
   await expect(page.getByText(/plan from receiver Receiver 7 .*antenna 1\.820/)).toBeVisible();
   await expect(page.getByText(/receiver at K2, E [^,]+.*fixed, corrections/)).toBeVisible();
   await stored(page);

@@ -134,7 +134,7 @@ test('hubs behind a kerb: along the spiral and the curve, set, and written with 
   await expect(row('RK-0+150')).toContainText('2.000');
   await expect(row('RK-0+184')).toContainText('curve ends, spiral begins');
   // The dropped kerb: its top lies only 20 mm above the flow line.
-  await expect(row('RK-0+146')).toContainText('face of right kerb changes');
+  await expect(row('RK-0+146')).toContainText('curb height 0.020 m to 0.120 m in the next 2.000 m');
   await noSeriousFault(page);
   await dialog.getByRole('button', { name: 'Make package' }).click();
   await expect(dialog).toBeHidden();

@@ -407,7 +407,7 @@ export class Story {
     const mean = meanPlace(this.state, solution, sights)!;
     return this.say(
       'asBuilt',
-      asBuiltBody(solution, sights, mean, { code: '', against: null, note: '', supersedes: null, ...about }),
+      asBuiltBody(solution.fact, sights, mean, { code: '', against: null, note: '', supersedes: null, ...about }),
     );
   }
 }

@@ -274,8 +274,8 @@ export const gradeText = (grade: number): string =>
   `${grade < 0 ? '−' : grade > 0 ? '+' : ''}${Math.abs(grade * 100).toFixed(2)} %`;
 
 /** To which side of a line something lies: "2.350 m right", "on the line". */
-export function offsetWords(offset: Metres, unit: LengthUnit): string {
-  const figure = formatLength(Math.abs(offset), unit, LENGTH_DECIMALS);
+export function offsetWords(offset: Metres, unit: LengthUnit, decimals = LENGTH_DECIMALS): string {
+  const figure = formatLength(Math.abs(offset), unit, decimals);
   return /[1-9]/.test(figure)
     ? `${figure} ${unitAbbreviationWords()[unit]} ${offset > 0 ? 'right' : 'left'}`
     : msg('roadWords.onTheLine');

@@ -27,6 +27,7 @@ export {
   lengthToMetres,
   parseLength,
   sharedLead,
+  carriedDecimals,
   steadyDigits,
   apartByBlanks,
   twoReadings,

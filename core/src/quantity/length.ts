@@ -151,9 +151,12 @@ export function steadyDigits(text: string, noise: Metres, unit: LengthUnit): num
   const point = text.indexOf('.');
   if (point < 0) return text.length;
   const decimals = text.length - point - 1;
-  const carried = Math.floor(-Math.log10(Math.max(lengthFromMetres(noise, unit) / 2, 1e-12)) + 1e-9);
-  return point + 1 + Math.min(decimals, Math.max(1, carried));
+  return point + 1 + Math.min(decimals, carriedDecimals(noise, unit));
 }
+
+/** Decimals that a figure of this standard deviation carries, one at least: half of it is still told. */
+export const carriedDecimals = (sd: Metres, unit: LengthUnit): number =>
+  Math.max(1, Math.floor(-Math.log10(Math.max(lengthFromMetres(sd, unit) / 2, 1e-12)) + 1e-9));
 
 /** Coordinates from here on are long enough to be shortened, and are shortened by whole multiples of this. */
 const LONG_COORDINATE = 100_000;

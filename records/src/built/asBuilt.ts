@@ -25,8 +25,9 @@ import {
   type SitePoint,
 } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
-import { compareNames, type AcceptedSolution, type SiteState } from '../site/state.ts';
+import { compareNames, type AcceptedSolution, type PairedSolution, type SiteState } from '../site/state.ts';
 import { precisionOf, readingOf, reductionFrom, setupOf, stationOfSolution } from '../station/observations.ts';
+import { keptPlace } from '../station/paired.ts';
 import { ownControlBody } from '../control/ownControl.ts';
 import { isOutline } from '../work/packagePlans.ts';
 import { gridOf } from '../work/siteGrids.ts';
@@ -51,14 +52,32 @@ export function meanPlace(
 ): MeanPlace | null {
   const { body } = solution.occupation;
   const station = stationOfSolution(solution.fact.body.result);
-  const places = sights.flatMap((sight) => {
-    const measured = measurePoint(
-      station,
-      setupOf(body),
-      reduceReading(readingOf(sight.body), precisionOf(body), reductionFrom(state, solution)),
-    );
-    return measured ? [measured] : [];
-  });
+  return meanOf(
+    sights.flatMap((sight) => {
+      const measured = measurePoint(
+        station,
+        setupOf(body),
+        reduceReading(readingOf(sight.body), precisionOf(body), reductionFrom(state, solution)),
+      );
+      return measured ? [measured] : [];
+    }),
+  );
+}
+
+/** The same with plan from a receiver and height from the instrument; null when none has a plan. */
+export const meanPairedPlace = (
+  state: SiteState,
+  paired: PairedSolution,
+  shots: readonly { readonly sight: Fact<'sight'>; readonly position: Fact<'position'> }[],
+): MeanPlace | null =>
+  meanOf(
+    shots.flatMap(({ sight, position }) => {
+      const { plan, height } = keptPlace(state, paired, position, sight);
+      return plan ? [{ e: plan.e, n: plan.n, z: height?.z ?? null }] : [];
+    }),
+  );
+
+function meanOf(places: readonly SitePoint[]): MeanPlace | null {
   if (places.length === 0) return null;
   const mean = (values: readonly number[]) => values.reduce((sum, each) => sum + each, 0) / values.length;
   const heights = places.flatMap(({ z }) => (z === null ? [] : [z]));
@@ -84,14 +103,14 @@ const tenthMm = (metres: Metres | null): number | null => (metres === null ? nul
 
 /** A thing as measured; a later one of the same thing supersedes it. */
 export function asBuiltBody(
-  solution: AcceptedSolution,
+  solution: Fact<'solution'>,
   sights: readonly Fact<'sight'>[],
   { place, spread }: MeanPlace,
-  about: Pick<FactBody<'asBuilt'>, 'name' | 'code' | 'against' | 'note' | 'supersedes'>,
+  about: Pick<FactBody<'asBuilt'>, 'name' | 'code' | 'against' | 'note' | 'supersedes' | 'positions'>,
 ): FactBody<'asBuilt'> {
   return {
     ...about,
-    solution: solution.fact.id,
+    solution: solution.id,
     sights: sights.map(({ id }) => id),
     place,
     spread: { planMm: tenthMm(spread.plan), heightMm: tenthMm(spread.height) },

@@ -137,7 +137,7 @@ export const WORK_FACTS: Kinds<
       return msg('book.measuredENHeight', {
         name,
         code: code ? ` (${code})` : '',
-        againstSaid: againstSaid(fact, book),
+        againstSaid: `${againstSaid(fact, book)}${fact.body.positions ? msg('book.planByReceiver') : ''}`,
         place: book.place(place.e, place.n),
         length3: book.length(place.z),
       });

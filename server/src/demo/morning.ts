@@ -276,7 +276,7 @@ class Player {
     );
     const mean = meanPlace(this.#state, solution, sights);
     if (!mean) throw new Error(`${onto} has no place`);
-    this.#say('asBuilt', asBuiltBody(solution, sights, mean, { ...about, note: '', supersedes: null }), SHOT_MINUTES);
+    this.#say('asBuilt', asBuiltBody(solution.fact, sights, mean, { ...about, note: '', supersedes: null }), SHOT_MINUTES);
   }
 
   /** Both edges of every column along a line, and its lean where it is the last. */

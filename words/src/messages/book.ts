@@ -1,5 +1,6 @@
 /** Messages of book. */
 export const book = {
+  planByReceiver: ', plan by receiver',
   anUnknownMark: 'an unknown mark',
   anUnknownStation: 'an unknown station',
   aFixedDirection: 'a fixed direction',

@@ -83,6 +83,8 @@ export const road = {
   because: 'Reason',
   showAll: 'Show all {value}',
   beforeItsStart: 'before its start',
+  planByReceiver: 'plan by receiver',
+  lockLostNoElevation: 'Lock lost: no elevation',
   beyondItsEnd: 'beyond its end',
   theLineIsCarriedOnStraightHere: 'Extended straight beyond the end: not designed here.',
   nearestIsABendNothingIsSquare: 'Nearest point is an angle point: no perpendicular here.',

@@ -125,6 +125,8 @@ export const AsBuiltBody = closed({
   solution: reference('solution'),
   /** Averaged to the place. */
   sights: Type.Array(reference('sight'), { minItems: 1, maxItems: 50 }),
+  /** Of the same shots, where a receiver gave the plan. */
+  positions: Type.Optional(Type.Array(reference('position'), { minItems: 1, maxItems: 50 })),
   name: Name,
   code: Code,
   place: Place,

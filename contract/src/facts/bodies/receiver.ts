@@ -42,7 +42,7 @@ export const PairingBody = closed({
 export const PositionBody = closed({
   occupation: reference('occupation'),
   pairing: reference('pairing'),
-  purpose: Words('proof', 'mark', 'driven', 'spot'),
+  purpose: Words('proof', 'mark', 'driven', 'spot', 'asBuilt'),
   target: SightTarget,
   sight: reference('sight'),
   /** In coordinates of the site, of its reference point; metres and seconds. */

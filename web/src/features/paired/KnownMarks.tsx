@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Card } from '../../ui/Slip.tsx';
 import { TABLE, TD, TD_WORD, TH, TH_WORD } from '../../ui/table.ts';
 import { clockTime } from '../../ui/time.ts';
-import type { PairedShooting } from './usePairedSource.ts';
+import type { PairedShooting } from '../../pole/usePairedShooting.ts';
 
 interface KnownMarksProps {
   readonly paired: PairedSolution;

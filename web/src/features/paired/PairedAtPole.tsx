@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { NORMAL_95_FACTOR, WALK_FROM } from '@idle-marker/core';
+import { WALK_FROM } from '@idle-marker/core';
 import { pairedDue, placeAtGround } from '@idle-marker/records';
 import {
   hubPlaceWords,
@@ -8,14 +8,13 @@ import {
   pairedDueWords,
   pairFaultWords,
   shotOffWords,
-  smallLength,
   walkingLines,
 } from '@idle-marker/words';
 import { useLinkKind } from '../../link/linkStore.ts';
 import { MarkWays } from '../../pole/MarkWays.tsx';
 import { PolePad } from '../../pole/PolePad.tsx';
 import { MOTION_NOISE } from '../../pole/useLiveStake.ts';
-import { planPromise } from '../../pole/usePaired.ts';
+import { sourcesWords } from '../../pole/usePairedSources.ts';
 import { dueLabel } from '../../pole/useMarkActs.tsx';
 import type { DueItem } from '../../pole/view/DueLine.tsx';
 import type { PoleAction } from '../../pole/view/PoleAction.tsx';
@@ -41,18 +40,8 @@ export function PairedAtPole({ model, more }: { readonly model: PairedWorkModel;
   const reading: PoleReading = isPlanGone
     ? { kind: 'silent', ageMs: null }
     : { kind: kind === 'typed' ? 'typed' : 'following', ageMs: null };
-  const planGood = now && planPromise(now.place);
   const height = now?.place.height ?? null;
-  const sources = [
-    planGood === null ? null : msg('paired.planWithin', { smallLength: smallLength(planGood, lengthUnit) }),
-    height === null
-      ? msg('paired.noHeightNow')
-      : msg('paired.heightWithin', {
-          smallLength: smallLength(NORMAL_95_FACTOR * Math.sqrt(height.variance), lengthUnit),
-        }),
-  ]
-    .filter((each) => each !== null)
-    .join(' · ');
+  const sources = sourcesWords(now, lengthUnit);
   const items: DueItem[] = [];
   const close = () => {
     staking.clear();

@@ -7,7 +7,7 @@ import { MoveHead } from '../../pole/MoveHead.tsx';
 import { PolePad } from '../../pole/PolePad.tsx';
 import { WayBoard } from '../../pole/WayBoard.tsx';
 import { MOTION_NOISE } from '../../pole/useLiveStake.ts';
-import { Sources } from './Sources.tsx';
+import { Sources } from '../../pole/Sources.tsx';
 import { VIEWPOINTS } from './usePairedWork.ts';
 import type { PairedWorkModel } from './usePairedWork.ts';
 

@@ -10,7 +10,8 @@ import { useRound } from '../../pole/useRound.ts';
 import { useStaking } from '../../pole/useStaking.ts';
 import { useViewpoint } from '../../pole/ways.ts';
 import { planPromise, usePairedNow, type PairedSet } from '../../pole/usePaired.ts';
-import { usePairedShooting, usePairedSource } from './usePairedSource.ts';
+import { usePairedShooting } from '../../pole/usePairedShooting.ts';
+import { usePairedSource } from './usePairedSource.ts';
 
 /** The instrument has no place here, so nothing is told as seen from it or toward it. */
 export const VIEWPOINTS: readonly Viewpoint[] = ['alongLine', 'north'];

@@ -57,7 +57,7 @@ export type RoadShot = ReturnType<typeof useRoadShot>;
  * The ground, or what stands there, kept with its station and offset: spot shots, and cross sections point by point.
  */
 export function MeasureHere({ active, measuring, shot: next, onGo }: MeasureHereProps) {
-  const { state, inForce } = useSite();
+  const { state } = useSite();
   const units = useUnits();
   const style = useStationStyle();
   const word = useStationWord();
@@ -74,7 +74,7 @@ export function MeasureHere({ active, measuring, shot: next, onGo }: MeasureHere
           <span className="text-[15px] text-ink2">{msg('road.kept', { measured: measured.length })}</span>
         )}
       </summary>
-      {inForce ? (
+      {measuring.canMeasure ? (
         <>
           <div className="grid grid-cols-3 gap-3">
             <Field
@@ -132,6 +132,9 @@ export function MeasureHere({ active, measuring, shot: next, onGo }: MeasureHere
                   </td>
                   <td className={TD_WORD}>
                     <strong>{each.body.name}</strong> <span className="text-ink2">{each.body.code}</span>
+                    {each.body.positions && (
+                      <span className="block text-[13px] text-ink2">{msg('road.planByReceiver')}</span>
+                    )}
                     {each.body.note !== '' && (
                       <span className="block max-w-[150px] text-[13px] whitespace-normal">{each.body.note}</span>
                     )}
@@ -139,7 +142,7 @@ export function MeasureHere({ active, measuring, shot: next, onGo }: MeasureHere
                   <td className={TD}>
                     {units.length(each.body.place.z)}
                     {over !== null && (
-                      <span className="block text-[13px] text-ink2">
+                      <span className="ml-auto block max-w-[110px] text-[13px] whitespace-normal text-ink2">
                         {overSurfaceWords(over, stringWords(shot.gradeString), units.lengthUnit)}
                       </span>
                     )}

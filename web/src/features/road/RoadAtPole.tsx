@@ -9,6 +9,7 @@ import {
   gradeWords,
   walkingFigures,
   walkingLines,
+  type WalkingFigure,
 } from '@idle-marker/words';
 import { Button } from '../../ui/Button.tsx';
 import { PolePad } from '../../pole/PolePad.tsx';
@@ -17,6 +18,10 @@ import { MeasureAtPole } from '../../pole/view/MeasureAtPole.tsx';
 import { viewChoices, type RoadPlaceModel } from './useRoadPlace.ts';
 import { useHeld } from '../../pole/view/useHeld.ts';
 import { nameOf, RoadBoard, RoadBody } from './RoadParts.tsx';
+
+/** Figures with no more decimals than what gives the place carries. */
+const carried = (figures: readonly WalkingFigure[], decimals: number): readonly WalkingFigure[] =>
+  figures.filter(({ figure }) => (/\.(\d+)$/.exec(figure)?.[1]?.length ?? 0) <= decimals);
 
 /** Nearer than this to a station the pole is held. */
 const WITHIN: Metres = 0.005;
@@ -74,10 +79,12 @@ export function RoadAtPole({ model }: { readonly model: RoadPlaceModel }) {
                   way: word,
                   figures:
                     'station' in nearest
-                      ? [3, 2, 1, 0].map((decimals) => ({
-                          figure: stationText(nearest.displayed, style, decimals),
-                          unit: '',
-                        }))
+                      ? [3, 2, 1, 0]
+                          .filter((each) => each <= model.decimals)
+                          .map((decimals) => ({
+                            figure: stationText(nearest.displayed, style, decimals),
+                            unit: '',
+                          }))
                       : walkingFigures(nearest.extension, lengthUnit),
                 },
                 {
@@ -85,7 +92,7 @@ export function RoadAtPole({ model }: { readonly model: RoadPlaceModel }) {
                   way:
                     offsetWords(nearest.offset, lengthUnit).split(' ').slice(1).join(' ') ||
                     msg('guidance.nothingToGo'),
-                  figures: walkingFigures(nearest.offset, lengthUnit),
+                  figures: carried(walkingFigures(nearest.offset, lengthUnit), model.decimals),
                 },
               ]
       }
@@ -103,13 +110,15 @@ export function RoadAtPole({ model }: { readonly model: RoadPlaceModel }) {
       height={{
         written: cutFill === null ? null : cutFillWords(cutFill, lengthUnit),
         none:
-          station === null
-            ? noHeightHere().beyondLine
-            : designZ === null
-              ? road.profile
-                ? noHeightHere().beyondProfile
-                : noHeightHere().noProfile
-              : msg('pole.cutOrFillAfterTheFirstShot'),
+          model.lost !== null
+            ? model.lost
+            : station === null
+              ? noHeightHere().beyondLine
+              : designZ === null
+                ? road.profile
+                  ? noHeightHere().beyondProfile
+                  : noHeightHere().noProfile
+                : msg('pole.cutOrFillAfterTheFirstShot'),
         notes:
           cutFill === null
             ? []
@@ -128,7 +137,7 @@ export function RoadAtPole({ model }: { readonly model: RoadPlaceModel }) {
       action={{
         label: msg('road.shootHere', { wanted: shot.wanted || 'it' }),
         notes: [shot.code],
-        isDisabled: shot.wanted === '' || shot.taken || model.inForce === null,
+        isDisabled: shot.wanted === '' || shot.taken || !measuring.canMeasure,
         onPress: () => void shot.take(),
       }}
       more={

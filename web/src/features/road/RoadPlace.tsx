@@ -9,6 +9,7 @@ import {
   stationText,
   gradeWords,
 } from '@idle-marker/words';
+import { Sources } from '../../pole/Sources.tsx';
 import { TypedReading } from '../../pole/TypedReading.tsx';
 import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -51,6 +52,9 @@ export function Place() {
     against,
     station,
     surface,
+    sources,
+    decimals,
+    lost,
   } = model;
   if (roads.length === 0)
     return (
@@ -87,6 +91,7 @@ export function Place() {
           aria-label={msg('road.alongTheRoad')}
         >
           <ShiftBadge fact={active.fact} />
+          {subject === POLE && sources && <Sources now={sources} />}
           <div className="min-h-[132px] border-b border-ink px-6 py-3 max-lg:min-h-0 max-lg:px-4" aria-live="polite">
             <p className="flex flex-wrap items-center gap-x-4 text-[15px] text-ink2">
               <strong className="text-ink">{road.name}</strong>
@@ -123,12 +128,15 @@ export function Place() {
               style={style}
               noise={noise}
               stale={subject === POLE && stale}
+              decimals={decimals}
               waiting={subject === POLE ? msg('common.searchForThePoleOrShoot') : msg('road.giveAPlace')}
             />
             {fields.has('coordinates') && at && (
               <p className="figures text-[15px]" data-testid="road-coordinates">
                 {msg('common.height3', {
-                  axes: units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(at[axis])}`).join(', '),
+                  axes: units.axes
+                    .map((axis) => `${axis.toUpperCase()} ${units.length(at[axis], decimals)}`)
+                    .join(', '),
                   length: units.length(at.z),
                 })}
               </p>
@@ -137,6 +145,7 @@ export function Place() {
               <p className="text-[17px] leading-snug" data-testid="road-height">
                 {against.on && shapeWords(against.on.kind, against.on.curvature, units.lengthUnit)}
                 {against.on && '; '}
+                {lost && <strong className="text-brick">{lost}; </strong>}
                 {station === null ? (
                   <span className="text-ochre">{noHeightHere().beyondLine}</span>
                 ) : designZ === null ? (

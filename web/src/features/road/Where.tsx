@@ -21,15 +21,16 @@ interface WhereProps {
   readonly style: StationStyle;
   readonly noise: number;
   readonly stale: boolean;
+  readonly decimals: number;
   readonly waiting: string;
 }
 
 /** The large sentence: station and offset, or how far beyond the end. */
-export function Where({ against, road, style, noise, stale, waiting }: WhereProps) {
+export function Where({ against, road, style, noise, stale, decimals, waiting }: WhereProps) {
   const units = useUnits();
   if (!against) return <p className="text-[24px] font-semibold">{waiting}</p>;
   const { nearest } = against;
-  const side = offsetWords(nearest.offset, units.lengthUnit);
+  const side = offsetWords(nearest.offset, units.lengthUnit, decimals);
   const [figure, ...rest] = side.split(' ');
   const large = `figures text-[33px] leading-tight font-semibold max-lg:text-[24px] ${stale ? 'text-ink2' : ''}`;
   const region =
@@ -41,13 +42,13 @@ export function Where({ against, road, style, noise, stale, waiting }: WhereProp
       <p className={large} data-testid="road-where">
         {'station' in nearest ? (
           <>
-            <Steady text={stationText(nearest.displayed, style)} noise={noise} unit={units.lengthUnit} />{' '}
+            <Steady text={stationText(nearest.displayed, style, decimals)} noise={noise} unit={units.lengthUnit} />{' '}
             <span className="text-ink2">·</span>{' '}
           </>
         ) : (
           <>
-            <Steady text={units.length(nearest.extension)} noise={noise} unit={units.lengthUnit} /> {units.unit}{' '}
-            {nearest.status === 'beyondStart' ? msg('road.beforeItsStart') : msg('road.beyondItsEnd')}{' '}
+            <Steady text={units.length(nearest.extension, decimals)} noise={noise} unit={units.lengthUnit} />{' '}
+            {units.unit} {nearest.status === 'beyondStart' ? msg('road.beforeItsStart') : msg('road.beyondItsEnd')}{' '}
             <span className="text-ink2">·</span>{' '}
           </>
         )}

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
-import { type Metres, type PlanPoint, type SitePoint } from '@idle-marker/core';
+import { carriedDecimals, type Metres, type PlanPoint, type SitePoint } from '@idle-marker/core';
 import { againstRoad, measuredAlong } from '@idle-marker/records';
-import { msg, worded } from '@idle-marker/words';
+import { LENGTH_DECIMALS, msg, worded } from '@idle-marker/words';
 import { useUnderlay } from '../../drawings/useDrawings.ts';
 import { useSurfaces } from '../../drawings/useSurfaces.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -10,6 +10,7 @@ import { useRemembered } from '../../site/useRemembered.ts';
 import { lengthDraft, lengthOf, type Draft } from '../../field/draft.ts';
 import { useUnits } from '../../field/useUnits.ts';
 import { usePolePlace } from '../../pole/usePolePlace.ts';
+import { usePairedSources } from '../../pole/usePairedSources.ts';
 import { useMeasuring } from '../../pole/useMeasuring.ts';
 import { useIsCarried } from '../../pole/view/hand.ts';
 import { useRoadShot } from './MeasureHere.tsx';
@@ -63,6 +64,7 @@ export function useRoadPlace() {
   const [view, setView] = useRemembered<View>('road view', 'plan');
   const [surfaceChoice, setSurface] = useRemembered('road surface', NO_SURFACE);
   const { place: pole, stale } = usePolePlace();
+  const sources = usePairedSources();
   const measuring = useMeasuring();
   const { shooting } = measuring;
   const measured = useMemo(() => (active ? measuredAlong(state, active.id) : []), [state, active]);
@@ -113,6 +115,17 @@ export function useRoadPlace() {
     surfaceChoice,
     setSurface,
     pole,
+    sources,
+    // As fine as what gives the place: of a pole in motion the last digits are dimmed besides.
+    decimals:
+      sources && subject === POLE && pole
+        ? Math.min(LENGTH_DECIMALS, carriedDecimals(Math.sqrt((pole.plan.ee + pole.plan.nn) / 2), units.lengthUnit))
+        : LENGTH_DECIMALS,
+    /** Why there is no height under the pole, in words; null while there is one. */
+    lost:
+      subject === POLE && sources && sources.place.height === null && sources.link.lock !== 'locked'
+        ? msg('road.lockLostNoElevation')
+        : null,
     stale,
     measuring,
     shooting,

@@ -6,6 +6,7 @@ import { useLinkKind } from '../../link/linkStore.ts';
 import { useSite } from '../../site/SiteContext.tsx';
 import { MarkWays } from '../MarkWays.tsx';
 import { useMeasuringDue } from '../useDueItems.tsx';
+import { sourcesWords, usePairedSources } from '../usePairedSources.ts';
 import type { Measuring } from '../useMeasuring.ts';
 import type { PoleAction } from './PoleAction.tsx';
 import type { PoleHeight } from './PoleHeightLine.tsx';
@@ -40,6 +41,7 @@ export function MeasureAtPole({ measuring, action, lesser, more, advice, ...abou
   const kind = useLinkKind();
   const reading = usePoleReading();
   const due = useMeasuringDue(measuring);
+  const sources = usePairedSources();
   const { shooting, remark } = measuring;
   const isLost = isGone(reading);
   const chosen: PoleAction =
@@ -55,7 +57,7 @@ export function MeasureAtPole({ measuring, action, lesser, more, advice, ...abou
       noise={about.noise ?? 0}
       unit={units.lengthUnit}
       reading={reading}
-      doing={shooting.doing}
+      doing={shooting.doing ?? (sources && sourcesWords(sources, units.lengthUnit))}
       station={
         inForce &&
         msg('pole.stationGood', {

@@ -2,6 +2,7 @@ import type { BritishOf } from './britishOf.ts';
 import type { road as whole } from '../road.ts';
 
 export const road: BritishOf<typeof whole> = {
+  lockLostNoElevation: 'Lock lost: no level',
   shootHere: 'Observe {wanted} here',
   stationTheInstrumentThenTheGroundCan:
     'Station the instrument, then the ground can be kept with its chainage and offset.',

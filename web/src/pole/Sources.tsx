@@ -1,8 +1,8 @@
-import { NORMAL_95_FACTOR } from '@idle-marker/core';
-import { msg, fixWords, heightsWords, smallLength, worded } from '@idle-marker/words';
-import { useUnits } from '../../field/useUnits.ts';
-import { planPromise, type PairedNow } from '../../pole/usePaired.ts';
-import type { LinkState } from '../../link/instrumentLink.ts';
+import { carriedDecimals, NORMAL_95_FACTOR } from '@idle-marker/core';
+import { LENGTH_DECIMALS, msg, fixWords, heightsWords, smallLength, worded } from '@idle-marker/words';
+import { useUnits } from '../field/useUnits.ts';
+import { planPromise, type PairedNow } from './usePaired.ts';
+import type { LinkState } from '../link/instrumentLink.ts';
 
 const lockWords = worded(
   () =>
@@ -53,6 +53,8 @@ export function Sources({ now: { place, faults, link } }: { readonly now: Paired
   const units = useUnits();
   const { receiver } = link;
   const small = (variance: number) => smallLength(NORMAL_95_FACTOR * Math.sqrt(variance), units.lengthUnit);
+  const carried = (variance: number) =>
+    Math.min(LENGTH_DECIMALS, carriedDecimals(Math.sqrt(variance), units.lengthUnit));
   const planBad = faults.some(({ code }) =>
     ['NO_RECEIVER', 'NOT_FIXED', 'CORRECTIONS_OLD', 'COMPENSATING', 'NOT_PLUMB'].includes(code),
   );
@@ -81,7 +83,12 @@ export function Sources({ now: { place, faults, link } }: { readonly now: Paired
         <Source
           part={msg('common.plan')}
           from="receiver"
-          figure={place.plan && units.axes.map((axis) => `${axis.toUpperCase()} ${units.length(place.plan![axis])}`)}
+          figure={
+            place.plan &&
+            units.axes.map(
+              (axis) => `${axis.toUpperCase()} ${units.length(place.plan![axis], carried(place.plan!.covariance.ee))}`,
+            )
+          }
           precision={place.plan && smallLength(planPromise(place)!, units.lengthUnit)}
           words={state}
           good={!planBad}
@@ -89,7 +96,7 @@ export function Sources({ now: { place, faults, link } }: { readonly now: Paired
         <Source
           part={msg('common.height')}
           from="instrument"
-          figure={place.height && [units.length(place.height.z)]}
+          figure={place.height && [units.length(place.height.z, carried(place.height.variance))]}
           precision={place.height && small(place.height.variance)}
           words={
             link.kind === 'typed'
