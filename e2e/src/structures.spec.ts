@@ -208,6 +208,21 @@ test('corners are painted themselves before their hubs, from the same package', 
   // Hubs wait behind the corners, as they were.
   await page.getByLabel('Staking method').selectOption({ label: 'walk and follow the figures' });
   await expect(page.getByText(/^Offset hub, /)).toBeVisible();
+
+  // A point put in measurements where one stands: compared with what is listed, and gone to, with no package made first.
+  await page.getByRole('button', { name: 'Point by measurements…' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Point by measurements' });
+  await dialog.getByLabel('Method').selectOption('direction');
+  await dialog.getByLabel('From point').selectOption('control K2');
+  await dialog.getByLabel('Azimuth', { exact: true }).fill('0');
+  await dialog.getByLabel('Horizontal distance').fill('0.3');
+  await dialog.getByLabel('Elevation', { exact: true }).selectOption('difference');
+  await dialog.getByRole('textbox', { name: 'Difference in elevation' }).fill('0.25');
+  await expect(dialog.getByTestId('compared')).toHaveText('K2 as listed is 0.300 m to the south, 0.250 m lower.');
+  await dialog.getByLabel('Point name').fill('Post');
+  await dialog.getByRole('button', { name: 'Stake it out' }).click();
+  await expect(page.getByRole('heading', { name: /· SP-Post/ })).toBeVisible();
+  await expect(page.getByText('On Post itself, center')).toBeVisible();
   await stored(page);
 });
 

@@ -1,5 +1,5 @@
 /** Distances between the marks of a sketch: which are worth drawing, and where their figures find room. */
-import { planDistance, type LengthUnit, type Metres } from '@idle-marker/core';
+import { planDistance, type LengthUnit, type Metres, type PlanPoint } from '@idle-marker/core';
 import type { CutSheet } from '@idle-marker/records';
 import { writtenLength } from '@idle-marker/words';
 import type { Board } from './board.ts';
@@ -61,20 +61,32 @@ export function dimensionsOf(rows: readonly Row[]): {
   return { near, across };
 }
 
-/** The level distance between two marks as set, written along the line between them. */
+/** A level distance, and what is written of it along the line between the two places. */
+export interface Dimension {
+  readonly from: PlanPoint;
+  readonly to: PlanPoint;
+  readonly words: string;
+}
+
+/** Between two marks as set. */
+export const betweenMarks = ([a, b]: readonly [Row, Row], unit: LengthUnit): Dimension => ({
+  from: a.place,
+  to: b.place,
+  words: writtenLength(planDistance(a.place, b.place), unit, 'finest'),
+});
+
+/** A distance written along its line, with the line to both sides of the figure. */
 export function drawDimension(
   items: SceneItem[],
-  [a, b]: readonly [Row, Row],
-  unit: LengthUnit,
+  { from: a, to: b, words }: Dimension,
   { frame, x, y }: Board,
   { taken, words: labels }: { readonly taken: Taken; readonly words: Taken },
   measure: Measure,
   kind: 'near' | 'across',
 ): void {
-  const [ax, ay, bx, by] = [x(a.place), y(a.place), x(b.place), y(b.place)];
+  const [ax, ay, bx, by] = [x(a), y(a), x(b), y(b)];
   const drawn = Math.hypot(bx - ax, by - ay);
   if (drawn < SHORTEST_DIMENSION) return;
-  const words = writtenLength(planDistance(a.place, b.place), unit, 'finest');
   const w = measure(words, SMALL, 'regular');
   const slope = (Math.atan2(by - ay, bx - ax) * 180) / Math.PI;
   const turn = slope > 90 ? slope - 180 : slope <= -90 ? slope + 180 : slope;

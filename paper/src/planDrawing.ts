@@ -4,7 +4,7 @@ import type { CutSheet } from '@idle-marker/records';
 import { msg, cutFillWords, writtenLength } from '@idle-marker/words';
 import type { Board } from './board.ts';
 import { clipped } from './clip.ts';
-import { dimensionsOf, drawDimension } from './dimensions.ts';
+import { betweenMarks, dimensionsOf, drawDimension } from './dimensions.ts';
 import { isInside, placeLabel, Taken } from './labels.ts';
 import { box, LABEL, path, SMALL, text, type Measure, type SceneItem } from './scene.ts';
 import type { SketchOptions } from './sketchOptions.ts';
@@ -92,8 +92,16 @@ export function* planSteps(
     yield ++done / of;
   }
   for (const { pair, kind } of dimensions) {
-    drawDimension(items, pair, sheet.lengthUnit, board, drawing, measure, kind);
+    drawDimension(items, betweenMarks(pair, sheet.lengthUnit), board, drawing, measure, kind);
     yield ++done / of;
+  }
+  for (const { other, gap, at: from, to } of sheet.gaps ?? []) {
+    if (!isInside(at(from), frame)) continue;
+    const length = writtenLength(gap, sheet.lengthUnit, 'finest');
+    const words = gap > 0 ? msg('sketches.gapTo', { length, other }) : msg('sketches.overlaps', { other });
+    labelGap(drawing, from, words);
+    for (const piece of clipped([at(from), at(to)], false, frame))
+      items.push(path('dimensions', piece, { stroke: 'ink', width: 1 }));
   }
   return { items, unlabelled };
 }
@@ -104,6 +112,19 @@ export function markSymbol(px: number, py: number, standing: Standing): SceneIte
   return standing === 'held'
     ? [path('marks', square, { closed: true, fill: 'ink', width: 0.8 })]
     : [path('marks', square, { closed: true, fill: 'paper', width: 1.1 })];
+}
+
+/** "2.000 off C5", or how far beyond the end of a line. */
+function offWords(row: Row, unit: CutSheet['lengthUnit'], rounding: CutSheet['rounding']): string {
+  const figures = {
+    writtenLength: writtenLength(
+      row.reading?.offset ?? row.offset,
+      unit,
+      row.reading?.rounding.offset ?? rounding ?? 'finest',
+    ),
+    corner: row.corner,
+  };
+  return row.reach === 'line' ? msg('sketches.beyond', figures) : msg('sketches.off', figures);
 }
 
 function labelMark(drawing: Drawing, row: Row): boolean {
@@ -119,14 +140,7 @@ function labelMark(drawing: Drawing, row: Row): boolean {
     });
   if (options.offsets && row.offset > 0)
     lines.push({
-      text: msg('sketches.off', {
-        writtenLength: writtenLength(
-          row.reading?.offset ?? row.offset,
-          lengthUnit,
-          row.reading?.rounding.offset ?? rounding ?? 'finest',
-        ),
-        corner: row.corner,
-      }),
+      text: offWords(row, lengthUnit, rounding),
       size: SMALL,
       bold: false,
     });
@@ -154,6 +168,18 @@ function labelMark(drawing: Drawing, row: Row): boolean {
     return true;
   }
   return false;
+}
+
+/** What is left to something else, beside where it is left. */
+function labelGap({ items, board, taken, words, measure }: Drawing, from: PlanPoint, said: string): void {
+  const { frame, x, y } = board;
+  const w = measure(said, SMALL, 'bold') + 2;
+  const placed = placeLabel(x(from), y(from), w, SMALL + 2, { taken, words, frame, away: 0 });
+  if (!placed) return;
+  taken.add(placed.box);
+  words.add(placed.box);
+  if (placed.leader) items.push(path('labels', placed.leader, { stroke: 'ink2', width: 0.4 }));
+  items.push(text('labels', placed.box.x + 1, placed.box.y + SMALL, said, SMALL, { weight: 'bold' }));
 }
 
 /** Corner names stand inside the outline, toward its middle. */

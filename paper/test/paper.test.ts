@@ -103,6 +103,30 @@ describe('a sketch', () => {
       }
   });
 
+  it('tells where less is left than the work asks for, and how far beyond the end of a line a hub stands', () => {
+    const { place, corner, offset } = sheet.rows[0]!;
+    const near = {
+      ...sheet,
+      gaps: [
+        { other: 'Shed', gap: 0.42, at: place, to: { e: place.e + 0.42, n: place.n } },
+        { other: 'Wall', gap: 0, at: sheet.rows[1]!.place, to: sheet.rows[1]!.place },
+        { other: 'Far off', gap: 0.1, at: { e: place.e + 5000, n: place.n }, to: { e: place.e + 5000.1, n: place.n } },
+      ],
+      rows: sheet.rows.map((row, i) => (i === 0 ? { ...row, reach: 'line' as const } : row)),
+    };
+    const {
+      pages: [scene],
+    } = sketchScene(near, SKETCH_OPTIONS, measure);
+    const texts = textsOf(scene).map(({ text }) => text);
+    expect(texts).toEqual(
+      expect.arrayContaining(['0.420 to Shed', 'overlaps Wall', expect.stringMatching(/^[\d.]+ beyond /)]),
+    );
+    expect(texts.join(' ')).toContain(` beyond ${corner}`);
+    expect(texts.join(' ')).not.toContain('Far off');
+    expect(offset).toBeGreaterThan(0);
+    expect(overlapping(textsOf(scene).filter(({ layer, turn }) => layer === 'labels' && !turn))).toEqual([]);
+  });
+
   it('is to the scale that it says, which is a round one, with north up', () => {
     const {
       pages: [scene],

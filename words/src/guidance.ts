@@ -1,19 +1,22 @@
 /** What is called out to the person at the pole. Words for both directions of every axis, never a bare in or out. */
 import {
+  asideOf,
   compassWord,
   formatFeetInches,
   formatLength,
   lengthFromMetres,
   WALK_FROM,
+  type Aside,
   type LengthUnit,
   type Metres,
   type Move,
   type MoveGrade,
+  type Radians,
   type Viewpoint,
 } from '@idle-marker/core';
 import { msg, worded } from './message.ts';
 import { inchesText, smallFraction, smallLength } from './small.ts';
-import { LENGTH_DECIMALS } from './vocabulary.ts';
+import { LENGTH_DECIMALS, unitAbbreviationWords } from './vocabulary.ts';
 
 export const viewpointWords = worded((): Readonly<Record<Viewpoint, string>> => ({
   facingInstrument: msg('guidance.facingTheInstrument'),
@@ -48,6 +51,32 @@ export const directionWords = worded(
     north: { up: 'north', down: 'south', left: 'west', right: 'east' },
   }),
 );
+
+const asideWords = worded((): Readonly<Record<Aside, string>> => ({
+  ahead: msg('guidance.aheadOfYou'),
+  aheadRight: msg('guidance.aheadToYourRight'),
+  right: msg('guidance.toYourRight'),
+  behindRight: msg('guidance.behindYouToTheRight'),
+  behind: msg('guidance.behindYou'),
+  behindLeft: msg('guidance.behindYouToTheLeft'),
+  left: msg('guidance.toYourLeft'),
+  aheadLeft: msg('guidance.aheadToYourLeft'),
+}));
+
+/** Where the next mark is: "Next TH-B5 N, 7.2 m, behind you to the right". `facing`: how one looks; null for by compass. */
+export const nextMarkWords = (
+  name: string,
+  distance: Metres,
+  direction: Radians,
+  facing: Radians | null,
+  unit: LengthUnit,
+): string =>
+  msg('guidance.nextMark', {
+    name,
+    length: formatLength(distance, unit, 1),
+    unit: unitAbbreviationWords()[unit],
+    way: facing === null ? compassWord(direction) : asideWords()[asideOf(facing, direction)],
+  });
 
 export const moveGradeWords = worded((): Readonly<Record<MoveGrade, string>> => ({
   walk: msg('guidance.walk'),

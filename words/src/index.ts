@@ -94,6 +94,7 @@ export {
   keptWords,
   moveParts,
   moveWords,
+  nextMarkWords,
   paceWords,
   pushWords,
   shotOffWords,

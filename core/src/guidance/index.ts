@@ -1,6 +1,8 @@
 /** The move from where the pole is to where the mark goes. */
 export { stake, type StakeResult } from './stake.ts';
 export {
+  asideOf,
+  type Aside,
   evenGraduation,
   graduation,
   holds,

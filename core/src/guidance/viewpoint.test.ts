@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { azimuth, polar, type PlanPoint } from '../plane/point.ts';
 import {
+  asideOf,
   evenGraduation,
   graduation,
   holds,
@@ -145,5 +146,25 @@ describe('what is shown at the pole', () => {
     expect(isPastEdge({ up: 1.99, right: -1.99 })).toBe(false);
     expect(evenGraduation(-0.01, 0.02)).toBe(-0.5);
     expect(evenGraduation(0.05, 0.02)).toBe(1);
+  });
+});
+
+describe('asideOf', () => {
+  it('tells where something lies for who looks that way, whichever way that is', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 2 * Math.PI, noNaN: true }), (facing) => {
+        const ways = Array.from({ length: 8 }, (_, i) => asideOf(facing, facing + (i * Math.PI) / 4 + 0.1));
+        expect(ways).toEqual([
+          'ahead',
+          'aheadRight',
+          'right',
+          'behindRight',
+          'behind',
+          'behindLeft',
+          'left',
+          'aheadLeft',
+        ]);
+      }),
+    );
   });
 });

@@ -2,6 +2,7 @@
  * The same move in the words and on the picture of whoever walks: one pair of numbers for both, so that
  * a walker who obeys only the words arrives where the picture says.
  */
+import { wrapTurn } from '../quantity/angle.ts';
 import type { Metres, Radians } from '../quantity/unit.ts';
 
 export const VIEWPOINTS = ['facingInstrument', 'fromInstrument', 'alongLine', 'north'] as const;
@@ -92,3 +93,11 @@ export const TAPE_UNDER: Metres = 1.5;
 /** Whether to offer the tape: near, but not there yet. */
 export const tapeAdvised = (distance: Metres, tolerance: Metres): boolean =>
   distance < TAPE_UNDER && distance > Math.max(tolerance, NUDGE_UNDER / 2);
+
+/** Eighths of a turn to the right of where somebody looks. */
+const ASIDE = ['ahead', 'aheadRight', 'right', 'behindRight', 'behind', 'behindLeft', 'left', 'aheadLeft'] as const;
+export type Aside = (typeof ASIDE)[number];
+
+/** Where something lies for a person who looks along `facing`; both azimuths. */
+export const asideOf = (facing: Radians, direction: Radians): Aside =>
+  ASIDE[Math.round(wrapTurn(direction - facing) / (Math.PI / 4)) % 8]!;

@@ -19,6 +19,7 @@ import type { Fact, FactBody } from '@idle-marker/contract';
 import { cutFillAsWritten, type Rounding } from '@idle-marker/words';
 import { conventionFor, saysTheSame } from './conventions.ts';
 import { stakeReading } from './stakeReading.ts';
+import { packageTooNear } from '../work/clearance.ts';
 import { isForPlan, shapesOf } from '../work/packagePlans.ts';
 import { openCautions, type OpenCaution } from '../book/cautions.ts';
 import { stationsOnPaper, type StationOnPaper } from './stationsOnPaper.ts';
@@ -101,6 +102,13 @@ export interface CutSheet {
   readonly shapes: readonly {
     readonly closed: boolean;
     readonly points: readonly (PlanPoint & { readonly name: string })[];
+  }[];
+  /** Where less is left to something else than the work asks for; on sheets of before it was kept, nothing. */
+  readonly gaps?: readonly {
+    readonly other: string;
+    readonly gap: Metres;
+    readonly at: PlanPoint;
+    readonly to: PlanPoint;
   }[];
   /** What nobody has answered when the marks were set; not on sheets of before it was kept. */
   readonly open?: readonly OpenCaution[];
@@ -218,6 +226,9 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
     shapes: body.items
       .filter((item) => rows.length === 0 || rows.some((row) => row.item === item.name))
       .flatMap(shapesOf),
+    gaps: packageTooNear(state, asked.package)
+      .filter(({ item }) => rows.length === 0 || rows.some((row) => row.item === item))
+      .map(({ other, gap, at: { e, n }, to }) => ({ other, gap, at: { e, n }, to: { e: to.e, n: to.n } })),
     changes: changesSince(previous, rows, withheld),
     selection: asked.selection?.name ?? null,
     givenTo: asked.givenTo ?? null,

@@ -182,6 +182,9 @@ const CONTENT = {
       { maxItems: 100 },
     ),
   ),
+  gaps: Type.Optional(
+    Type.Array(Type.Object({ other: Line, gap: Length, at: Plan, to: Plan }), { maxItems: MOST_ROWS }),
+  ),
   changes: Type.Array(
     Type.Object({ name: Line, change: Words('added', 'removed', 'setAgain', 'withheld', 'figures', 'writtenAnew') }),
     {

@@ -12,13 +12,13 @@ interface StakeOutProps {
   readonly label?: string;
 }
 
-/** Stakes back to a point that has coordinates: it comes into the package of single points, and Mark opens at it. */
-export function StakeOut({ point, look = 'quiet', label }: StakeOutProps) {
+/** Takes a point into the package of single points, and opens Mark at it. */
+export function useStakeOut(): { readonly going: boolean; go(point: Corner): Promise<void> } {
   const { id, state, say } = useSite();
   const navigate = useNavigate();
   const names = { package: msg('packages.singlePoints'), crew: msg('packages.ownUse'), prefix: 'SP' };
   const [going, setGoing] = useState(false);
-  const go = async () => {
+  const go = async (point: Corner) => {
     const added = withSinglePoint(state, point, names, state.settings.lengthUnit);
     if (!added.ok) return;
     // A second press before the first is stored would make the package twice.
@@ -28,12 +28,18 @@ export function StakeOut({ point, look = 'quiet', label }: StakeOutProps) {
     setGoing(false);
     void navigate(`/sites/${id}/mark?package=${fact!.id}&mark=${encodeURIComponent(key)}`);
   };
+  return { going, go };
+}
+
+/** Stakes back to a point that has coordinates. */
+export function StakeOut({ point, look = 'quiet', label }: StakeOutProps) {
+  const { going, go } = useStakeOut();
   return (
     <Button
       look={look}
       disabled={going}
       aria-label={label ?? msg('packages.stakeOutPoint', { name: point.name })}
-      onClick={() => void go()}
+      onClick={() => void go(point)}
     >
       {label ?? msg('packages.stakeOut')}
     </Button>

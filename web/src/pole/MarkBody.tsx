@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { compassWord, moveFor, type Metres, type PlanPoint, type Viewpoint } from '@idle-marker/core';
 import type { Fact } from '@idle-marker/contract';
 import { offOf, paceOf, roundRows, type AcceptedSolution, type RoundStop } from '@idle-marker/records';
@@ -33,6 +34,8 @@ export interface MarkBodyProps {
   /** What is due, where it does not stand elsewhere. */
   readonly due: readonly DueItem[];
   onCare(): void;
+  /** Further ways to come to a mark. */
+  readonly ways?: ReactNode;
   /** Another mark was chosen, or the same one again. */
   onChosen?(): void;
 }
@@ -52,6 +55,7 @@ export function MarkBody({
   pole,
   due: items,
   onCare,
+  ways,
   onChosen,
 }: MarkBodyProps) {
   const { state, who } = useSite();
@@ -152,6 +156,7 @@ export function MarkBody({
       <Button className="mt-3" onClick={onCare}>
         {msg('pole.careAndCaution2')}
       </Button>
+      {ways}
       <MarkWays className="-mx-[18px] mt-3 border-t md:hidden" />
       {pace && <p className="mt-2 text-[13px] text-ink2">{paceWords(pace.marks, pace.shotsPerMark)}</p>}
     </>

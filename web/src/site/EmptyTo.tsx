@@ -10,19 +10,24 @@ interface EmptyToProps {
   readonly label: string;
   /** The parts beside this one: what is empty here is no reason not to reach them. */
   readonly ways?: ReactNode;
+  /** What can be done here all the same. */
+  readonly also?: ReactNode;
   readonly children: ReactNode;
 }
 
 /** An empty place that says what goes there, and leads to the place where it is made. */
-export function EmptyTo({ title, place, label, ways, children }: EmptyToProps) {
+export function EmptyTo({ title, place, label, ways, also, children }: EmptyToProps) {
   const { id } = useSite();
   const empty = (
     <Empty
       title={title}
       action={
-        <Link to={`/sites/${id}/${place}`} className={LINK}>
-          {label}
-        </Link>
+        <span className="flex flex-wrap items-center justify-center gap-3">
+          <Link to={`/sites/${id}/${place}`} className={LINK}>
+            {label}
+          </Link>
+          {also}
+        </span>
       }
     >
       {children}

@@ -1,5 +1,14 @@
 /** Messages of guidance. */
 export const guidance = {
+  nextMark: 'Next {name}, {length} {unit}, {way}',
+  aheadOfYou: 'ahead of you',
+  aheadToYourRight: 'ahead to your right',
+  toYourRight: 'to your right',
+  behindYouToTheRight: 'behind you to the right',
+  behindYou: 'behind you',
+  behindYouToTheLeft: 'behind you to the left',
+  toYourLeft: 'to your left',
+  aheadToYourLeft: 'ahead to your left',
   facingTheInstrument: 'Facing the instrument',
   seenFromTheInstrument: 'Seen from the instrument',
   alongTheLine: 'Along the line',

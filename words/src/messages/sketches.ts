@@ -1,6 +1,9 @@
 /** Messages of sketches. */
 export const sketches = {
   n1InFt1: '1 in = {scale} ft (1 : {scale2})',
+  gapTo: '{length} to {other}',
+  overlaps: 'overlaps {other}',
+  beyond: '{writtenLength} beyond {corner}',
   off: '{writtenLength} off {corner}',
   partOf: 'part {i} of {tiles}',
   keyToParts: 'key to {tiles} parts',

@@ -12,7 +12,7 @@ import { cornersDraft, withCorner, withText } from './cornerText.ts';
 import { GridSource } from './GridSource.tsx';
 import { isPath, underRule, type DraftItem, type Item, type ReadItem } from './itemDraft.ts';
 import { KnownPoints } from './KnownPoints.tsx';
-import { SaidPlace } from './SaidPlace.tsx';
+import { SaidPlace } from '../../packages/said/SaidPlace.tsx';
 
 const ruleChoices = worded(
   () =>

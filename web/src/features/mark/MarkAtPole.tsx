@@ -1,6 +1,15 @@
-import { tapeAdvised, WALK_FROM } from '@idle-marker/core';
-import { goodToOf, isRoughCorner, placeAtGround } from '@idle-marker/records';
-import { goodToWords, hubPlaceWords, msg, moveWords, shotOffWords, tapeWords, walkingLines } from '@idle-marker/words';
+import { azimuth, planDistance, tapeAdvised, WALK_FROM } from '@idle-marker/core';
+import { goodToOf, isRoughCorner, nextOpen, placeAtGround } from '@idle-marker/records';
+import {
+  goodToWords,
+  hubPlaceWords,
+  msg,
+  moveWords,
+  nextMarkWords,
+  shotOffWords,
+  tapeWords,
+  walkingLines,
+} from '@idle-marker/words';
 import { useUnits } from '../../field/useUnits.ts';
 import { useLinked, useLinkKind } from '../../link/linkStore.ts';
 import { useSite } from '../../site/SiteContext.tsx';
@@ -90,6 +99,21 @@ export function MarkAtPole(scene: MarkScene) {
           isDisabled: each.isDisabled === true || (acts.busy && each.key !== 'm'),
         }));
 
+  const onward = due === 'shoot' ? null : nextOpen(round.stops, plan.key);
+  const here = shown?.measured ?? plan.place;
+  const nextSaid =
+    onward &&
+    nextMarkWords(
+      onward.plan.name,
+      planDistance(here, onward.plan.place),
+      azimuth(here, onward.plan.place),
+      viewpoint === 'facingInstrument'
+        ? azimuth(here, result)
+        : viewpoint === 'fromInstrument'
+          ? azimuth(result, here)
+          : null,
+      units.lengthUnit,
+    );
   const height = plannedHeight({
     work,
     stop,
@@ -136,7 +160,7 @@ export function MarkAtPole(scene: MarkScene) {
         staking.kept ??
         (move && distance !== null && due === 'shoot' && tapeAdvised(distance, tolerance)
           ? tapeWords(move, viewpoint, units.lengthUnit)
-          : null)
+          : nextSaid)
       }
       lesser={lesser}
       action={action}

@@ -6,6 +6,7 @@ import { EmptyTo } from '../../site/EmptyTo.tsx';
 import { useSite } from '../../site/SiteContext.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { MarkWays } from '../../pole/MarkWays.tsx';
+import { StakeSaid } from '../../packages/said/StakeSaid.tsx';
 import { Empty } from '../../ui/Slip.tsx';
 import { useDueItems } from '../../pole/useDueItems.tsx';
 import { useLiveStake } from '../../pole/useLiveStake.ts';
@@ -57,6 +58,7 @@ export function Place() {
         place="design"
         label={msg('common.makeAWorkPackage')}
         ways={<MarkWays className="bg-sheet" />}
+        also={inForce && <StakeSaid />}
       >
         {msg('mark.aWorkPackageSaysWhichCornersGet')}
       </EmptyTo>
@@ -106,6 +108,7 @@ export function Place() {
     onView: setOnPlan,
     due,
     acts,
+    ways: <StakeSaid />,
   };
   return (
     <>

@@ -8,6 +8,7 @@ export const packages: BritishOf<typeof whole> = {
   downItsStations: 'Decreasing chainage',
   touchTheFirstCurb: 'Touch the first kerb near where the radius begins',
   touchTheSecondCurb: 'Touch the second kerb near where the radius ends',
+  stakeIt: 'Set it out',
   firstCurb: 'First kerb',
   secondCurb: 'Second kerb',
   aKerbReturn: 'New radius kerb',

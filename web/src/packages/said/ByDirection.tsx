@@ -1,23 +1,22 @@
 import { useMemo, useState } from 'react';
-import { azimuth, pointAtDirection, wrapTurn, type Corner } from '@idle-marker/core';
+import { azimuth, pointAtDirection, wrapTurn } from '@idle-marker/core';
 import { msg } from '@idle-marker/words';
 import { AngleField } from '../../field/AngleField.tsx';
 import { useUnits } from '../../field/useUnits.ts';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { byId, type NamedPoint } from './namedPoints.ts';
-import { PlaceOutcome } from './PlaceOutcome.tsx';
+import { PlaceOutcome, type Taking } from './PlaceOutcome.tsx';
 
-interface ByDirectionProps {
+interface ByDirectionProps extends Taking {
   readonly named: readonly NamedPoint[];
   readonly count: number;
-  onPlace(corner: Corner): void;
 }
 
 /**
  * A point at a direction and a distance from one that is known: by azimuth, or by the angle turned right from another
  * point; with a height difference or a grade from there, where they are given.
  */
-export function ByDirection({ named, count, onPlace }: ByDirectionProps) {
+export function ByDirection({ named, count, ...taking }: ByDirectionProps) {
   const units = useUnits();
   const [from, setFrom] = useState(named[0]?.id ?? '');
   const [by, setBy] = useState<'azimuth' | 'turn'>('azimuth');
@@ -126,7 +125,7 @@ export function ByDirection({ named, count, onPlace }: ByDirectionProps) {
       {height !== 'none' && start && startZ === null && (
         <p className="mt-2 text-[13px] font-medium text-ochre">{msg('design.hasNoElevation', { name: start.name })}</p>
       )}
-      <PlaceOutcome place={place} mirrored={null} drawn={drawn} suggested={`P${count + 1}`} onPlace={onPlace} />
+      <PlaceOutcome place={place} mirrored={null} drawn={drawn} suggested={`P${count + 1}`} {...taking} />
     </>
   );
 }

@@ -24,18 +24,22 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
 import { ByDirection } from './ByDirection.tsx';
 import { byId, type NamedPoint } from './namedPoints.ts';
-import { PlaceOutcome } from './PlaceOutcome.tsx';
+import { PlaceOutcome, type Taking } from './PlaceOutcome.tsx';
 
 interface SaidPlaceProps {
   /** Points of the item that lines can be taken between, beside control and grid crossings. */
   readonly points: readonly Corner[];
   onPlace(corner: Corner): void;
+  /** Open from the start, where nothing else is asked. */
+  readonly isOpen?: boolean;
+  /** What is done with the point. */
+  readonly label?: string;
 }
 
 /** A place put in words: so far from two grid lines, or so far along a line and to a side of it. Never a bare sign. */
-export function SaidPlace({ points, onPlace }: SaidPlaceProps) {
+export function SaidPlace({ points, onPlace, isOpen = false, label }: SaidPlaceProps) {
   const { state } = useSite();
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState(isOpen);
   const grids = useMemo(
     () =>
       state.grids.flatMap((fact) => {
@@ -64,6 +68,7 @@ export function SaidPlace({ points, onPlace }: SaidPlaceProps) {
       </Button>
     );
   const chosen = grids.find((each) => each.id === way);
+  const taking = { onPlace, label, listed: named };
   return (
     <section className="mt-2 border-l-4 border-pencil pl-3" aria-label={msg('design.aPointInWords')}>
       <Choice
@@ -79,13 +84,13 @@ export function SaidPlace({ points, onPlace }: SaidPlaceProps) {
         onChange={setWay}
       />
       {chosen ? (
-        <InGrid key={chosen.id} grid={chosen.grid} count={points.length} onPlace={onPlace} />
+        <InGrid key={chosen.id} grid={chosen.grid} count={points.length} {...taking} />
       ) : way === 'direction' ? (
-        <ByDirection named={named} count={points.length} onPlace={onPlace} />
+        <ByDirection named={named} count={points.length} {...taking} />
       ) : way === 'crossing' ? (
-        <Crossing named={named} count={points.length} onPlace={onPlace} />
+        <Crossing named={named} count={points.length} {...taking} />
       ) : (
-        <AlongLine named={named} count={points.length} onPlace={onPlace} />
+        <AlongLine named={named} count={points.length} {...taking} />
       )}
     </section>
   );
@@ -107,7 +112,7 @@ interface OffLine {
 /** A length without a sign, or nothing yet. */
 const isBare = (text: string, value: number | null): boolean => text.trim() === '' || (value !== null && value >= 0);
 
-function InGrid({ grid, count, onPlace }: { grid: ColumnGrid; count: number; onPlace(corner: Corner): void }) {
+function InGrid({ grid, count, ...taking }: { grid: ColumnGrid; count: number } & Taking) {
   const units = useUnits();
   const neighbours = (label: string) => {
     const line = gridLine(grid, label);
@@ -168,20 +173,12 @@ function InGrid({ grid, count, onPlace }: { grid: ColumnGrid; count: number; onP
       {place === null && (grid.letters.length < 2 || grid.numbers.length < 2) && (
         <p className="mt-2 text-[13px] text-ink2">{msg('design.thisGridHasOnlyOneLineIn')}</p>
       )}
-      <PlaceOutcome place={place} mirrored={null} drawn={drawn} suggested={name} onPlace={onPlace} />
+      <PlaceOutcome place={place} mirrored={null} drawn={drawn} suggested={name} {...taking} />
     </>
   );
 }
 
-function AlongLine({
-  named,
-  count,
-  onPlace,
-}: {
-  named: readonly NamedPoint[];
-  count: number;
-  onPlace(corner: Corner): void;
-}) {
+function AlongLine({ named, count, ...taking }: { named: readonly NamedPoint[]; count: number } & Taking) {
   const units = useUnits();
   const [from, setFrom] = useState(named[0]?.id ?? '');
   const [to, setTo] = useState((named[1] ?? named[0])?.id ?? '');
@@ -262,7 +259,7 @@ function AlongLine({
         onMirror={() => setSide(side === 'right' ? 'left' : 'right')}
         drawn={drawn}
         suggested={`P${count + 1}`}
-        onPlace={onPlace}
+        {...taking}
       />
     </>
   );
@@ -279,15 +276,7 @@ interface Part {
  * Where two lines cross, a line comes a distance from a point, or two taped distances meet: a point found again from
  * its recoveries.
  */
-function Crossing({
-  named,
-  count,
-  onPlace,
-}: {
-  named: readonly NamedPoint[];
-  count: number;
-  onPlace(corner: Corner): void;
-}) {
+function Crossing({ named, count, ...taking }: { named: readonly NamedPoint[]; count: number } & Taking) {
   const units = useUnits();
   const [first, setFirst] = useState<Part>(() => partOf(named[0], named[1]));
   const [second, setSecond] = useState<Part>(() => partOf(named[1], named[0]));
@@ -377,7 +366,7 @@ function Crossing({
       {a && b && found.length === 0 && (
         <p className="mt-2 text-[13px] font-medium text-brick">{msg('design.theseTwoDoNotMeetIsA')}</p>
       )}
-      <PlaceOutcome place={place} mirrored={null} drawn={drawn} suggested={`P${count + 1}`} onPlace={onPlace} />
+      <PlaceOutcome place={place} mirrored={null} drawn={drawn} suggested={`P${count + 1}`} {...taking} />
     </>
   );
 }
