@@ -1,7 +1,7 @@
 /** A deck of 220 inserts: marks where nothing is driven, one key each. */
 import { useState } from 'react';
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import { screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import type { StakeResult } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { isOpen, nextOpen, roundOf, type RoundStop } from '@idle-marker/records';
@@ -117,4 +117,19 @@ describe('a deck of 220 inserts', () => {
     ).toEqual([...OUTSIDE].sort());
     expect(screen.getByText(/kept: 0\.007 ft south of its point/)).toBeTruthy();
   }, 120_000);
+
+  it('takes a second press at once for none', async () => {
+    const { story, work, ...rest } = deck();
+    const stops = roundOf(story.state, story.trust(), work, null);
+    show(story, <Deck stops={stops} work={work} {...rest} />);
+    const press = () => fireEvent.keyDown(document.body, { key: ' ' });
+    press();
+    press();
+    await waitFor(() => expect(said()).toHaveLength(1));
+    await new Promise((settled) => setTimeout(settled, 50));
+    expect(said()).toHaveLength(1);
+    press();
+    await waitFor(() => expect(said()).toHaveLength(2));
+    expect(new Set(said().map(({ body }) => (body as FactBody<'mark'>).name)).size).toBe(2);
+  });
 });

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { StakeResult } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import {
@@ -157,14 +157,35 @@ export function useStaking<S extends ShotPlace>(
 
   // Where it is played, the pole walks on by itself.
   const { walk } = shooting;
+  const onward = useRef<Promise<unknown> | null>(null);
+  const inHand = useRef(false);
+  const keptKey = useRef<string | null>(null);
   useEffect(() => {
-    if (isOneKey && plan && mark === null && kept !== null && currentLink()?.kind === 'simulator')
-      void walk(plan.place);
+    keptKey.current = null;
+  }, [plan?.key, mark?.id]);
+  useEffect(() => {
+    if (!isOneKey || !plan || mark !== null || kept === null || currentLink()?.kind !== 'simulator') return;
+    onward.current = walk(plan.place).finally(() => {
+      onward.current = null;
+    });
     // oxlint-disable-next-line react/exhaustive-deps -- once for each mark
   }, [plan?.key, isOneKey]);
 
   const shoot = async () => {
     if (!solution || !plan || !work) return;
+    // A second press at once is not meant for what was kept by the first.
+    if (inHand.current || (mark === null && keptKey.current === plan.key)) return;
+    inHand.current = true;
+    try {
+      // A pole that is on its way is shot where it comes to stand.
+      await onward.current;
+      await shootAndKeep();
+    } finally {
+      inHand.current = false;
+    }
+  };
+  const shootAndKeep = async () => {
+    if (!plan || !work) return;
     setFault(null);
     setOut(null);
     // A hub that stands is shot as a hub, also when it was confirmed before: it may have been driven deeper since.
@@ -185,6 +206,7 @@ export function useStaking<S extends ShotPlace>(
   };
   const keep = async (made: Shot<S>, as: 'rough' | 'set') => {
     if (!plan || !work || !solution) return;
+    if (isOneKey) keptKey.current = plan.key;
     const current = currentLink();
     if (as === 'set' && driven && current?.kind === 'simulator') current.driveHub(plan.name);
     const { z } = made.stake.measured;
@@ -199,7 +221,10 @@ export function useStaking<S extends ShotPlace>(
         body: markBody(state, { ...setting, state: isDone ? 'confirmed' : as, supersedes: mark?.id ?? null }),
       },
       ...others,
-    );
+    ).catch((error: unknown) => {
+      keptKey.current = null;
+      throw error;
+    });
     choose(plan.key);
     setShot(null);
     setPulled(false);

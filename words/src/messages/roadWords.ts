@@ -17,7 +17,7 @@ export const roadWords = {
   curveEnds: 'PT (end of curve)',
   curveMeetsACurveOfTheSame: 'PCC (compound curve)',
   curveMeetsACurveOfTheOther: 'PRC (reverse curve)',
-  bendWithoutACurve: 'Angle point',
+  bendWithoutACurve: 'angle point',
   roundStation: 'round station',
   verticalCurveBegins: 'vertical curve begins',
   verticalCurveEnds: 'vertical curve ends',
