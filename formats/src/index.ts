@@ -1,24 +1,29 @@
-export { textOf, type TextError } from './text.ts';
+export { decodedText, textOf, type DecodedText, type TextError } from './text.ts';
 export { csvText, type CsvCell } from './csvText.ts';
 export {
   readControlCsv,
   type ControlCsvOptions,
   type ControlList,
   type ControlRow,
+  type ListSaid,
+  type ListWarning,
   type FileIssue,
 } from './control/controlCsv.ts';
-export { readControlList } from './control/controlList.ts';
+export { readControlBytes, readControlList } from './control/controlList.ts';
+export { fileUnitOf, isFileUnit, METRES_PER_FILE_UNIT, type FileUnit } from './list/fileUnits.ts';
 export { looksLikeXml } from './control/controlLandXml.ts';
 export { controlCsv, controlLandXml, type WrittenMark } from './control/writeControl.ts';
 export { compareControl, FOOT_RATIO, sameName, TWIN_DISTANCE } from './control/compareControl.ts';
 export { readDxf, readRawDxf } from './design/dxf.ts';
 export {
   DRAWING_UNITS,
+  drawingUnitOf,
   unitOfLength,
   placeDrawing,
   usualExtent,
   type Drawing,
   type DrawingError,
+  type DrawingRemark,
   type DrawingUnit,
   type DrawnLayer,
   type DrawnPath,
@@ -28,7 +33,7 @@ export {
 export type { ReadAlignment } from './landXml/landXmlDesign.ts';
 export type { LandXmlFault, LandXmlWarning, XmlPlace } from './landXml/landXmlFault.ts';
 export { readLandXml } from './landXml/readLandXml.ts';
-export { drawingFormatOf, readRawDrawing } from './design/readDrawing.ts';
+export { drawingFormatOf, readRawDrawing, type DrawingSaid } from './design/readDrawing.ts';
 export { gridFromLines, type DrawnGrid, type GridError } from './design/drawnGrid.ts';
 export { namedCorners } from './design/namedCorners.ts';
 export { compareDrawings } from './design/compareDrawings.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import Papa from 'papaparse';
-import { csvText, textOf } from './index.ts';
+import { csvText, decodedText, textOf } from './index.ts';
 
 const bytes = (text: string) => new TextEncoder().encode(text);
 
@@ -12,11 +12,25 @@ describe('text from a file', () => {
     expect(textOf(bytes('Größe'))).toEqual({ ok: true, value: 'Größe' });
   });
 
+  it('is read as UTF-16 by its mark, and as Windows-1252 where it can be nothing else, which is told', () => {
+    expect(decodedText(Uint8Array.of(0xff, 0xfe, 0xb1, 0x03))).toEqual({
+      ok: true,
+      value: { text: 'α', assumed: false },
+    });
+    expect(decodedText(Uint8Array.of(0xfe, 0xff, 0x03, 0xb1))).toEqual({
+      ok: true,
+      value: { text: 'α', assumed: false },
+    });
+    expect(decodedText(Uint8Array.of(0x48, 0xf6, 0x68, 0x65))).toEqual({
+      ok: true,
+      value: { text: 'Höhe', assumed: true },
+    });
+  });
+
   it.each([
     [new Uint8Array(), 'EMPTY_FILE'],
     [Uint8Array.of(0x50, 0x4b, 3, 4, 0, 0), 'NOT_TEXT'],
-    [Uint8Array.of(0xff, 0xfe, 0x61, 0), 'NOT_TEXT'],
-    [Uint8Array.of(0xc3, 0x28), 'NOT_TEXT'],
+    [Uint8Array.of(0xff, 0xd8, 0x10, 0x4a, 0x46, 0x49, 0x46), 'NOT_TEXT'],
   ])('that is none is refused (%#)', (content, code) => {
     expect(textOf(content)).toEqual({ ok: false, error: { code } });
   });

@@ -1,11 +1,36 @@
 /** What is wrong with a control list, by row and column, and what to do about it. */
 import type { LengthUnit } from '@idle-marker/core';
 import { formatLength, formatSigned } from '@idle-marker/core';
-import { msg } from './message.ts';
+import { msg, worded } from './message.ts';
 import { landXmlFaultWords } from './landXml.ts';
 import { smallUnit, smallFigure } from './small.ts';
 import { unitAbbreviationWords, unitNameWords } from './vocabulary.ts';
 import { conditionWords } from './vocabulary.ts';
+
+type FileUnit = 'm' | 'mm' | 'cm' | 'dm' | 'km' | 'in' | 'ft' | 'ftUS' | 'yd';
+
+/** Units that files are in. */
+export const fileUnitWords = worded((): Readonly<Record<FileUnit, string>> => ({
+  m: unitNameWords().metre,
+  mm: msg('controlList.millimeters'),
+  cm: msg('controlList.centimeters'),
+  dm: msg('controlList.decimeters'),
+  km: msg('controlList.kilometers'),
+  in: msg('controlList.inches'),
+  ft: unitNameWords().foot,
+  ftUS: unitNameWords().usSurveyFoot,
+  yd: msg('controlList.yards'),
+}));
+
+/** What was taken without being said. */
+export const listWarningWords = worded(
+  () =>
+    ({
+      DECIMAL_COMMA_ASSUMED: msg('controlList.everyCommaStandsBeforeThreeDigits'),
+      UNIT_OVERRIDDEN: msg('controlList.anotherUnitThanTheFileStates'),
+      ENCODING_ASSUMED: msg('controlList.theFileDoesNotSayItsEncoding'),
+    }) as const,
+);
 
 /** Structural copies of the reader's issues: this room knows no file formats. */
 type FileIssue =
@@ -13,7 +38,10 @@ type FileIssue =
   | { readonly code: 'NO_HEADER'; readonly firstRow: string }
   | { readonly code: 'MISSING_COLUMN'; readonly role: string }
   | { readonly code: 'REPEATED_COLUMN'; readonly role: string; readonly columns: readonly string[] }
-  | { readonly code: 'MIXED_UNITS'; readonly units: readonly LengthUnit[] }
+  | { readonly code: 'MIXED_UNITS'; readonly units: readonly FileUnit[] }
+  | { readonly code: 'NO_UNIT_STATED' }
+  | { readonly code: 'XY_ORDER_UNKNOWN' }
+  | { readonly code: 'DECIMAL_MIXED'; readonly comma: string; readonly point: string }
   | { readonly code: 'TOO_MANY_ROWS'; readonly rows: number | null; readonly most: number }
   | { readonly code: 'TOO_MANY_CELLS'; readonly row: number; readonly cells: number; readonly most: number }
   | { readonly code: 'XML'; readonly fault: Parameters<typeof landXmlFaultWords>[0] }
@@ -42,8 +70,14 @@ export function controlFileWords(issue: FileIssue): string {
       });
     case 'MIXED_UNITS':
       return msg('controlList.theHeaderMixesBringAllColumnsTo', {
-        units: issue.units.map((unit) => unitNameWords()[unit]).join(' and '),
+        units: issue.units.map((unit) => fileUnitWords()[unit]).join(' and '),
       });
+    case 'NO_UNIT_STATED':
+      return msg('controlList.noUnitIsStated');
+    case 'XY_ORDER_UNKNOWN':
+      return msg('controlList.sayWhichOfXAndYIsEast');
+    case 'DECIMAL_MIXED':
+      return msg('controlList.bothDecimalSigns', { comma: issue.comma, point: issue.point });
     case 'XML':
       return landXmlFaultWords(issue.fault);
     case 'OTHER_XML':

@@ -1,6 +1,7 @@
 import { formatLength, type CrossingTriangles, type FarOff, type LengthUnit } from '@idle-marker/core';
-import type { DrawingError, GridError, LeftOut } from '@idle-marker/formats';
+import type { DrawingError, DrawingRemark, GridError, LeftOut } from '@idle-marker/formats';
 import { msg } from './message.ts';
+import { controlFileWords, listWarningWords } from './controlList.ts';
 import { landXmlFaultWords } from './landXml.ts';
 import { unitAbbreviationWords } from './vocabulary.ts';
 
@@ -33,6 +34,12 @@ export function drawingWords(fault: DrawingFault): string {
         : msg('drawing.thereIsNothingInThisDrawingTo', { leftOut: leftOutWords(fault.leftOut) });
     case 'BAD_ROW':
       return msg('drawing.rowPutItRightInTheFile', { row: fault.row, detail: fault.detail });
+    case 'DEGREES_NOT_METRES':
+      return msg('drawing.degreesNotMetres');
+    case 'UNIT_UNKNOWN':
+      return msg('drawing.unitUnknown', { text: fault.text });
+    case 'LIST':
+      return controlFileWords(fault.issue);
     case 'LANDXML':
       return landXmlFaultWords(fault.fault);
     case 'GRID_TOO_FEW_LINES':
@@ -41,6 +48,10 @@ export function drawingWords(fault: DrawingFault): string {
       return msg('drawing.theLinesOfThisLayerRunIn', { directions: fault.directions });
   }
 }
+
+/** What was assumed of a file. */
+export const drawingRemarkWords = (remark: DrawingRemark): string =>
+  remark === 'UNIT_ASSUMED' ? msg('drawing.unitAssumed') : listWarningWords()[remark];
 
 /** Where triangles of a surface lie over one another, so that a place has two heights. */
 export function crossingWords(

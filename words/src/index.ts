@@ -111,7 +111,7 @@ export {
   proofVerdict,
   resightVerdict,
 } from './proof.ts';
-export { controlFileWords, controlRowWords, listRemarkWords } from './controlList.ts';
+export { controlFileWords, controlRowWords, fileUnitWords, listRemarkWords, listWarningWords } from './controlList.ts';
 export { outlineErrorWords } from './outline.ts';
 export { landXmlFaultWords, landXmlWarningWords } from './landXml.ts';
 export {
@@ -144,7 +144,7 @@ export { designFaultWords } from './designFaults.ts';
 export { placeDoubtWords } from './places.ts';
 export { missingClassWords } from './missingClass.ts';
 export { areaKindWords, clearanceWords, revisedKindWords, hindranceWords } from './areas.ts';
-export { crossingWords, drawingWords, farOffWords, leftOutWords } from './drawing.ts';
+export { crossingWords, drawingRemarkWords, drawingWords, farOffWords, leftOutWords } from './drawing.ts';
 export { partWord, proveFirstTitle, thisUnproven, unprovenShort, unprovenWords } from './claim.ts';
 export { coarserWords, stationNotices } from './stationNotices.ts';
 export { twoReadingsWords } from './lengths.ts';

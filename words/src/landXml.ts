@@ -180,6 +180,12 @@ export function landXmlWarningWords(warning: LandXmlWarning): string {
       });
     case 'XML_SPIRAL_OFF':
       return msg('landXml.startAndEndOfDifferByFrom', { place: placeWords(warning.at), metres: metres(warning.size) });
+    case 'XML_LENGTH_OFF':
+      return msg('landXml.statesAnotherLength', { place: placeWords(warning.at), metres: metres(warning.size) });
+    case 'XML_STATION_OFF':
+      return msg('landXml.statesAnotherStation', { place: placeWords(warning.at), metres: metres(warning.size) });
+    case 'XML_UNREADABLE':
+      return msg('landXml.itsAlignmentWasLeftOut', { fault: landXmlFaultWords(warning.fault) });
     case 'XML_EQUATION_BACK':
       return msg('landXml.hasAStabackThatDiffersByFrom', {
         place: placeWords(warning.at),

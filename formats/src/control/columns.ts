@@ -1,7 +1,7 @@
-/** What the columns of a control list are called, in the many ways people call them. */
-import type { LengthUnit } from '@idle-marker/core';
+/** What the columns of a list of points are called, in the many ways people call them. */
+import { writtenUnit, type FileUnit } from '../list/fileUnits.ts';
 
-export const COLUMN_ROLES = ['name', 'e', 'n', 'z', 'sdPlan', 'sdHeight', 'kind', 'condition', 'note'] as const;
+export const COLUMN_ROLES = ['name', 'e', 'n', 'z', 'sdPlan', 'sdHeight', 'kind', 'condition', 'code', 'note'] as const;
 export type ColumnRole = (typeof COLUMN_ROLES)[number];
 
 const NAMES: Readonly<Record<ColumnRole, readonly string[]>> = {
@@ -10,53 +10,82 @@ const NAMES: Readonly<Record<ColumnRole, readonly string[]>> = {
     'point',
     'pointname',
     'pointid',
+    'pointno',
+    'pointnumber',
+    'pnt',
     'pt',
     'ptid',
+    'ptno',
+    'p',
     'id',
     'mark',
     'no',
     'nr',
     'number',
     'label',
-    'station',
     'control',
+    'punkt',
+    'punktnummer',
+    'punktnr',
+    'pkt',
   ],
-  e: ['e', 'east', 'easting', 'eastings', 'x', 'ostwert', 'rechtswert'],
-  n: ['n', 'north', 'northing', 'northings', 'y', 'nordwert', 'hochwert'],
-  z: ['z', 'h', 'height', 'elev', 'elevation', 'el', 'rl', 'level', 'hoehe', 'höhe'],
+  e: ['e', 'east', 'easting', 'eastings', 'x', 'ost', 'ostwert', 'rechtswert'],
+  n: ['n', 'north', 'northing', 'northings', 'y', 'nord', 'nordwert', 'hochwert'],
+  z: [
+    'z',
+    'h',
+    'height',
+    'elev',
+    'elevation',
+    'el',
+    'rl',
+    'level',
+    'hoehe',
+    'höhe',
+    'hubheight',
+    'hubelevation',
+    'peglevel',
+  ],
   sdPlan: ['sdplan', 'sdh', 'sdxy', 'sden', 'plansd', 'sigmaplan'],
-  sdHeight: ['sdheight', 'sdz', 'sdv', 'heightsd', 'sigmaheight'],
+  sdHeight: ['sdheight', 'sdelevation', 'sdlevel', 'sdz', 'sdv', 'heightsd', 'sigmaheight'],
   kind: ['kind', 'type', 'markkind', 'marktype'],
   condition: ['condition', 'state'],
-  note: ['note', 'notes', 'remark', 'remarks', 'description', 'desc', 'comment', 'code', 'pcode'],
+  code: ['code', 'pcode', 'pointcode', 'featurecode', 'd', 'desc', 'description', 'beschreibung'],
+  note: ['note', 'notes', 'remark', 'remarks', 'comment', 'comments', 'bemerkung'],
 };
-
-const UNIT_WORDS: readonly (readonly [RegExp, LengthUnit])[] = [
-  [/^(us[- ]?ft|us ?survey ?f(oo|ee)?t|usft|ftus|sft|us ?f(oo|ee)t)$/, 'usSurveyFoot'],
-  [/^(ft|foot|feet|ift|intl? ?ft|international f(oo|ee)t)$/, 'foot'],
-  [/^(m|metre|metres|meter|meters)$/, 'metre'],
-];
 
 export interface HeaderCell {
   readonly role: ColumnRole | null;
-  readonly unit: LengthUnit | null;
+  readonly unit: FileUnit | null;
+  /** It says X or Y, whose order differs between regions. */
+  readonly letter: 'x' | 'y' | null;
+  /** It is the name only where nothing else is. */
+  readonly isStation: boolean;
 }
 
-/** Reads one header cell: `Easting (US ft)`, `N [m]`, `height_ft`. */
-export function readHeaderCell(text: string): HeaderCell {
+const wordOf = (label: string): string => label.replace(/[^a-zäöü0-9]/g, '');
+
+/** The heading without its unit, and the unit: `Easting (US ft)`, `N [m]`, `height_ft`, `East US ft`. */
+function apart(text: string): { readonly label: string; readonly unit: FileUnit | null } {
   const lower = text.trim().toLowerCase();
-  const bracketed = /^(.*?)\s*[([{]\s*(.*?)\s*[)\]}]\s*$/.exec(lower);
-  const underscored = /^(.*?)[_ ](m|ft|usft|us_?ft|sft)$/.exec(lower);
-  const [label, unitText] = bracketed
-    ? [bracketed[1]!, bracketed[2]!]
-    : underscored
-      ? [underscored[1]!, underscored[2]!.replace('_', '')]
-      : [lower, ''];
-  const plain = label.replace(/[^a-zäöü0-9]/g, '');
+  const bracketed = /^(.*?)\s*[([{]\s*([^)\]}]*?)\s*[)\]}]\s*$/.exec(lower);
+  if (bracketed) return { label: bracketed[1]!, unit: writtenUnit(bracketed[2]!) };
+  const words = lower.split(/[_\s]+/);
+  for (let from = 1; from < words.length; from++) {
+    const unit = writtenUnit(words.slice(from).join(' '));
+    if (unit) return { label: words.slice(0, from).join(' '), unit };
+  }
+  return { label: lower, unit: null };
+}
+
+/** Reads one header cell. */
+export function readHeaderCell(text: string): HeaderCell {
+  const { label, unit } = apart(text);
+  const plain = wordOf(label);
   const role = COLUMN_ROLES.find((each) => NAMES[each].includes(plain)) ?? null;
-  const unit = UNIT_WORDS.find(([pattern]) => pattern.test(unitText))?.[1] ?? null;
-  return { role, unit };
+  return { role, unit, letter: plain === 'x' || plain === 'y' ? plain : null, isStation: plain === 'station' };
 }
 
 /** Whether a header uses X and Y, whose order differs between regions. */
-export const usesXY = (header: readonly string[]): boolean => header.some((cell) => /^[xy]\b/i.test(cell.trim()));
+export const usesXY = (header: readonly string[]): boolean =>
+  header.some((cell) => readHeaderCell(cell).letter !== null);

@@ -39,7 +39,7 @@ describe('headers', () => {
 
   it('takes the unit from the header, either foot', () => {
     expect(read('name,E (US ft),N (US ft)\nK1,3937,0\n')).toMatchObject({
-      unit: 'usSurveyFoot',
+      unit: 'ftUS',
       unitFromFile: true,
       rows: [{ e: 1200 }],
     });

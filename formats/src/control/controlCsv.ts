@@ -1,27 +1,44 @@
 /** Control lists as CSV: reading with a preview that names every fault by row and column. */
-import Papa from 'papaparse';
-import { fail, lengthToMetres, ok, type LengthUnit, type Metres, type Result } from '@idle-marker/core';
+import { fail, ok, type LengthUnit, type Metres, type Result } from '@idle-marker/core';
 import type { LandXmlFault } from '../landXml/landXmlFault.ts';
-import { readHeaderCell, usesXY, type ColumnRole } from './columns.ts';
+import { tableOf, type CellRow } from '../list/cells.ts';
+import { decimalOf, figureOf, type DecimalSign } from '../list/figures.ts';
+import { FILE_UNIT_OF, METRES_PER_FILE_UNIT, type FileUnit } from '../list/fileUnits.ts';
+import { COLUMN_ROLES, readHeaderCell, usesXY, type ColumnRole } from './columns.ts';
 
 export type ControlKind = 'pin' | 'nail' | 'screw' | 'cross' | 'stake' | 'target' | 'benchmark' | 'other';
 export type ControlCondition = 'secure' | 'usable' | 'doubtful' | 'lost';
 const KINDS: readonly ControlKind[] = ['pin', 'nail', 'screw', 'cross', 'stake', 'target', 'benchmark', 'other'];
 const CONDITIONS: readonly ControlCondition[] = ['secure', 'usable', 'doubtful', 'lost'];
 
-export interface ControlCsvOptions {
-  /** Unit of coordinates where the header names none. */
-  readonly unit: LengthUnit;
-  /** X is the northing, Y the easting. */
-  readonly xIsNorth: boolean;
+/** What a person says of a list. */
+export interface ListSaid {
+  /** Unit of coordinates, also where the headings name another. */
+  readonly unit?: FileUnit | null;
+  readonly decimal?: DecimalSign | null;
+  /** What each column is, by its role; anything else leaves a column aside. */
+  readonly columns?: readonly string[] | null;
 }
+
+export interface ControlCsvOptions {
+  /** Unit of coordinates where neither the header nor a person names one; null to refuse such a list. */
+  readonly unit: LengthUnit | null;
+  /** X is the northing, Y the easting; null to refuse a list that says X and Y. */
+  readonly xIsNorth: boolean | null;
+  readonly said?: ListSaid;
+}
+
+export type ListWarning = 'DECIMAL_COMMA_ASSUMED' | 'UNIT_OVERRIDDEN' | 'ENCODING_ASSUMED';
 
 export type FileIssue =
   | { readonly code: 'NO_ROWS' }
   | { readonly code: 'NO_HEADER'; readonly firstRow: string }
   | { readonly code: 'MISSING_COLUMN'; readonly role: 'name' | 'coordinates' }
   | { readonly code: 'REPEATED_COLUMN'; readonly role: ColumnRole; readonly columns: readonly string[] }
-  | { readonly code: 'MIXED_UNITS'; readonly units: readonly LengthUnit[] }
+  | { readonly code: 'MIXED_UNITS'; readonly units: readonly FileUnit[] }
+  | { readonly code: 'NO_UNIT_STATED' }
+  | { readonly code: 'XY_ORDER_UNKNOWN' }
+  | { readonly code: 'DECIMAL_MIXED'; readonly comma: string; readonly point: string }
   | { readonly code: 'XML'; readonly fault: LandXmlFault }
   | { readonly code: 'OTHER_XML'; readonly root: string }
   | { readonly code: 'UNKNOWN_UNIT'; readonly text: string }
@@ -54,14 +71,22 @@ export interface ControlRow {
   readonly sdHeightMm: number | null;
   readonly kind: ControlKind;
   readonly condition: ControlCondition;
+  /** What the list calls its kind. */
+  readonly code: string;
+  /** With the code before it: nothing of it is lost on a mark. */
   readonly note: string;
   readonly issues: readonly RowIssue[];
 }
 
 export interface ControlList {
   readonly rows: readonly ControlRow[];
-  readonly unit: LengthUnit;
+  readonly unit: FileUnit;
+  /** The file itself names a unit, though another may have been said. */
   readonly unitFromFile: boolean;
+  /** Which of the two coordinates comes first. */
+  readonly order: 'EN' | 'NE';
+  readonly decimal: DecimalSign;
+  readonly warnings: readonly ListWarning[];
   /** Columns that were not understood and are left aside. */
   readonly ignoredColumns: readonly string[];
   /** The header says X and Y: which is the easting must be asked. */
@@ -80,29 +105,49 @@ const LONGEST_HEAD = 120;
 export function readControlCsv(text: string, options: ControlCsvOptions): Result<ControlList, FileIssue> {
   const written = lineCount(text);
   if (written > MOST_LINES) return fail({ code: 'TOO_MANY_ROWS', rows: written - 1, most: MOST_CONTROL_ROWS });
-  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
-  const wide = parsed.data.findIndex((cells) => cells.length > MOST_COLUMNS);
-  if (wide >= 0)
-    return fail({ code: 'TOO_MANY_CELLS', row: wide + 1, cells: parsed.data[wide]!.length, most: MOST_COLUMNS });
-  const lines = parsed.data
-    .map((cells, i) => ({ row: i + 1, cells }))
-    .filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));
-  const [header, ...body] = lines;
-  if (!header) return fail({ code: 'NO_ROWS' });
-  const columns = readHeader(header.cells, options);
+  const { rows: lines } = tableOf(text);
+  const wide = lines.find(({ cells }) => cells.length > MOST_COLUMNS);
+  if (wide) return fail({ code: 'TOO_MANY_CELLS', row: wide.row, cells: wide.cells.length, most: MOST_COLUMNS });
+  const [first] = lines;
+  if (!first) return fail({ code: 'NO_ROWS' });
+  const columns = columnsOf(first.cells, options);
   if (!columns.ok) return columns;
+  const { at, stated, hasHeader } = columns.value;
+  const body = hasHeader ? lines.slice(1) : lines;
   if (body.length === 0) return fail({ code: 'NO_ROWS' });
   if (body.length > MOST_CONTROL_ROWS)
     return fail({ code: 'TOO_MANY_ROWS', rows: body.length, most: MOST_CONTROL_ROWS });
-  const decimalComma = parsed.meta.delimiter === ';' || parsed.meta.delimiter === '\t';
-  const { unit, at, unitFromFile } = columns.value;
+  const said = options.said?.unit ?? null;
+  const unit = said ?? stated ?? (options.unit === null ? null : FILE_UNIT_OF[options.unit]);
+  if (unit === null) return fail({ code: 'NO_UNIT_STATED' });
+  const decimal = decimalOf(figuresIn(body, at), options.said?.decimal ?? null);
+  if (!decimal.ok) return decimal;
+  const header = hasHeader ? first.cells : first.cells.map((_, i) => String(i + 1));
+  const reading: Reading = { header, at, perUnit: METRES_PER_FILE_UNIT[unit], decimal: decimal.value.decimal };
   return ok({
-    rows: body.map(({ row, cells }) => readRow(row, cells, header.cells, at, unit, decimalComma)),
+    rows: body.map(({ row, cells }) => readRow(row, cells, reading)),
     unit,
-    unitFromFile,
-    ignoredColumns: header.cells.filter((cell, i) => cell.trim() !== '' && !Object.values(at).includes(i)),
-    usesXY: usesXY(header.cells),
+    unitFromFile: stated !== null,
+    order: (at.n ?? Infinity) < (at.e ?? -1) ? 'NE' : 'EN',
+    decimal: decimal.value.decimal,
+    warnings: [
+      ...(decimal.value.assumed ? (['DECIMAL_COMMA_ASSUMED'] as const) : []),
+      ...(said !== null && stated !== null && said !== stated ? (['UNIT_OVERRIDDEN'] as const) : []),
+    ],
+    ignoredColumns: hasHeader
+      ? first.cells.filter((cell, i) => cell.trim() !== '' && !Object.values(at).includes(i))
+      : [],
+    usesXY: hasHeader && !options.said?.columns && usesXY(first.cells),
   });
+}
+
+function* figuresIn(body: readonly CellRow[], at: Columns): Generator<string> {
+  const figures = [at.e, at.n, at.z, at.sdPlan, at.sdHeight].filter((i) => i !== undefined);
+  for (const { cells } of body)
+    for (const i of figures) {
+      const cell = cells[i];
+      if (cell !== undefined && cell.length <= LONGEST_NUMBER) yield cell;
+    }
 }
 
 function lineCount(text: string): number {
@@ -117,56 +162,91 @@ function lineCount(text: string): number {
 
 type Columns = Partial<Record<ColumnRole, number>>;
 
-function readHeader(
-  cells: readonly string[],
-  options: ControlCsvOptions,
-): Result<{ at: Columns; unit: LengthUnit; unitFromFile: boolean }, FileIssue> {
-  const numeric = cells.filter(
-    (cell) => cell.trim() !== '' && Number.isFinite(Number(cell.trim().replace(',', '.'))),
-  ).length;
-  if (numeric >= 2) return fail({ code: 'NO_HEADER', firstRow: cells.join(', ').slice(0, 80) });
+interface ColumnsFound {
+  readonly at: Columns;
+  /** The unit that the headings name. */
+  readonly stated: FileUnit | null;
+  readonly hasHeader: boolean;
+}
+
+const isFigure = (cell: string): boolean => /^[-+−]?[\d.,' ]*\d[\d.,' ]*$/.test(cell.trim());
+
+/** What each column is: as a person says, or as the first line heads them. */
+function columnsOf(cells: readonly string[], options: ControlCsvOptions): Result<ColumnsFound, FileIssue> {
+  const isHeaded = cells.filter(isFigure).length < 2;
+  const said = options.said?.columns ?? null;
+  if (said) return saidColumns(said, isHeaded ? cells : null);
+  return isHeaded ? readHeader(cells, options) : fail({ code: 'NO_HEADER', firstRow: cells.join(', ').slice(0, 80) });
+}
+
+const SAID: Readonly<Record<string, ColumnRole>> = { sdHMm: 'sdPlan', sdZMm: 'sdHeight' };
+
+function saidColumns(said: readonly string[], header: readonly string[] | null): Result<ColumnsFound, FileIssue> {
   const at: Columns = {};
-  const units = new Set<LengthUnit>();
-  for (const [i, cell] of cells.entries()) {
-    const { role: named, unit } = cell.length > LONGEST_HEAD ? { role: null, unit: null } : readHeaderCell(cell);
-    if (!named) continue;
-    const role = swapXY(cell, named, options.xIsNorth);
-    if (at[role] !== undefined) return fail({ code: 'REPEATED_COLUMN', role, columns: [cells[at[role]]!, cell] });
+  said.forEach((word, i) => {
+    const role = SAID[word] ?? COLUMN_ROLES.find((each) => each === word);
+    if (role && at[role] === undefined) at[role] = i;
+  });
+  const units = (header ?? []).flatMap((cell) => readHeaderCell(cell.slice(0, LONGEST_HEAD)).unit ?? []);
+  return whole({ at, stated: units[0] ?? null, hasHeader: header !== null });
+}
+
+function readHeader(cells: readonly string[], options: ControlCsvOptions): Result<ColumnsFound, FileIssue> {
+  const read = cells.map((cell) => (cell.length > LONGEST_HEAD ? null : readHeaderCell(cell)));
+  if (options.xIsNorth === null && read.some((each) => each?.letter)) return fail({ code: 'XY_ORDER_UNKNOWN' });
+  const at: Columns = {};
+  const units = new Set<FileUnit>();
+  for (const [i, each] of read.entries()) {
+    if (!each?.role) continue;
+    const role = each.letter !== null && options.xIsNorth ? SWAPPED[each.role]! : each.role;
+    if (at[role] !== undefined) {
+      // A second name or code is left aside; of two places nobody knows which is meant.
+      if (role === 'e' || role === 'n' || role === 'z')
+        return fail({ code: 'REPEATED_COLUMN', role, columns: [cells[at[role]]!, cells[i]!] });
+      continue;
+    }
     at[role] = i;
     // A height in another unit than the plan is as bad as a mixed plan.
-    if (unit && (role === 'e' || role === 'n' || role === 'z')) units.add(unit);
+    if (each.unit && (role === 'e' || role === 'n' || role === 'z')) units.add(each.unit);
+  }
+  if (at.name === undefined) {
+    const station = read.findIndex((each) => each?.isStation);
+    if (station >= 0) at.name = station;
   }
   if (units.size > 1) return fail({ code: 'MIXED_UNITS', units: [...units] });
   if (at.name === undefined && Object.keys(at).length === 0)
     return fail({ code: 'NO_HEADER', firstRow: cells.join(', ').slice(0, 80) });
+  const [stated] = units;
+  return whole({ at, stated: stated ?? null, hasHeader: true });
+}
+
+const SWAPPED: Partial<Record<ColumnRole, ColumnRole>> = { e: 'n', n: 'e' };
+
+/** A list needs names, and places or heights; half a place is none. */
+function whole(found: ColumnsFound): Result<ColumnsFound, FileIssue> {
+  const { at } = found;
   if (at.name === undefined) return fail({ code: 'MISSING_COLUMN', role: 'name' });
   const hasPlan = at.e !== undefined && at.n !== undefined;
   if (!hasPlan && (at.z === undefined || at.e !== undefined || at.n !== undefined))
     return fail({ code: 'MISSING_COLUMN', role: 'coordinates' });
-  const [fromFile] = units;
-  return ok({ at, unit: fromFile ?? options.unit, unitFromFile: fromFile !== undefined });
+  return ok(found);
 }
 
-function swapXY(cell: string, role: ColumnRole, xIsNorth: boolean): ColumnRole {
-  if (!xIsNorth || !/^[xy]\b/i.test(cell.trim())) return role;
-  return role === 'e' ? 'n' : role === 'n' ? 'e' : role;
+interface Reading {
+  readonly header: readonly string[];
+  readonly at: Columns;
+  readonly perUnit: Metres;
+  readonly decimal: DecimalSign;
 }
 
-function readRow(
-  row: number,
-  cells: readonly string[],
-  header: readonly string[],
-  at: Columns,
-  unit: LengthUnit,
-  decimalComma: boolean,
-): ControlRow {
+function readRow(row: number, cells: readonly string[], { header, at, perUnit, decimal }: Reading): ControlRow {
   const issues: RowIssue[] = [];
   const cell = (role: ColumnRole): string => (at[role] === undefined ? '' : (cells[at[role]] ?? '').trim());
-  const columnName = (role: ColumnRole): string => header[at[role]!]!.trim();
+  const columnName = (role: ColumnRole): string => (header[at[role]!] ?? String(at[role]! + 1)).trim();
   const number = (role: ColumnRole): number | null => {
     const text = cell(role);
     if (text === '') return null;
-    const value = text.length > LONGEST_NUMBER ? null : readNumber(text, decimalComma);
+    const value = text.length > LONGEST_NUMBER ? null : figureOf(text, decimal);
     if (value !== null) return value;
     const code = /\d\s*[a-z'′″"]+$/i.test(text.slice(0, LONGEST_NUMBER)) ? 'OTHER_UNIT' : 'NOT_A_NUMBER';
     issues.push({ code, column: columnName(role), text: text.slice(0, LONGEST_NUMBER) });
@@ -183,8 +263,7 @@ function readRow(
     if (value !== null && value < 0) issues.push({ code: 'NOT_POSITIVE', column: columnName(role), text: cell(role) });
     return value;
   };
-  const last = Math.max(...Object.values(at));
-  if (cells.length <= last && cells.length < header.length)
+  if (cells.length <= Math.max(at.e ?? 0, at.n ?? 0) && at.e !== undefined && cells.length < header.length)
     issues.push({ code: 'TOO_FEW_CELLS', cells: cells.length, columns: header.length });
   const name = cell('name');
   if (name === '') issues.push({ code: 'NO_NAME' });
@@ -194,7 +273,7 @@ function readRow(
     if ((e === null) !== (n === null)) issues.push({ code: 'HALF_A_PLACE' });
     else if (e === null && z === null) issues.push({ code: 'NO_COORDINATES' });
   }
-  const metres = (value: number | null): Metres | null => (value === null ? null : lengthToMetres(value, unit));
+  const metres = (value: number | null): Metres | null => (value === null ? null : value * perUnit);
   return {
     row,
     name,
@@ -205,15 +284,8 @@ function readRow(
     sdHeightMm: sd('sdHeight'),
     kind: word('kind', KINDS, e === null ? 'benchmark' : 'other'),
     condition: word('condition', CONDITIONS, 'usable'),
-    note: cell('note'),
+    code: cell('code'),
+    note: [cell('code'), cell('note')].filter((each) => each !== '').join(', '),
     issues,
   };
-}
-
-/** Plain decimal numbers; groups by spaces or apostrophes, or by commas when the comma is not the decimal mark. */
-function readNumber(text: string, decimalComma: boolean): number | null {
-  let plain = text.replace(/[\s\u2009\u00a0']/g, '').replace(/^[−–]/, '-');
-  if (decimalComma && /^-?\d+,\d+$/.test(plain)) plain = plain.replace(',', '.');
-  else if (/^-?\d{1,3}(,\d{3})+(\.\d*)?$/.test(plain)) plain = plain.replace(/,/g, '');
-  return /^[-+]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i.test(plain) && Number.isFinite(Number(plain)) ? Number(plain) : null;
 }

@@ -5,6 +5,7 @@
 import { fail, lengthToMetres, ok, type LengthUnit, type Result } from '@idle-marker/core';
 import { LENGTH_WORDS, localName } from '../landXml/xmlNames.ts';
 import { XmlWalk } from '../landXml/xmlWalk.ts';
+import { FILE_UNIT_OF } from '../list/fileUnits.ts';
 import { MOST_CONTROL_ROWS, type ControlList, type ControlRow, type FileIssue, type RowIssue } from './controlCsv.ts';
 
 /** Letters read at once. */
@@ -47,6 +48,7 @@ function rowOf(point: NonNullable<Reading['point']>, row: number, unit: LengthUn
     sdHeightMm: null,
     kind: 'other',
     condition: 'usable',
+    code: point.code || point.desc,
     note: [point.code, point.desc].filter((each) => each !== '').join(', '),
     issues,
   };
@@ -55,7 +57,7 @@ function rowOf(point: NonNullable<Reading['point']>, row: number, unit: LengthUn
 /** Reads all points; `unit` holds where the file names none. */
 export function readControlLandXml(
   text: string,
-  options: { readonly unit: LengthUnit },
+  options: { readonly unit: LengthUnit | null },
 ): Result<ControlList, FileIssue> {
   const state: Reading = { unit: null, unknownUnit: null, point: null, rows: [], root: null };
   const walk = new XmlWalk({
@@ -78,7 +80,7 @@ export function readControlLandXml(
     },
     close: (name) => {
       if (localName(name) !== 'CgPoint' || !state.point) return;
-      state.rows.push(rowOf(state.point, state.rows.length + 1, state.unit ?? options.unit));
+      state.rows.push(rowOf(state.point, state.rows.length + 1, state.unit ?? options.unit ?? 'metre'));
       state.point = null;
     },
   });
@@ -92,10 +94,14 @@ export function readControlLandXml(
   if (state.root !== 'LandXML') return fail({ code: 'OTHER_XML', root: state.root ?? '' });
   if (state.unknownUnit !== null) return fail({ code: 'UNKNOWN_UNIT', text: state.unknownUnit });
   if (state.rows.length === 0) return fail({ code: 'NO_ROWS' });
+  if (state.unit === null && options.unit === null) return fail({ code: 'NO_UNIT_STATED' });
   return ok({
     rows: state.rows,
-    unit: state.unit ?? options.unit,
+    unit: FILE_UNIT_OF[state.unit ?? options.unit ?? 'metre'],
     unitFromFile: state.unit !== null,
+    order: 'NE',
+    decimal: '.',
+    warnings: [],
     ignoredColumns: [],
     usesXY: false,
   });

@@ -11,6 +11,8 @@ import {
   type Triangles,
 } from '@idle-marker/core';
 import type { ReadAlignment } from '../landXml/landXmlDesign.ts';
+import type { FileUnit } from '../list/fileUnits.ts';
+import type { FileIssue, ListWarning } from '../control/controlCsv.ts';
 import { placedAlignment } from '../landXml/placedAlignment.ts';
 import type { LandXmlFault, LandXmlWarning } from '../landXml/landXmlFault.ts';
 import { joinedLines } from './joinedLines.ts';
@@ -38,11 +40,14 @@ export interface DrawnPoint {
   readonly name: string | null;
   /** What the file calls its kind. */
   readonly code?: string;
+  /** Where a block stands that has neither a name nor a height of its own. */
+  readonly isBlockOnly?: boolean;
 }
 export interface DrawnCircle {
   readonly layer: string;
   readonly centre: PlanPoint;
   readonly radius: number;
+  readonly z?: number;
 }
 export interface DrawnText {
   readonly layer: string;
@@ -65,10 +70,15 @@ export interface DrawingUnit {
   readonly metres: Metres;
 }
 
+/** What was assumed of a file; `UNIT_ASSUMED`: no coordinate system, and figures that can be no degrees. */
+export type DrawingRemark = 'UNIT_ASSUMED' | ListWarning;
+
 /** As it stands in the file: coordinates in the file's unit, nothing turned or shifted. */
 export interface RawDrawing {
   /** As the file says; null when it says nothing and it must be asked. */
   readonly unit: DrawingUnit | null;
+  /** Of a list of points, whose figures come in metres: the unit they were written in, and whether the list says it. */
+  readonly listUnit?: { readonly unit: FileUnit; readonly isStated: boolean };
   readonly paths: readonly DrawnPath[];
   readonly points: readonly DrawnPoint[];
   readonly circles: readonly DrawnCircle[];
@@ -77,6 +87,8 @@ export interface RawDrawing {
   readonly alignments: readonly ReadAlignment[];
   /** What was read and should be looked at. */
   readonly warnings: readonly LandXmlWarning[];
+  /** What was taken without the file or a person saying so. */
+  readonly remarks?: readonly DrawingRemark[];
   /** What was not understood or not taken, by kind and layer, with how many. */
   readonly leftOut: readonly LeftOut[];
 }
@@ -113,6 +125,9 @@ export type DrawingError =
   | { readonly code: 'PACKED_DRAWING' }
   | { readonly code: 'CUT_OFF'; readonly elements: number }
   | { readonly code: 'EMPTY_DRAWING'; readonly leftOut: readonly LeftOut[] }
+  | { readonly code: 'DEGREES_NOT_METRES' }
+  | { readonly code: 'UNIT_UNKNOWN'; readonly text: string }
+  | { readonly code: 'LIST'; readonly issue: FileIssue }
   | { readonly code: 'BAD_ROW'; readonly row: number; readonly detail: string }
   | { readonly code: 'LANDXML'; readonly fault: LandXmlFault };
 
@@ -124,7 +139,13 @@ export const DRAWING_UNITS: readonly DrawingUnit[] = [
   { name: 'feet', metres: METRES_PER_UNIT.foot },
   { name: 'US survey feet', metres: METRES_PER_UNIT.usSurveyFoot },
   { name: 'inches', metres: METRES_PER_UNIT.foot / 12 },
+  { name: 'decimetres', metres: 0.1 },
+  { name: 'kilometres', metres: 1000 },
+  { name: 'yards', metres: 3 * METRES_PER_UNIT.foot },
 ];
+/** The unit of a length; metres alone where it is none that site drawings come in. */
+export const drawingUnitOf = (metres: Metres): DrawingUnit =>
+  DRAWING_UNITS.find((unit) => Math.abs(unit.metres / metres - 1) < 1e-9) ?? DRAWING_UNITS[0]!;
 export const unitOfLength = (unit: LengthUnit): DrawingUnit =>
   DRAWING_UNITS.find(({ metres }) => metres === METRES_PER_UNIT[unit])!;
 
@@ -170,7 +191,12 @@ export function placeDrawing(raw: RawDrawing, { metresPerUnit, similarity }: Pla
   );
   const scale = metresPerUnit * (similarity?.scale ?? 1);
   const circles = near(
-    raw.circles.map((circle) => ({ ...circle, centre: at(circle.centre), radius: circle.radius * scale })),
+    raw.circles.map((circle) => ({
+      ...circle,
+      centre: at(circle.centre),
+      radius: circle.radius * scale,
+      ...(circle.z === undefined ? {} : { z: circle.z * metresPerUnit }),
+    })),
     ({ centre }) => [centre],
   );
   const texts = near(
@@ -216,6 +242,7 @@ export function placeDrawing(raw: RawDrawing, { metresPerUnit, similarity }: Pla
     surfaces,
     alignments,
     warnings: raw.warnings,
+    ...(raw.remarks ? { remarks: raw.remarks } : {}),
     outlines: outlines.sort((a, b) => b.area - a.area),
     lines,
     layers: layersOf([paths, points, circles, texts], surfaces),

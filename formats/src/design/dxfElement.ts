@@ -4,7 +4,7 @@
  * order".
  */
 
-interface Group {
+export interface Group {
   readonly code: number;
   readonly value: string;
 }
@@ -39,6 +39,16 @@ export class DxfRecord {
       .join('');
   }
 
+  /** Every group in its order, as boundaries are read. */
+  get groups(): readonly Group[] {
+    return this.#groups;
+  }
+
+  /** All numbers under a code. */
+  numbers(code: number): number[] {
+    return this.#groups.filter((group) => group.code === code).map(({ value }) => numberOf(value));
+  }
+
   /** NaN where it is missing or no number. */
   number(code: number): number {
     return numberOf(this.text(code));
@@ -67,7 +77,8 @@ export class DxfRecord {
   }
 }
 
-const numberOf = (value: string | undefined): number => (value === undefined || value === '' ? NaN : Number(value));
+export const numberOf = (value: string | undefined): number =>
+  value === undefined || value === '' ? NaN : Number(value);
 
 /** The element itself, and its parts in their order. */
 export function dxfRecords(text: string): readonly [DxfRecord, ...DxfRecord[]] {

@@ -17,13 +17,18 @@ export interface DxfElement {
   readonly whole: boolean;
   /** Line of the file on which no group code stands where one should; null where all do. */
   readonly broken: number | null;
-  /** Text of its first attribute; null when it has none. */
-  readonly attribute: string | null;
+}
+/** What a block holds, round its base. */
+export interface DxfBlock {
+  readonly base: { readonly x: number; readonly y: number; readonly z: number };
+  readonly elements: readonly DxfElement[];
 }
 export interface DxfGroups {
   /** `$INSUNITS` of the header; 0 when it says nothing. */
   readonly insUnits: number;
   readonly elements: readonly DxfElement[];
+  /** By name in capitals: names of blocks are told apart without regard to them. */
+  readonly blocks: ReadonlyMap<string, DxfBlock>;
 }
 
 const PARTS: ReadonlySet<string> = new Set(['VERTEX', 'SEQEND', 'ATTRIB']);
@@ -37,28 +42,42 @@ interface Growing {
   start: number;
   whole: boolean;
   broken: number | null;
-  attribute: string | null;
-  /** The part that is being read: of an attribute the text is wanted. */
-  part: string;
+}
+
+interface GrowingBlock {
+  name: string | null;
+  readonly base: [number, number, number];
+  readonly elements: DxfElement[];
 }
 
 export function dxfGroups(text: string): Result<DxfGroups, DrawingError> {
   const elements: DxfElement[] = [];
+  const blocks = new Map<string, DxfBlock>();
   let [insUnits, section, variable] = [0, '', ''];
   let [awaitsName, hasSections, hasEnd] = [false, false, false];
   let current: Growing | null = null;
+  let block: GrowingBlock | null = null;
+  /** The head of a block is being read: its name and its base. */
+  let inHead = false;
   const close = (end: number) => {
     if (current)
-      elements.push({
+      (block ? block.elements : elements).push({
         type: current.type,
         layer: current.layer ?? '0',
         start: current.start,
         end,
         whole: current.whole,
         broken: current.broken,
-        attribute: current.attribute,
       });
     current = null;
+  };
+  const closeBlock = () => {
+    if (block?.name)
+      blocks.set(block.name.toUpperCase(), {
+        base: { x: block.base[0], y: block.base[1], z: block.base[2] },
+        elements: block.elements,
+      });
+    block = null;
   };
   let at = 0;
   let line = -1;
@@ -72,21 +91,28 @@ export function dxfGroups(text: string): Result<DxfGroups, DrawingError> {
     const start = at;
     at = valueEnd + 1;
     const value = () => text.slice(codeEnd + 1, valueEnd).trim();
+    const holdsElements = section === 'ENTITIES' || block !== null;
     if (code === '0') {
       const type = value();
-      if (section === 'ENTITIES' && current !== null && PARTS.has(type)) {
+      if (holdsElements && current !== null && PARTS.has(type)) {
         const open: Growing = current;
-        open.part = type;
         if (type === 'SEQEND') open.whole = true;
         continue;
       }
       close(start);
+      inHead = false;
       awaitsName = type === 'SECTION';
       hasSections ||= awaitsName;
       hasEnd ||= type === 'EOF';
-      if (type === 'ENDSEC' || type === 'SECTION' || type === 'EOF') section = '';
-      else if (section === 'ENTITIES')
-        current = { type, layer: null, start, whole: type !== 'POLYLINE', broken: null, attribute: null, part: type };
+      if (type === 'ENDSEC' || type === 'SECTION' || type === 'EOF') {
+        closeBlock();
+        section = '';
+      } else if (section === 'BLOCKS' && (type === 'BLOCK' || type === 'ENDBLK')) {
+        closeBlock();
+        inHead = type === 'BLOCK';
+        if (inHead) block = { name: null, base: [0, 0, 0], elements: [] };
+      } else if (section === 'ENTITIES' || block !== null)
+        current = { type, layer: null, start, whole: type !== 'POLYLINE', broken: null };
       if (hasEnd) break;
     } else if (awaitsName && code === '2') {
       section = value();
@@ -94,14 +120,20 @@ export function dxfGroups(text: string): Result<DxfGroups, DrawingError> {
     } else if (section === 'HEADER') {
       if (code === '9') variable = value();
       else if (variable === '$INSUNITS' && code === '70') insUnits = Number(value()) || 0;
+    } else if (inHead && block !== null) {
+      const open: GrowingBlock = block;
+      if (code === '2') open.name ??= value();
+      const axis = BASE_CODES.indexOf(code);
+      if (axis >= 0) open.base[axis] = Number(value()) || 0;
     } else if (current !== null) {
       const open: Growing = current;
       if (!GROUP_CODE.test(code)) open.broken ??= line;
       if (code === '8') open.layer ??= value();
-      else if (code === '1' && open.part === 'ATTRIB') open.attribute ??= value();
     }
   }
   if (!hasSections) return fail({ code: 'NOT_A_DRAWING', detail: 'it has no sections' });
   if (!hasEnd) return fail({ code: 'CUT_OFF', elements: elements.length });
-  return ok({ insUnits, elements });
+  return ok({ insUnits, elements, blocks });
 }
+
+const BASE_CODES = ['10', '20', '30'];

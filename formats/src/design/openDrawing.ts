@@ -28,6 +28,7 @@ import {
   usualExtent,
   type Drawing,
   type DrawingError,
+  type DrawingRemark,
   type DrawingUnit,
   type DrawnCorner,
   type DrawnLayer,
@@ -63,6 +64,7 @@ export interface DrawingSummary {
   /** As they lie on the site. */
   readonly alignments: readonly ReadAlignment[];
   readonly warnings: readonly LandXmlWarning[];
+  readonly remarks: readonly DrawingRemark[];
 }
 
 export interface SurfaceSummary {
@@ -175,6 +177,7 @@ export class OpenDrawing {
       }),
       alignments: this.drawing.alignments,
       warnings: this.drawing.warnings,
+      remarks: this.drawing.remarks ?? [],
     };
   }
 

@@ -1,7 +1,9 @@
 /** Any file that a design comes in, told apart by what stands in it rather than by its name. */
 import { fail, ok, type LengthUnit, type Result } from '@idle-marker/core';
-import { readControlCsv } from '../control/controlCsv.ts';
-import { textOf } from '../text.ts';
+import type { ControlRow, ListSaid } from '../control/controlCsv.ts';
+import { readControlBytes } from '../control/controlList.ts';
+import { decodedText } from '../text.ts';
+import { dxfTextOf } from './dxfEncoding.ts';
 import type { DrawingError, RawDrawing } from './drawing.ts';
 import { readRawDxf, type Progress } from './dxf.ts';
 import { readRawGeoJson } from './geoJson.ts';
@@ -25,11 +27,21 @@ export function drawingFormatOf(bytes: Uint8Array): Result<DrawingFormat, Drawin
   return ok('csv');
 }
 
-/** @param unit of a list of points, which says none itself */
+/** What a person says of a file; what is left out nobody said. */
+export interface DrawingSaid extends ListSaid {
+  /** What X is in a list that says X and Y. */
+  readonly order?: 'EN' | 'NE' | null;
+}
+
+/**
+ * @param unit of a list of points, which says none itself; null to refuse one that nobody says the unit of
+ * @param said by a person: goes before what the file says
+ */
 export function readRawDrawing(
   bytes: Uint8Array,
-  unit: LengthUnit,
+  unit: LengthUnit | null,
   onProgress?: Progress,
+  said: DrawingSaid = {},
 ): Result<RawDrawing & { readonly format: DrawingFormat }, DrawingError> {
   const format = drawingFormatOf(bytes);
   if (!format.ok) return format;
@@ -37,48 +49,73 @@ export function readRawDrawing(
     const read = readRawLandXml(bytes, onProgress);
     return read.ok ? ok({ ...read.value, format: format.value }) : read;
   }
-  const text = textOf(bytes);
+  if (format.value === 'csv') {
+    const read = readPoints(bytes, unit, said);
+    return read.ok ? ok({ ...read.value, format: format.value }) : read;
+  }
+  const text = format.value === 'dxf' ? dxfTextOf(bytes) : decodedText(bytes);
   if (!text.ok)
     return fail({
       code: 'NOT_A_DRAWING',
       detail: text.error.code === 'EMPTY_FILE' ? 'the file is empty' : 'it is not text',
     });
   const read = {
-    dxf: () => readRawDxf(text.value, onProgress),
-    geojson: () => readRawGeoJson(text.value),
-    csv: () => readPoints(text.value, unit),
+    dxf: () => readRawDxf(text.value.text, onProgress),
+    geojson: () => readRawGeoJson(text.value.text, (said.unit ?? null) !== null),
   }[format.value]();
-  return read.ok ? ok({ ...read.value, format: format.value }) : read;
+  if (!read.ok) return read;
+  const { assumed } = text.value;
+  const remarks = [...(read.value.remarks ?? []), ...(assumed ? (['ENCODING_ASSUMED'] as const) : [])];
+  return ok({ ...read.value, ...(remarks.length > 0 ? { remarks } : {}), format: format.value });
 }
 
 /** Longer descriptions are cut: a code is a word. */
 const LONGEST_CODE = 80;
 
-function readPoints(text: string, unit: LengthUnit): Result<RawDrawing, DrawingError> {
-  const list = readControlCsv(text, { unit, xIsNorth: false });
-  if (!list.ok)
-    return fail({
-      code: 'NOT_A_DRAWING',
-      detail: 'it is neither a drawing nor a list with a name and two coordinates in every row',
-    });
-  const bad = list.value.rows.find((row) => row.issues.length > 0 || row.e === null || row.n === null);
-  if (bad) return fail({ code: 'BAD_ROW', row: bad.row, detail: 'has no name with two coordinates' });
+function readPoints(bytes: Uint8Array, unit: LengthUnit | null, said: DrawingSaid): Result<RawDrawing, DrawingError> {
+  const order = said.order ?? null;
+  const list = readControlBytes(bytes, {
+    unit,
+    xIsNorth: order === null ? (unit === null ? null : false) : order === 'NE',
+    said,
+  });
+  if (!list.ok) {
+    const { error } = list;
+    if (error.code === 'EMPTY_FILE') return fail({ code: 'NOT_A_DRAWING', detail: 'the file is empty' });
+    if (error.code === 'NOT_TEXT') return fail({ code: 'NOT_A_DRAWING', detail: 'it is not text' });
+    // What is a list but for something that can be said is told as that; anything else is no drawing.
+    return SAYABLE.has(error.code)
+      ? fail({ code: 'LIST', issue: error })
+      : fail({
+          code: 'NOT_A_DRAWING',
+          detail: 'it is neither a drawing nor a list with a name and two coordinates in every row',
+        });
+  }
+  const isWhole = (row: ControlRow) => row.issues.length === 0 && row.e !== null && row.n !== null;
+  const good = list.value.rows.filter(isWhole);
+  const bad = list.value.rows.find((row) => !isWhole(row));
+  if (bad && good.length === 0)
+    return fail({ code: 'BAD_ROW', row: bad.row, detail: 'has no name with two coordinates' });
   // Rows come in metres already.
   return ok({
     unit: { name: 'metres', metres: 1 },
+    listUnit: { unit: list.value.unit, isStated: list.value.unitFromFile },
+    ...(list.value.warnings.length > 0 ? { remarks: list.value.warnings } : {}),
     paths: [],
-    points: list.value.rows.map((row) => ({
+    points: good.map((row) => ({
       layer: 'points',
       at: { e: row.e!, n: row.n! },
       z: row.z,
       name: row.name,
-      ...(row.note ? { code: row.note.slice(0, LONGEST_CODE) } : {}),
+      ...(row.code ? { code: row.code.slice(0, LONGEST_CODE) } : {}),
     })),
     circles: [],
     texts: [],
     surfaces: [],
     alignments: [],
     warnings: [],
-    leftOut: [],
+    leftOut: bad ? [{ what: 'ROW', layer: 'points', count: list.value.rows.length - good.length }] : [],
   });
 }
+
+const SAYABLE: ReadonlySet<string> = new Set(['NO_UNIT_STATED', 'XY_ORDER_UNKNOWN', 'DECIMAL_MIXED']);

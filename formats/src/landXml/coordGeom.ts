@@ -28,11 +28,15 @@ export interface RawElement {
   readonly radiusStart: number | null;
   readonly radiusEnd: number | null;
   readonly length: number | null;
+  /** As it states them, to be held against the geometry. */
+  readonly stated?: { readonly length: number | null; readonly station: number | null };
 }
 export type PointByName = (name: string) => SitePoint | undefined;
 
 /** Radius at the centre and radius as given may differ by this, metres. */
-const RADIUS_OFF = 0.005;
+const RADIUS_OFF = 0.001;
+/** Lengths and stations as stated may differ from the geometry by this, metres. */
+const STATED_OFF = 0.001;
 const SPIRAL_OFF = 0.005;
 /** A line goes no farther than this: stations along it are counted one by one. */
 const LONGEST: Metres = 1e6;
@@ -74,6 +78,22 @@ export function elementOf(raw: RawElement, named: PointByName): ReadElement {
   });
 }
 
+/** Where an element states another length or station than its geometry has. A spiral is as long as it says. */
+function statedOff(
+  { at, stated }: RawElement,
+  length: number | null,
+  running: number,
+  metresPerUnit: number,
+): LandXmlWarning[] {
+  const off = (given: number | null | undefined, found: number | null) =>
+    given === null || given === undefined || found === null ? 0 : Math.abs(given - found) * metresPerUnit;
+  const [byLength, byStation] = [off(stated?.length, length), off(stated?.station, running)];
+  return [
+    ...(byLength > STATED_OFF ? [{ code: 'XML_LENGTH_OFF' as const, at, size: byLength }] : []),
+    ...(byStation > STATED_OFF ? [{ code: 'XML_STATION_OFF' as const, at, size: byStation }] : []),
+  ];
+}
+
 /** An alignment from its elements, refused where they can't be, with what should be asked about. */
 export function definitionOf(
   at: XmlPlace,
@@ -81,19 +101,20 @@ export function definitionOf(
   startStation: number,
   equations: readonly StationEquation[],
   metresPerUnit: number,
+  statedLength: number | null = null,
 ): { readonly definition: AlignmentDefinition; readonly warnings: readonly LandXmlWarning[] } {
   const warnings: LandXmlWarning[] = [];
   let length: Metres = 0;
   for (const { raw, element } of read) {
     const shape = shapeOf(element);
     if (!shape.ok) throw new Refused({ code: 'XML_ELEMENT', at: raw.at, fault: shape.error });
+    const running = startStation + length / metresPerUnit;
     length += shape.value.length * metresPerUnit;
+    warnings.push(...statedOff(raw, element.kind === 'spiral' ? null : shape.value.length, running, metresPerUnit));
     if (length > LONGEST)
       throw new Refused({ code: 'XML_ELEMENT', at: raw.at, fault: { code: 'ELEMENT_TOO_LONG', length } });
     if (element.kind === 'curve' && raw.radius !== null) {
-      const off = Math.max(
-        ...[element.start, element.end].map((end) => Math.abs(planDistance(element.centre, end) - raw.radius!)),
-      );
+      const off = Math.abs(planDistance(element.centre, element.start) - raw.radius);
       if (off * metresPerUnit > RADIUS_OFF)
         warnings.push({ code: 'XML_RADIUS_OFF', at: raw.at, size: off * metresPerUnit });
     }
@@ -103,6 +124,10 @@ export function definitionOf(
       if (off * metresPerUnit > SPIRAL_OFF)
         warnings.push({ code: 'XML_SPIRAL_OFF', at: raw.at, size: off * metresPerUnit });
     }
+  }
+  if (statedLength !== null) {
+    const size = Math.abs(statedLength * metresPerUnit - length);
+    if (size > STATED_OFF) warnings.push({ code: 'XML_LENGTH_OFF', at, size });
   }
   const definition: AlignmentDefinition = { startStation, elements: read.map(({ element }) => element), equations };
   const made = alignmentOf(definition);

@@ -43,7 +43,12 @@ export type LandXmlWarning =
   | { readonly code: 'XML_GAP'; readonly at: XmlPlace; readonly size: Metres }
   | { readonly code: 'XML_RADIUS_OFF'; readonly at: XmlPlace; readonly size: Metres }
   | { readonly code: 'XML_SPIRAL_OFF'; readonly at: XmlPlace; readonly size: Metres }
-  | { readonly code: 'XML_EQUATION_BACK'; readonly at: XmlPlace; readonly size: Metres };
+  | { readonly code: 'XML_EQUATION_BACK'; readonly at: XmlPlace; readonly size: Metres }
+  /** A length or a station as stated differs from the geometry, which counts. */
+  | { readonly code: 'XML_LENGTH_OFF'; readonly at: XmlPlace; readonly size: Metres }
+  | { readonly code: 'XML_STATION_OFF'; readonly at: XmlPlace; readonly size: Metres }
+  /** An element can not be read, and its alignment was left out. */
+  | { readonly code: 'XML_UNREADABLE'; readonly at: XmlPlace; readonly fault: LandXmlFault };
 
 /** Thrown by the reader to itself: the first fault ends the reading. */
 export class Refused extends Error {

@@ -18,7 +18,13 @@ import {
   type StationEquation,
   type VerticalRounding,
 } from '@idle-marker/core';
-import { unitOfLength, type DrawingUnit, type DrawnPoint, type DrawnSurface } from '../design/drawing.ts';
+import {
+  unitOfLength,
+  type DrawingUnit,
+  type DrawnPath,
+  type DrawnPoint,
+  type DrawnSurface,
+} from '../design/drawing.ts';
 import { GrowingSurface } from '../design/growingSurface.ts';
 import { definitionOf, elementOf, type GeomPart, type PlaceText, type RawElement } from './coordGeom.ts';
 import { pathsOf } from './drawnPaths.ts';
@@ -46,7 +52,7 @@ const LONGEST_CODE = 80;
 
 /** Elements whose insides are walked through. */
 const CONTAINERS = new Set(
-  'LandXML CgPoints PlanFeatures PlanFeature CoordGeom Alignments Alignment Profile ProfAlign Surfaces Surface Definition Pnts Faces CrossSects CrossSect DesignCrossSectSurf CrossSectSurf Units Line Curve Spiral IrregularLine Chain'.split(
+  'LandXML CgPoints PlanFeatures PlanFeature CoordGeom Alignments Alignment Profile ProfAlign Surfaces Surface Definition Pnts Faces SourceData Boundaries Boundary Breaklines Breakline CrossSects CrossSect DesignCrossSectSurf CrossSectSurf Units Line Curve Spiral IrregularLine Chain'.split(
     ' ',
   ),
 );
@@ -56,7 +62,7 @@ const TEXTS = new Set(
 );
 /** Says who made the file, or repeats what is read elsewhere: nobody misses it. */
 const SILENT = new Set(
-  'Project Application Author CoordinateSystem Feature Property DocFileRef Metric Imperial AlignPIs SourceData Watersheds'.split(
+  'Project Application Author CoordinateSystem Feature Property DocFileRef Metric Imperial AlignPIs DataPoints PointFiles Contours Chains DEMs Watersheds'.split(
     ' ',
   ),
 );
@@ -71,6 +77,9 @@ interface OpenAlignment {
   readonly name: string;
   readonly at: XmlPlace;
   readonly startStation: number;
+  readonly length: number | null;
+  /** What of it could not be read; it is left out then, and nothing else is. */
+  broken: LandXmlFault | null;
   readonly elements: (RawElement | readonly RawElement[])[];
   readonly equations: { readonly at: XmlPlace; readonly equation: StationEquation; readonly back: number | null }[];
   readonly profiles: { readonly at: XmlPlace; readonly name: string; readonly points: GradePoint[] }[];
@@ -106,6 +115,9 @@ export class LandXmlReader {
   readonly #surfaces: DrawnSurface[] = [];
   readonly #alignments: OpenAlignment[] = [];
   readonly #features: OpenFeature[] = [];
+  /** Breaklines and boundaries of surfaces, as they are drawn. */
+  readonly #drawn: DrawnPath[] = [];
+  #pointsName = 'points';
   readonly #left = new Map<string, number>();
 
   #alignment: OpenAlignment | null = null;
@@ -113,7 +125,12 @@ export class LandXmlReader {
   #element: OpenElement | null = null;
   #surface: { readonly name: string; readonly growing: GrowingSurface } | null = null;
   #section: OpenAlignment['crossSections'][number] | null = null;
-  #sectionLine: { readonly name: string; readonly points: { offset: number; z: number; code: string }[] } | null = null;
+  #sectionLine: {
+    readonly name: string;
+    readonly points: { offset: number; z: number; code: string }[];
+    /** Its points are by slope and distance: not read. */
+    isBySlope: boolean;
+  } | null = null;
   #counts = new Map<string, number>();
 
   /** False once reading on is of no use. */
@@ -176,7 +193,20 @@ export class LandXmlReader {
     }
     this.#attributes = attributes;
     if (TEXTS.has(local)) this.#reading = { depth: this.#stack.length, attributes, text: '' };
-    if (!this.#begin(local)) this.#skipBelow = this.#stack.length;
+    if (!this.#within(() => this.#begin(local), false)) this.#skipBelow = this.#stack.length;
+  }
+
+  /** What can not be read in an alignment costs that alignment and nothing else. */
+  #within<T>(act: () => T, otherwise: T): T {
+    const alignment = this.#alignment;
+    if (!alignment) return act();
+    try {
+      return act();
+    } catch (error) {
+      if (!(error instanceof Refused) || !('at' in error.fault)) throw error;
+      alignment.broken ??= error.fault;
+      return otherwise;
+    }
   }
 
   /** False when nothing inside of it is looked at. */
@@ -193,6 +223,9 @@ export class LandXmlReader {
     }
     this.#counts.set(local, (this.#counts.get(local) ?? 0) + 1);
     switch (local) {
+      case 'CgPoints':
+        this.#pointsName = this.#attribute('name') ?? 'points';
+        return true;
       case 'CgPoint':
         // Only what stands in the list of points is one; elsewhere it is a note.
         return parent === 'CgPoints';
@@ -207,6 +240,8 @@ export class LandXmlReader {
           name: this.#attribute('name') ?? 'alignment',
           at: this.#place('Alignment'),
           startStation: this.#number('staStart', 'Alignment') ?? 0,
+          length: this.#number('length', 'Alignment'),
+          broken: null,
           elements: [],
           equations: [],
           profiles: [],
@@ -248,7 +283,7 @@ export class LandXmlReader {
       }
       case 'DesignCrossSectSurf':
       case 'CrossSectSurf':
-        this.#sectionLine = { name: this.#attribute('name') ?? local, points: [] };
+        this.#sectionLine = { name: this.#attribute('name') ?? local, points: [], isBySlope: false };
         return this.#section !== null;
       default:
         return true;
@@ -294,6 +329,11 @@ export class LandXmlReader {
         radiusStart: radius('radiusStart'),
         radiusEnd: radius('radiusEnd'),
         length: kind === 'Spiral' ? this.#number('length', local) : null,
+        stated: {
+          length:
+            kind === 'Spiral' || local === 'Chain' || local === 'IrregularLine' ? null : this.#number('length', local),
+          station: this.#number('staStart', local),
+        },
       },
     };
   }
@@ -303,11 +343,18 @@ export class LandXmlReader {
     const at = this.#counted('StaEquation');
     const ahead = this.#number('staAhead', 'StaEquation');
     const back = this.#number('staBack', 'StaEquation');
-    const where = this.#number('staInternal', 'StaEquation') ?? (this.#alignment.equations.length === 0 ? back : null);
+    const where = this.#number('staInternal', 'StaEquation') ?? this.#reached(back);
     if (ahead === null) throw new Refused({ code: 'XML_PART_MISSING', at, part: 'staAhead' });
     if (where === null) throw new Refused({ code: 'XML_PART_MISSING', at, part: 'staInternal' });
     const counts = this.#attribute('staIncrement')?.toLowerCase() === 'decreasing' ? -1 : 1;
     this.#alignment.equations.push({ at, equation: { at: where, ahead, counts }, back });
+  }
+
+  /** Where the stationing before an equation reaches the station that it goes back to. */
+  #reached(back: number | null): number | null {
+    const before = this.#alignment?.equations.at(-1)?.equation;
+    if (back === null || !before) return back;
+    return before.at + (back - before.ahead) * before.counts;
   }
 
   #close(local: string): void {
@@ -322,7 +369,7 @@ export class LandXmlReader {
       const { attributes, text } = this.#reading;
       this.#reading = null;
       this.#attributes = attributes;
-      this.#readText(local, parent, text);
+      this.#within(() => this.#readText(local, parent, text), undefined);
       return;
     }
     switch (local) {
@@ -350,7 +397,10 @@ export class LandXmlReader {
         return;
       case 'DesignCrossSectSurf':
       case 'CrossSectSurf':
-        if (this.#section && this.#sectionLine) this.#section.lines.push(this.#sectionLine);
+        if (this.#section && this.#sectionLine) {
+          if (this.#sectionLine.isBySlope) this.#leave(local);
+          else this.#section.lines.push({ name: this.#sectionLine.name, points: this.#sectionLine.points });
+        }
         this.#sectionLine = null;
     }
   }
@@ -390,6 +440,10 @@ export class LandXmlReader {
         this.#pointList(local, parent, text);
         return;
       case 'CrossSectPnt': {
+        if (/slope/i.test(this.#attribute('dataFormat') ?? '')) {
+          if (this.#sectionLine) this.#sectionLine.isBySlope = true;
+          return;
+        }
         const [offset, z] = plainNumbers(text, 2, 2, at);
         this.#sectionLine?.points.push({ offset: offset!, z: z!, code: this.#attribute('code') ?? '' });
       }
@@ -403,15 +457,19 @@ export class LandXmlReader {
       if (name !== undefined) this.#references.push({ name, to: reference, at: this.#counted('CgPoint') });
       return;
     }
+    if (text.trim() === '') {
+      this.#leave('CgPoint');
+      return;
+    }
     const [n, e, z] = plainNumbers(text, 2, 3, () => ({
       ...this.#counted('CgPoint'),
       owner: name === undefined ? null : `point “${name}”`,
     }));
     const place = { e: e!, n: n!, z: z ?? null };
     if (name !== undefined) this.#named.set(name, place);
-    const code = this.#attribute('code')?.trim() || this.#attribute('desc')?.trim();
+    const code = this.#attribute('code');
     this.#points.push({
-      layer: 'points',
+      layer: this.#pointsName,
       at: { e: place.e, n: place.n },
       z: place.z,
       name: name ?? null,
@@ -484,6 +542,19 @@ export class LandXmlReader {
         this.#element.between.push({
           place: { n: numbers[i]!, e: numbers[i + 1]!, z: size === 3 ? numbers[i + 2]! : null },
         });
+    } else if (this.#surface && (parent === 'Boundary' || parent === 'Breakline')) {
+      const numbers = this.#list(local, text, size);
+      const isBoundary = parent === 'Boundary';
+      this.#drawn.push({
+        layer: `${this.#surface.name}: ${isBoundary ? 'boundaries' : 'breaklines'}`,
+        closed: isBoundary,
+        corners: Array.from({ length: numbers.length / size }, (_, i) => ({
+          n: numbers[size * i]!,
+          e: numbers[size * i + 1]!,
+          z: size === 3 ? numbers[size * i + 2]! : null,
+          bulge: 0,
+        })),
+      });
     } else this.#leave(`${local} of ${parent ?? 'the file'}`);
   }
 
@@ -540,14 +611,26 @@ export class LandXmlReader {
     const unit = this.#unit!;
     const named = (name: string) => this.#named.get(name);
     const warnings: LandXmlWarning[] = [];
-    const alignments = this.#alignments.flatMap((open): ReadAlignment[] => {
+    const unreadable = (fault: LandXmlFault & { readonly at: XmlPlace }): ReadAlignment[] => {
+      this.#leave('Alignment');
+      warnings.push({ code: 'XML_UNREADABLE', at: fault.at, fault });
+      return [];
+    };
+    const whole = (open: OpenAlignment): ReadAlignment[] => {
       const read = open.elements.flat().map((raw) => elementOf(raw, named));
       if (read.length === 0) {
         this.#leave('Alignment without geometry');
         return [];
       }
       const equations = open.equations.map(({ equation }) => equation);
-      const { definition, warnings: own } = definitionOf(open.at, read, open.startStation, equations, unit.metres);
+      const { definition, warnings: own } = definitionOf(
+        { ...open.at, owner: `Alignment “${open.name}”` },
+        read,
+        open.startStation,
+        equations,
+        unit.metres,
+        open.length,
+      );
       warnings.push(...own, ...equationWarnings(open, unit.metres));
       return [
         {
@@ -557,17 +640,34 @@ export class LandXmlReader {
           crossSections: open.crossSections,
         },
       ];
+    };
+    const alignments = this.#alignments.flatMap((open): ReadAlignment[] => {
+      if (open.broken && 'at' in open.broken) return unreadable(open.broken);
+      try {
+        return whole(open);
+      } catch (error) {
+        // A point that is not in the file may be missing everywhere; a profile is refused by itself.
+        if (!(error instanceof Refused) || error.fault.code === 'XML_PROFILE' || !('at' in error.fault)) throw error;
+        return unreadable(error.fault);
+      }
     });
+    const [first] = warnings.filter((warning) => warning.code === 'XML_UNREADABLE');
+    const nothingElse = this.#points.length + this.#surfaces.length + this.#features.length + this.#drawn.length === 0;
+    // Where nothing is left to take, what is wrong is no remark.
+    if (first && alignments.length === 0 && nothingElse) throw new Refused(first.fault);
     return {
       unit,
       linearUnit: this.#linearUnit,
       alignments: withOwnNames(alignments),
-      paths: this.#features.flatMap(({ name, elements }) =>
-        pathsOf(
-          name,
-          elements.flat().map((raw) => elementOf(raw, named)),
+      paths: [
+        ...this.#features.flatMap(({ name, elements }) =>
+          pathsOf(
+            name,
+            elements.flat().map((raw) => elementOf(raw, named)),
+          ),
         ),
-      ),
+        ...this.#drawn.flatMap(tidy),
+      ],
       points: this.#points,
       surfaces: this.#surfaces,
       warnings,
@@ -602,6 +702,17 @@ export class LandXmlReader {
       open = rest;
     }
   }
+}
+
+/** A boundary ends where it begins; a line of one place is none. */
+function tidy({ layer, closed, corners }: DrawnPath): DrawnPath[] {
+  const apart = corners.filter(
+    ({ e, n, z }, i) => i === 0 || e !== corners[i - 1]!.e || n !== corners[i - 1]!.n || z !== corners[i - 1]!.z,
+  );
+  const [first, last] = [apart[0], apart.at(-1)];
+  const ends = first && last && apart.length > 2 && first.e === last.e && first.n === last.n;
+  const kept = ends ? apart.slice(0, -1) : apart;
+  return kept.length > 1 ? [{ layer, closed: closed || Boolean(ends), corners: kept }] : [];
 }
 
 const isSamePlace = (a: PlaceText, b: PlaceText | undefined): boolean =>

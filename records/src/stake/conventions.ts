@@ -89,7 +89,8 @@ export function stakeContent(state: SiteState, work: FactBody<'package'>, plan: 
     within: set?.within ?? true,
     to: plan.corner,
     meaning: plan.meaning,
-    beyond: plan.onLine !== null && plan.offset > 0,
+    // Off a face, too, it is the face that it is off.
+    beyond: plan.offFace === null && plan.onLine !== null && plan.offset > 0,
     cutFill,
     heightReference,
     hubZ,

@@ -1,6 +1,6 @@
 /** What is asked of files that hold lists, and what comes back: the same in a worker and without one. */
 import type { LengthUnit, Result } from '@idle-marker/core';
-import { readControlList, readLandXmlSurvey, textOf } from '@idle-marker/formats';
+import { readControlBytes, readLandXmlSurvey } from '@idle-marker/formats';
 import type { ControlList, FileIssue, LandXmlFault, SurveyRead, TextError } from '@idle-marker/formats';
 
 interface Questions {
@@ -30,6 +30,5 @@ export function answerList(asked: ListAsk, tell: (told: ListTold) => void): void
 }
 
 function controlOf({ bytes, unit, xIsNorth }: ListAskOf<'control'>): ListAnswerOf<'control'> {
-  const text = textOf(bytes);
-  return text.ok ? readControlList(text.value, { unit, xIsNorth }) : text;
+  return readControlBytes(bytes, { unit, xIsNorth });
 }

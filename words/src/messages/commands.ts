@@ -1,5 +1,11 @@
 /** Messages of commands. */
 export const commands = {
+  fileInUnit: '{name}: in {unit}{stated}',
+  asItStates: ', as it states',
+  fileHolds: '  {points} points, {paths} lines, {texts} texts, {surfaces} surfaces',
+  fileLeftOut: '  left out: {count} {what}',
+  fileRow: '  row {row}: {code}',
+  fileLookAt: '  look at: {code}',
   isOver64MibSplitIt: '{file} is over 64 MiB: split it.',
   doesNotExistCheckThePath: '{file} doesn’t exist: check the path.',
   cantBeReadAsUtf8Text: "{file} can't be read as UTF-8 text: {message}",

@@ -1,5 +1,20 @@
 /** Messages of controlList. */
 export const controlList = {
+  millimeters: 'millimeters',
+  centimeters: 'centimeters',
+  decimeters: 'decimeters',
+  kilometers: 'kilometers',
+  inches: 'inches',
+  yards: 'yards',
+  everyCommaStandsBeforeThreeDigits:
+    'Every comma stands before three digits: they are read as decimal signs, not as thousands.',
+  anotherUnitThanTheFileStates: 'The file states another unit than the one that was said.',
+  theFileDoesNotSayItsEncoding:
+    'The file doesn’t say how its letters are encoded: read as Windows-1252. Look at names with accents.',
+  noUnitIsStated: 'Neither the file nor anybody says the unit: put it in the headings, such as “E (m)”, or say it.',
+  sayWhichOfXAndYIsEast: 'The headings say X and Y: say which of them is the easting.',
+  bothDecimalSigns:
+    'Some figures have a decimal comma ({comma}) and others a decimal point ({point}): use one of them throughout.',
   theFileHasNoMarksInIt: 'The file has no marks in it: the first row names the columns, each further row is a mark.',
   thisIsNotATextFileSave: 'This isn’t a text file: save the list as CSV (UTF-8) and choose that.',
   row1IsNoHeaderPutA:

@@ -1,5 +1,9 @@
 /** Messages of drawing. */
 export const drawing = {
+  degreesNotMetres:
+    'Its places are longitudes and latitudes in degrees: nothing can be set out on them. Have it sent in the coordinates of the site.',
+  unitUnknown: 'Its coordinate system ({text}) is in a unit that isn’t read here: have it sent in meters or feet.',
+  unitAssumed: 'The file names no coordinate system: its figures can be no degrees, and are taken as meters.',
   on: '{count} {what} on {layer}',
   more: '{more} more',
   thisIsNothingThatADesignCan:

@@ -1,5 +1,8 @@
 /** Messages of landXml. */
 export const landXml = {
+  statesAnotherLength: '{place} states a length that differs by {metres} from its geometry, which counts.',
+  statesAnotherStation: '{place} states a station that differs by {metres} from the running one, which counts.',
+  itsAlignmentWasLeftOut: 'One alignment was left out: {fault}',
   of: ' of {owner}',
   lineOfTheFile: '{element}{number}{owner} (line {line} of the file)',
   hasNoLengthItsLengthIs0: 'has no length: its length is 0, or its Start and End are one place',

@@ -1,4 +1,4 @@
-import { msg, unitNameWords } from '@idle-marker/words';
+import { fileUnitWords, msg } from '@idle-marker/words';
 import { Choice } from '../../ui/Field.tsx';
 import { lengthChoices } from '../../field/lengthChoices.ts';
 
@@ -11,7 +11,7 @@ export function ControlColumns({ model }: { readonly model: ImportControlModel }
   return (
     <div className="mt-3 grid gap-3 sm:grid-cols-3">
       {list.unitFromFile ? (
-        <p className="self-end">{msg('control.theHeaderSays', { unitName: unitNameWords()[list.unit] })}</p>
+        <p className="self-end">{msg('control.theHeaderSays', { unitName: fileUnitWords()[list.unit] })}</p>
       ) : (
         <Choice label={msg('control.unitOfTheCoordinates')} value={unit} options={lengthChoices()} onChange={setUnit} />
       )}

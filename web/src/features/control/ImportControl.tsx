@@ -1,4 +1,4 @@
-import { msg, controlFileWords, listRemarkWords } from '@idle-marker/words';
+import { msg, controlFileWords, listRemarkWords, listWarningWords } from '@idle-marker/words';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { toggled } from '../../ui/toggled.ts';
@@ -115,6 +115,11 @@ export function ImportControl({
       {list && (
         <>
           <ControlColumns model={model} />
+          {list.warnings.map((warning) => (
+            <p key={warning} className="mt-2 border-l-4 border-ochre pl-3 font-medium">
+              {listWarningWords()[warning]}
+            </p>
+          ))}
           {list.ignoredColumns.length > 0 && (
             <p className="mt-2 text-ink2">
               {msg('control.leftAsideNotUnderstood', { ignoredColumns: list.ignoredColumns.join(', ') })}

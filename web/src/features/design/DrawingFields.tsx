@@ -4,6 +4,7 @@ import {
   crossingWords,
   landXmlWarningWords,
   leftOutWords,
+  drawingRemarkWords,
   drawingUnitWords,
 } from '@idle-marker/words';
 import { Field, Tick } from '../../ui/Field.tsx';
@@ -71,6 +72,11 @@ export function DrawingFields({
           )}
         </p>
       )}
+      {read?.summary.remarks.map((remark) => (
+        <p key={remark} className="mt-2 border-l-4 border-ochre pl-3 text-[14px] font-medium">
+          {drawingRemarkWords(remark)}
+        </p>
+      ))}
       {read && read.summary.warnings.length > 0 && (
         <ul
           className="mt-2 max-h-40 list-disc overflow-auto pl-5 text-[14px] font-medium text-ochre"

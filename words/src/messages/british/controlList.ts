@@ -2,6 +2,10 @@ import type { BritishOf } from './britishOf.ts';
 import type { controlList as whole } from '../controlList.ts';
 
 export const controlList: BritishOf<typeof whole> = {
+  millimeters: 'millimetres',
+  centimeters: 'centimetres',
+  decimeters: 'decimetres',
+  kilometers: 'kilometres',
   row1IsNoHeaderPutA:
     'Row 1 (“{firstRow}”) is no header. Put a first row that names the columns, such as name, E, N, level.',
   columnsForEastingAndNorthingAreNeeded:

@@ -2,6 +2,7 @@ import type { BritishOf } from './britishOf.ts';
 import type { landXml as whole } from '../landXml.ts';
 
 export const landXml: BritishOf<typeof whole> = {
+  statesAnotherStation: '{place} states a chainage that differs by {metres} from the running one, which counts.',
   hasStationAfterTheStationsOfA:
     'has chainage {station} after {station2}: the chainages of a profile must be strictly increasing',
   beginsOrEndsWithAVerticalCurve:
