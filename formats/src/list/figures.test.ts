@@ -10,7 +10,7 @@ describe('figures of a list', () => {
     fc.assert(
       fc.property(
         fc.array(fc.record({ whole: fc.nat(9_999_999), part: fc.nat(99) }), { minLength: 1, maxLength: 20 }),
-        fc.constantFrom('.', ',') as fc.Arbitrary<'.' | ','>,
+        fc.constantFrom<'.' | ','>('.', ','),
         fc.constantFrom('', 'other', ' ', "'"),
         (figures, decimal, parting) => {
           const by = parting === 'other' ? (decimal === '.' ? ',' : '.') : parting;
