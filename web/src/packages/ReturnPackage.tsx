@@ -59,17 +59,19 @@ export function ReturnPackage({
             </p>
           )}
         </div>
-        <div className="relative min-h-[300px] border border-ink2">
-          <p className="absolute inset-x-0 top-0 z-10 bg-sheet px-2 py-1 text-[15px]" aria-live="polite">
+        <div className="flex min-h-[300px] flex-col border border-ink2">
+          <p className="border-b border-rule px-2 py-1 text-[15px]" aria-live="polite">
             {picking === 'first' ? msg('packages.touchTheFirstCurb') : msg('packages.touchTheSecondCurb')}
           </p>
-          <Board
-            scene={scene}
-            onPlace={touch}
-            description={msg('packages.theReturnAsItWouldLieOn')}
-            fitTo={made ? [...drawnReturn(made, 6), made.arc.radiusPoint, made.arc.intersection] : []}
-            fitKey={made ? `${made.begin} ${made.end}` : 'none'}
-          />
+          <div className="relative min-h-[260px] flex-1">
+            <Board
+              scene={scene}
+              onPlace={touch}
+              description={msg('packages.theReturnAsItWouldLieOn')}
+              fitTo={made ? [...drawnReturn(made, 6), made.arc.radiusPoint, made.arc.intersection] : []}
+              fitKey={made ? `${made.begin} ${made.end}` : 'none'}
+            />
+          </div>
         </div>
       </div>
       {plans?.ok && <ReturnMarks model={model} />}

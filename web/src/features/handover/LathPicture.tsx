@@ -72,7 +72,7 @@ function Face({
       {rows.map((row, i) => (
         <div key={i} className="flex min-h-6 flex-wrap gap-y-1">
           {row.map(({ text, ruled, unusual }, k) => (
-            <span key={k} className={`figures grow px-2.5 leading-6 ${strokeOf(along, k > 0, ruled)}`}>
+            <span key={k} className={`figures grow px-2.5 leading-6 ${strokeOf(along, k < row.length - 1, ruled)}`}>
               <span className={unusual ? 'box-decoration-clone px-1 outline-[2.5px] outline-[#8f1d15]' : ''}>
                 {text}
               </span>
@@ -85,9 +85,11 @@ function Face({
 }
 
 /** Across a lath a line is drawn below what is ruled; along it a stroke parts one thing from the next. */
-const strokeOf = (along: boolean, follows: boolean, ruled: boolean): string =>
+const strokeOf = (along: boolean, isFollowed: boolean, ruled: boolean): string =>
   along
-    ? `${follows ? 'border-l border-current' : ''} ${ruled ? 'border-r-[3px] border-current' : ''}`
+    ? isFollowed
+      ? `border-current ${ruled ? 'border-r-[3px]' : 'border-r'}`
+      : ''
     : ruled
       ? 'border-b-[1.5px] border-current'
       : '';
