@@ -23,7 +23,8 @@ export function MarkSlip({ acts, ...about }: MarkSlipProps) {
   const stands = due === 'next' || due === 'shootHub';
   useKey('n', busy ? null : round.next);
   useKey('b', busy || onCorner ? null : acts.block);
-  useKey(' ', busy || acts.isAsking ? null : acts.act);
+  // With one key for all, a press while the pole is on its way is meant for where it comes to stand.
+  useKey(' ', (busy && !staking.isOneKey) || acts.isAsking ? null : acts.act);
   return (
     <Slip
       topic={`${plan.key} ${mark?.id ?? ''} ${shot?.sight.id ?? ''}`}
