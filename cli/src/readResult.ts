@@ -1,5 +1,5 @@
 /** What a file was read as, in the shape that `read` prints: metres, east and north, lists in their order. */
-import { alignmentOf, equationJumps, planDistance, type PlanPoint } from '@idle-marker/core';
+import { alignmentOf, equationJumps, lengthOfSide, reachOfSide } from '@idle-marker/core';
 import {
   drawingFormatOf,
   fileUnitOf,
@@ -243,52 +243,31 @@ function leftOutOf({ leftOut }: RawDrawing): { what: string; count: number }[] {
 
 type Corners = Drawing['paths'][number]['corners'];
 
-/** An arc from its bulge: how long it is, and how far it reaches. */
-function arcOf(from: PlanPoint, to: PlanPoint, bulge: number): { length: number; reach: PlanPoint[] } {
-  const chord = planDistance(from, to);
-  if (bulge === 0 || chord === 0) return { length: chord, reach: [to] };
-  const angle = 4 * Math.atan(bulge);
-  const radius = chord / 2 / Math.abs(Math.sin(angle / 2));
-  const rise = (1 - bulge * bulge) / (4 * bulge);
-  const centre = {
-    e: (from.e + to.e) / 2 - rise * (to.n - from.n),
-    n: (from.n + to.n) / 2 + rise * (to.e - from.e),
-  };
-  const start = Math.atan2(from.n - centre.n, from.e - centre.e);
-  const reach: PlanPoint[] = [to];
-  for (let quarter = -8; quarter <= 8; quarter++) {
-    const turned = (quarter * Math.PI) / 2 - start;
-    if (angle > 0 ? turned > 0 && turned < angle : turned < 0 && turned > angle)
-      reach.push({
-        e: centre.e + radius * Math.round(Math.cos((quarter * Math.PI) / 2)),
-        n: centre.n + radius * Math.round(Math.sin((quarter * Math.PI) / 2)),
-      });
-  }
-  return { length: Math.abs(angle) * radius, reach };
-}
-
 function pathShown(layer: string, corners: Corners, closed: boolean) {
   let length = 0;
-  const reach: PlanPoint[] = [corners[0]!];
+  const [first] = corners;
+  const box = { minE: first!.e, minN: first!.n, maxE: first!.e, maxN: first!.n };
   for (let i = 0; i < corners.length - (closed ? 0 : 1); i++) {
-    const arc = arcOf(corners[i]!, corners[(i + 1) % corners.length]!, corners[i]!.bulge);
-    length += arc.length;
-    reach.push(...arc.reach);
+    const [from, to] = [corners[i]!, corners[(i + 1) % corners.length]!];
+    length += lengthOfSide(from, to, from.bulge);
+    for (const { e, n } of reachOfSide(from, to, from.bulge)) widen(box, e, n);
   }
-  const heights = corners.map(({ z }) => z);
-  const hasHeights = heights.every((z) => z !== null);
-  return {
-    layer,
-    closed,
-    length,
-    vertices: corners.length,
-    minZ: hasHeights ? Math.min(...heights) : null,
-    maxZ: hasHeights ? Math.max(...heights) : null,
-    minE: Math.min(...reach.map(({ e }) => e)),
-    minN: Math.min(...reach.map(({ n }) => n)),
-    maxE: Math.max(...reach.map(({ e }) => e)),
-    maxN: Math.max(...reach.map(({ n }) => n)),
-  };
+  // A path of hundreds of thousands of corners is no list of arguments.
+  let [minZ, maxZ]: [number | null, number | null] = [Infinity, -Infinity];
+  for (const { z } of corners) {
+    [minZ, maxZ] = z === null || minZ === null || maxZ === null ? [null, null] : [Math.min(minZ, z), Math.max(maxZ, z)];
+    if (minZ === null) break;
+  }
+  return { layer, closed, length, vertices: corners.length, minZ, maxZ, ...box };
+}
+
+type Box = Record<'minE' | 'minN' | 'maxE' | 'maxN', number>;
+
+function widen(box: Box, e: number, n: number): void {
+  box.minE = Math.min(box.minE, e);
+  box.minN = Math.min(box.minN, n);
+  box.maxE = Math.max(box.maxE, e);
+  box.maxN = Math.max(box.maxN, n);
 }
 
 function areaPlan(places: Float64Array, faces: ArrayLike<number>): number {
@@ -306,14 +285,9 @@ function areaPlan(places: Float64Array, faces: ArrayLike<number>): number {
 function extentOf(
   { points, surfaces, alignments }: Drawing,
   paths: readonly { readonly minE: number; readonly minN: number; readonly maxE: number; readonly maxN: number }[],
-): Readonly<Record<'minE' | 'minN' | 'maxE' | 'maxN', number>> | null {
+): Readonly<Box> | null {
   const box = { minE: Infinity, minN: Infinity, maxE: -Infinity, maxN: -Infinity };
-  const reach = (e: number, n: number) => {
-    box.minE = Math.min(box.minE, e);
-    box.minN = Math.min(box.minN, n);
-    box.maxE = Math.max(box.maxE, e);
-    box.maxN = Math.max(box.maxN, n);
-  };
+  const reach = (e: number, n: number) => widen(box, e, n);
   for (const path of paths) {
     reach(path.minE, path.minN);
     reach(path.maxE, path.maxN);

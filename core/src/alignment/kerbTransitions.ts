@@ -33,7 +33,7 @@ function changesOf(table: StationTable, part: KerbTransition['part']): KerbTrans
 }
 
 /** The changes of a kerb's height, in order along the way. */
-export const kerbTransitions = ({
+const kerbTransitions = ({
   topHeight,
   backHeight,
 }: Pick<KerbDefinition, 'topHeight' | 'backHeight'>): KerbTransition[] => [

@@ -9,6 +9,7 @@ export {
   type PlanPoint,
   type SitePoint,
 } from './point.ts';
+export { bulgedArc, lengthOfSide, reachOfSide, type BulgedArc } from './bulge.ts';
 export { outlineGap, sharedPart, type OutlineGap } from './gap.ts';
 export { distanceToPolygon, insidePolygon, segmentMeetsPolygon, signedArea } from './polygon.ts';
 export { alongOff, intersectLines, pointAlongOff } from './line.ts';

@@ -60,9 +60,8 @@ export const isWhole = ({ degree, knots, points, weights }: Nurbs): boolean =>
   weights.every((weight) => weight > 0) &&
   points.every(({ e, n, z }) => Number.isFinite(e) && Number.isFinite(n) && Number.isFinite(z));
 
-function deBoor({ degree, knots, points, weights }: Nurbs, parameter: number): CurvePlace {
-  let span = degree;
-  while (span < points.length - 1 && parameter >= knots[span + 1]!) span++;
+/** @param span the knot at or before the parameter, whose part of the curve it is */
+function deBoor({ degree, knots, points, weights }: Nurbs, span: number, parameter: number): CurvePlace {
   const rows = Array.from({ length: degree + 1 }, (_, i) => {
     const k = span - degree + i;
     const weight = weights[k] ?? 1;
@@ -91,9 +90,7 @@ export function splineCorners(curve: Nurbs): (DrawnCorner & { z: number })[] {
   for (let i = degree; i < points.length; i++) {
     const [from, to] = [knots[i]!, knots[i + 1]!];
     if (to - from <= 1e-12) continue;
-    // At its end a span is still its own.
-    const end = from + (to - from) * (1 - 1e-12);
-    const part = arcsAlong((parameter) => deBoor(curve, Math.min(parameter, end)), from, to, PER_SPAN);
+    const part = arcsAlong((parameter) => deBoor(curve, i, parameter), from, to, PER_SPAN);
     if (corners.length > 0) corners.pop();
     corners.push(...part);
   }

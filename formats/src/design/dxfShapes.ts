@@ -1,4 +1,5 @@
 /** How elements of a drawing are moved on their way out of blocks, and what becomes of their corners. */
+import { bulgedArc } from '@idle-marker/core';
 import type { DrawnCorner } from './drawing.ts';
 import { arcsAlong } from './dxfCurves.ts';
 
@@ -67,7 +68,7 @@ export function movedCorners(motion: Motion, corners: readonly Corner3[], closed
       out.push({ ...moved(motion, corner), bulge: corner.bulge === 0 ? 0 : hand * corner.bulge });
       return;
     }
-    const { centre, radius, start, angle } = arcOf(corner, next, corner.bulge);
+    const { centre, radius, start, angle } = bulgedArc(corner, next, corner.bulge);
     const part = arcsAlong(
       (parameter) =>
         moved(motion, {
@@ -82,25 +83,6 @@ export function movedCorners(motion: Motion, corners: readonly Corner3[], closed
     out.push(...part.slice(0, -1));
   });
   return out;
-}
-
-/** The circle of an arc, where on it the arc begins and how far it goes, positive to the left. */
-export function arcOf(
-  from: { readonly e: number; readonly n: number },
-  to: { readonly e: number; readonly n: number },
-  bulge: number,
-) {
-  const rise = (1 - bulge * bulge) / (4 * bulge);
-  const centre = {
-    e: (from.e + to.e) / 2 - rise * (to.n - from.n),
-    n: (from.n + to.n) / 2 + rise * (to.e - from.e),
-  };
-  return {
-    centre,
-    radius: Math.hypot(from.e - centre.e, from.n - centre.n),
-    start: Math.atan2(from.n - centre.n, from.e - centre.e),
-    angle: 4 * Math.atan(bulge),
-  };
 }
 
 /**

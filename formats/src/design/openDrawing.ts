@@ -1,6 +1,7 @@
 /** A drawing that is open: read, placed, and asked about. Runs in a worker, or where there are none on the spot. */
 import Flatbush from 'flatbush';
 import {
+  bulgedArc,
   type Corner,
   heightOn,
   METRES_PER_UNIT,
@@ -374,13 +375,7 @@ function paintedLine(corners: readonly DrawnCorner[], closed: boolean): PlanPoin
 
 /** Places on an arc between its ends, from its bulge. */
 function arcPlaces(from: PlanPoint, to: PlanPoint, bulge: number): PlanPoint[] {
-  const delta = 4 * Math.atan(bulge);
-  const [de, dn] = [to.e - from.e, to.n - from.n];
-  // The centre lies to the left of the chord for an arc that turns left and is shorter than half a circle.
-  const rise = (1 - bulge * bulge) / (4 * bulge);
-  const centre = { e: (from.e + to.e) / 2 - rise * dn, n: (from.n + to.n) / 2 + rise * de };
-  const radius = Math.hypot(from.e - centre.e, from.n - centre.n);
-  const start = Math.atan2(from.n - centre.n, from.e - centre.e);
+  const { centre, radius, start, angle: delta } = bulgedArc(from, to, bulge);
   const steps = Math.max(2, Math.ceil(Math.abs(delta) / ARC_STEP));
   return Array.from({ length: steps - 1 }, (_, i) => {
     const angle = start + (delta * (i + 1)) / steps;

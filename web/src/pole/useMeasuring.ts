@@ -1,10 +1,11 @@
 import { useState } from 'react';
-import type { Metres, SimulatedPlace, SitePoint } from '@idle-marker/core';
+import type { SimulatedPlace, SitePoint } from '@idle-marker/core';
 import type { Fact, FactBody } from '@idle-marker/contract';
 import { asBuiltBody, meanPairedPlace, meanPlace, type MeanPlace } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
 import { useShooting, type Shooting, type SightWay } from './takeSight.ts';
 import { usePairedSet } from './usePaired.ts';
+import { GROUND } from './usePairedSources.ts';
 import { usePairedShooting, type PairedShot } from './usePairedShooting.ts';
 import { useSite } from '../site/SiteContext.tsx';
 
@@ -49,9 +50,6 @@ interface ShotsMade {
   readonly positions: readonly Fact<'position'>[];
   readonly mean: MeanPlace | null;
 }
-
-/** Farther off plumb than half of this the ground is not shot with a receiver. */
-const GROUND: Metres = 0.05;
 
 /**
  * Shoots what stands there as often as asked, and keeps the mean with its spread: from a station, or with a receiver and

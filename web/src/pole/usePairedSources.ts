@@ -1,5 +1,5 @@
 /** How good both sources are at this moment, where the plan comes from a receiver; and why there is no height. */
-import { NORMAL_95_FACTOR, type LengthUnit } from '@idle-marker/core';
+import { NORMAL_95_FACTOR, type LengthUnit, type Metres } from '@idle-marker/core';
 import { msg, smallLength } from '@idle-marker/words';
 import { useSite } from '../site/SiteContext.tsx';
 import { planPromise, usePairedNow, usePairedSet, type PairedNow } from './usePaired.ts';
@@ -18,8 +18,8 @@ export function sourcesWords(now: PairedNow | null, unit: LengthUnit): string {
     .join(' · ');
 }
 
-/** The ground is shot within this. */
-const GROUND = 0.05;
+/** The ground is shot within this: farther off plumb than half of it nothing is kept. */
+export const GROUND: Metres = 0.05;
 
 /** Null while a station gives the place, or nothing does. */
 export function usePairedSources(): NonNullable<ReturnType<typeof usePairedNow>> | null {
