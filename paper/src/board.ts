@@ -14,7 +14,10 @@ export const PAPERS = {
 export type Paper = keyof typeof PAPERS;
 
 /** Scales that people have rulers for. */
-const SCALES = [10, 20, 25, 50, 100, 200, 250, 500, 1000, 2000, 2500, 5000, 10_000, 20_000, 50_000, 100_000];
+const SCALES = [
+  10, 20, 25, 50, 75, 100, 125, 150, 200, 250, 300, 400, 500, 750, 1000, 1250, 1500, 2000, 2500, 5000, 7500, 10_000,
+  20_000, 50_000, 100_000,
+];
 
 /** What a scale is written as: 1 : 200, or for feet so many to the inch. */
 export const scaleWords = (scale: number, unit: LengthUnit): string =>
@@ -26,7 +29,9 @@ export const scaleWords = (scale: number, unit: LengthUnit): string =>
 const scalesOf = (unit: LengthUnit): readonly number[] =>
   unit === 'metre'
     ? SCALES
-    : [1, 2, 4, 5, 8, 10, 20, 30, 40, 50, 60, 100, 200, 400, 500, 1000, 2000].map((feet) => feet * 12);
+    : [1, 2, 3, 4, 5, 6, 8, 10, 15, 20, 25, 30, 40, 50, 60, 80, 100, 150, 200, 300, 400, 500, 1000, 2000].map(
+        (feet) => feet * 12,
+      );
 
 /** Round scales that show less ground than `scale` does, the nearest first. */
 export const finerScales = (scale: number, unit: LengthUnit): number[] =>

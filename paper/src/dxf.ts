@@ -1,6 +1,6 @@
 /** A scene that is to scale as DXF, in ground coordinates of the site's unit, a layer for each kind of line. */
 import { lengthFromMetres, type LengthUnit } from '@idle-marker/core';
-import { dxfText, type DxfEntity } from '@idle-marker/formats';
+import { dxfBytes, type DxfEntity } from '@idle-marker/formats';
 import { POINTS_PER_METRE, type Layer, type Scene, type SceneItem } from './scene.ts';
 
 const LAYER: Readonly<Record<Layer, { readonly name: string; readonly colour: number }>> = {
@@ -25,7 +25,11 @@ export interface DxfMark {
  * The sketch in ground coordinates; of several pages the thing from the key, and everything else from the pages
  * themselves.
  */
-export function sketchDxf(pages: readonly [Scene, ...Scene[]], unit: LengthUnit, marks: readonly DxfMark[]): string {
+export function sketchDxf(
+  pages: readonly [Scene, ...Scene[]],
+  unit: LengthUnit,
+  marks: readonly DxfMark[],
+): Uint8Array {
   const [first, ...parts] = pages;
   if (parts.length === 0) return sceneDxf([first], unit, marks);
   const only = (scene: Scene, wanted: (layer: Layer) => boolean): Scene => ({
@@ -39,7 +43,7 @@ export function sketchDxf(pages: readonly [Scene, ...Scene[]], unit: LengthUnit,
 const NO_GROUND: NonNullable<Scene['ground']> = { e: 0, n: 0, perPoint: 1 / POINTS_PER_METRE };
 
 /** @param marks written as points with their heights, for whoever measures in the drawing */
-export function sceneDxf(scenes: readonly Scene[], unit: LengthUnit, marks: readonly DxfMark[]): string {
+export function sceneDxf(scenes: readonly Scene[], unit: LengthUnit, marks: readonly DxfMark[]): Uint8Array {
   const length = (metres: number) => lengthFromMetres(metres, unit);
   const entityOf = (item: SceneItem, ground: NonNullable<Scene['ground']>): DxfEntity => {
     const x = (px: number) => length(ground.e + px * ground.perPoint);
@@ -66,5 +70,5 @@ export function sceneDxf(scenes: readonly Scene[], unit: LengthUnit, marks: read
     z: mark.z === null ? 0 : length(mark.z),
   }));
   const items = scenes.flatMap((scene) => scene.items.map((item) => entityOf(item, scene.ground ?? NO_GROUND)));
-  return dxfText([...items, ...points], Object.values(LAYER), unit);
+  return dxfBytes([...items, ...points], Object.values(LAYER), unit);
 }

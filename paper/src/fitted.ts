@@ -1,4 +1,4 @@
-import type { Measure } from './scene.ts';
+import type { Measure, Weight } from './scene.ts';
 
 /** Cut at the end where it would run out of its room, and said to be cut. */
 export function fitted(
@@ -6,7 +6,7 @@ export function fitted(
   width: number,
   size: number,
   measure: Measure,
-  weight: 'regular' | 'bold' = 'regular',
+  weight: Weight = 'regular',
 ): string {
   if (measure(words, size, weight) <= width) return words;
   let letters = [...words];

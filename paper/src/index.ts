@@ -12,7 +12,8 @@ export {
 export { sceneSvg } from './svg.ts';
 export { sceneDxf, sketchDxf } from './dxf.ts';
 export { boardFor, north, PAPERS, scaleBar, scaleWords, type Paper } from './board.ts';
-export { planItems, sketchScene, sketchSteps } from './sketch.ts';
+export { liesUpright, planItems, sketchScene, sketchSteps } from './sketch.ts';
+export { fitted } from './fitted.ts';
 export { SKETCH_OPTIONS, type SketchOptions } from './sketchOptions.ts';
 export { planScene, READING_HEIGHT, READING_WIDTH, sectionScene } from './readingScene.ts';
 export { tapeScene } from './tapeScene.ts';

@@ -9,7 +9,7 @@ import { fitted } from './fitted.ts';
 export const READING_WIDTH = 300;
 export const READING_HEIGHT = 190;
 
-const SIZE = 9.5;
+const SIZE = 11;
 /** Where the hub stands in the section. */
 const HUB_X = 62;
 /** Lowest and highest height that a feature is drawn at. */
@@ -115,7 +115,7 @@ export function sectionScene(reading: StakeReading, drawn: ReadingDrawn): Scene 
   }
   for (const feature of features) items.push(...featureItems(feature, hubY, reading, drawn));
   items.push(
-    text('frame', 6, READING_HEIGHT - 6, words.reading.section, SIZE - 1, { ink: 'ink2' }),
+    text('frame', 6, READING_HEIGHT - 6, words.reading.section, SIZE - 0.5, { ink: 'ink2' }),
     text('labels', 6, groundY + 20, fitted(reading.name, first - 12, SIZE, measure), SIZE, { weight: 'bold' }),
   );
   return {
@@ -293,7 +293,7 @@ export function planScene(reading: StakeReading, { words, unit, measure }: Readi
   );
   items.push(
     ...north(READING_WIDTH - 18, 10),
-    text('frame', 6, READING_HEIGHT - 6, words.reading.plan, SIZE - 1, { ink: 'ink2' }),
+    text('frame', 6, READING_HEIGHT - 6, words.reading.plan, SIZE - 0.5, { ink: 'ink2' }),
   );
   return {
     title: filled(words.reading.title, { name: reading.name }),

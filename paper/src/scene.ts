@@ -64,8 +64,8 @@ export interface Scene {
 export type Measure = (text: string, size: number, weight: Weight) => number;
 
 /** Letters of a plan, points: names, and the figures beside them. */
-export const LABEL = 8;
-export const SMALL = 6.8;
+export const LABEL = 10.5;
+export const SMALL = 9;
 
 export const POINTS_PER_METRE = 72 / 0.0254;
 

@@ -5,7 +5,17 @@
  */
 import type { CutSheet } from '@idle-marker/records';
 import { msg, standingWords, unitAbbreviationWords, writtenLength } from '@idle-marker/words';
-import { boardAt, boardFor, finerScales, north, PAPERS, scaleBar, scaleWords, type Board } from './board.ts';
+import {
+  boardAt,
+  boardFor,
+  finerScales,
+  north,
+  PAPERS,
+  scaleBar,
+  scaleWords,
+  type Board,
+  type Paper,
+} from './board.ts';
 import { fitted } from './fitted.ts';
 import type { Box } from './labels.ts';
 import { markSymbol, planSteps, type PlanDrawn } from './planDrawing.ts';
@@ -15,7 +25,9 @@ import { tilesOf, type Tile } from './tiles.ts';
 
 const MARGIN = 34;
 const HEAD = 44;
-const FOOT = 46;
+/** Legend and notes; below them stays a strip for what says which page it is. */
+const FOOT = 58;
+const STRIP = 34;
 /** So many of a hundred marks may stay without a name before the plan is parted. */
 const UNNAMED_SHARE = 0.02;
 const MOST_PAGES = 40;
@@ -24,6 +36,14 @@ const LABEL_AREA = 2600;
 
 type Row = CutSheet['rows'][number];
 type NumberedSheet = CutSheet & { readonly number?: number; readonly revision?: number };
+
+/** How the paper lies so that the drawing on it is at the larger scale. */
+export function liesUpright(sheet: CutSheet, paper: Paper): boolean {
+  const points = [...sheet.shapes.flatMap((shape) => shape.points), ...sheet.rows.map((row) => row.place)];
+  if (points.length === 0) return false;
+  const scaleOf = (upright: boolean) => boardFor(points, pageOf({ paper, upright }).inner, sheet.lengthUnit).scale;
+  return scaleOf(true) < scaleOf(false);
+}
 
 export interface SketchResult {
   /** One page, or the key of all of it with its pages after it. */
@@ -36,17 +56,15 @@ export interface SketchResult {
 export const sketchScene = (sheet: NumberedSheet, options: SketchOptions, measure: Measure): SketchResult =>
   toEnd(sketchSteps(sheet, options, measure));
 
-/** The marks alone, in a frame of a page that holds more; only as symbols where not all of their names have room. */
+/** The marks alone, in a frame of a page that holds more; null where not all of their names have room. */
 export function planItems(
   sheet: CutSheet,
   board: Board,
   options: SketchOptions,
   measure: Measure,
-): readonly SceneItem[] {
+): readonly SceneItem[] | null {
   const { items, unlabelled } = toEnd(planSteps(sheet, board, options, measure));
-  return isCrowded(sheet.rows, unlabelled)
-    ? items.filter(({ layer }) => layer !== 'labels' && layer !== 'dimensions')
-    : items;
+  return isCrowded(sheet.rows, unlabelled) ? null : items;
 }
 
 function toEnd<T>(steps: Generator<number, T>): T {
@@ -67,14 +85,14 @@ interface Page {
   readonly inner: Box;
 }
 
-function pageOf({ paper, upright }: SketchOptions): Page {
+function pageOf({ paper, upright }: Pick<SketchOptions, 'paper' | 'upright'>): Page {
   const [short, long] = PAPERS[paper];
   const [width, height] = upright ? [short, long] : [long, short];
   const frame = {
     x: MARGIN + 8,
     y: MARGIN + HEAD + 8,
     w: width - 2 * MARGIN - 16,
-    h: height - 2 * MARGIN - HEAD - FOOT - 16,
+    h: height - 2 * MARGIN - HEAD - FOOT - STRIP - 16,
   };
   return { width, height, frame, inner: { x: frame.x + 46, y: frame.y + 26, w: frame.w - 92, h: frame.h - 52 } };
 }
@@ -216,7 +234,7 @@ function sceneOf(
       ? sheet.package
       : msg('sketches.cutSheetRevision', { number: sheet.number, revision: sheet.revision, package: sheet.package });
   const title = part === '' ? called : `${called}, ${part}`;
-  const bottom = height - MARGIN;
+  const bottom = height - MARGIN - STRIP;
   const unit = unitAbbreviationWords()[sheet.lengthUnit];
   const heights =
     sheet.siteZero === null
@@ -243,26 +261,26 @@ function sceneOf(
     ground: board.ground,
     items: [
       ...items,
-      path('frame', box(MARGIN, MARGIN + HEAD, width - 2 * MARGIN, height - 2 * MARGIN - HEAD - FOOT), {
+      path('frame', box(MARGIN, MARGIN + HEAD, width - 2 * MARGIN, height - 2 * MARGIN - HEAD - FOOT - STRIP), {
         closed: true,
         width: 1,
       }),
       text('frame', MARGIN, MARGIN + 16, fitted(title, width - 2 * MARGIN - 120, 16, measure, 'bold'), 16, {
         weight: 'bold',
       }),
-      text('frame', MARGIN, MARGIN + 32, fitted(about, width - 2 * MARGIN - 120, 9.5, measure), 9.5, { ink: 'ink2' }),
+      text('frame', MARGIN, MARGIN + 32, fitted(about, width - 2 * MARGIN - 120, 10, measure), 10, { ink: 'ink2' }),
       text('frame', width - MARGIN, MARGIN + 16, scaleWords(board.scale, sheet.lengthUnit), 11, {
         weight: 'bold',
         align: 'end',
       }),
-      text('frame', width - MARGIN, MARGIN + 32, msg('sketches.drawnFor', { paper: options.paper }), 9.5, {
+      text('frame', width - MARGIN, MARGIN + 32, msg('sketches.drawnFor', { paper: options.paper }), 10, {
         align: 'end',
         ink: 'ink2',
       }),
       ...north(width - MARGIN - 14, MARGIN + HEAD + 8),
       ...scaleBar(width - MARGIN - 8, bottom - FOOT - 8, board, sheet.lengthUnit),
       ...legend(MARGIN, bottom - FOOT + 14, sheet, measure),
-      ...notes.map((note, i) => text('frame', MARGIN, bottom - FOOT + 30 + i * 10, note, SMALL + 0.7, { ink: 'ink2' })),
+      ...notes.map((note, i) => text('frame', MARGIN, bottom - FOOT + 32 + i * 12, note, SMALL, { ink: 'ink2' })),
     ],
   };
 }

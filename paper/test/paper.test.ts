@@ -228,10 +228,12 @@ describe('a sketch', () => {
       }
     }
     const drawn = new DxfParser().parseSync(
-      sketchDxf(
-        pages,
-        'metre',
-        rows.map((row) => ({ name: row.name, ...row.place, z: null })),
+      new TextDecoder('windows-1252').decode(
+        sketchDxf(
+          pages,
+          'metre',
+          rows.map((row) => ({ name: row.name, ...row.place, z: null })),
+        ),
       ),
     )!;
     const texts = drawn.entities.filter(({ type }) => type === 'TEXT') as unknown as { text: string }[];
@@ -281,7 +283,7 @@ describe('a sketch', () => {
         pages: [scene],
       } = sketchScene({ ...sheet, lengthUnit: unit }, SKETCH_OPTIONS, measure);
       const marks = sheet.rows.map((row) => ({ name: row.name, ...row.place, z: row.hubZ }));
-      const read = new DxfParser().parseSync(sceneDxf([scene], unit, marks))!;
+      const read = new DxfParser().parseSync(new TextDecoder('windows-1252').decode(sceneDxf([scene], unit, marks)))!;
       expect(read.header['$INSUNITS']).toBe(unit === 'metre' ? 6 : 2);
       expect(Object.keys(read.tables.layer.layers)).toEqual([
         'THING-TO-BUILD',

@@ -1,22 +1,25 @@
 import { Router, type Request } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
-import { asBuiltReport, siteState, type AsBuiltReport } from '@idle-marker/records';
+import { asBuiltCsv, asBuiltPdf } from '@idle-marker/press';
+import { asBuiltReport, exportedAbout, siteState, trustOf, type AsBuiltReport } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
 import { ProblemError } from '../http/problems.ts';
 import { reportOptions } from '../http/reportOptions.ts';
 import { readAllFacts } from '../facts/ledger.ts';
 import { uuidOf } from '../facts/routes.ts';
-import { asBuiltCsv } from './reportCsv.ts';
-import { asBuiltPdf } from './reportPdf.ts';
 
 export function asBuiltRoutes(orm: MikroORM): Router {
   const router = Router();
-  const report = async (request: Request): Promise<{ report: AsBuiltReport; timeZone: string }> => {
+  const report = async (
+    request: Request,
+  ): Promise<{ report: AsBuiltReport; timeZone: string; lines: readonly string[] }> => {
     const { at, by, timeZone } = reportOptions(request.query);
     const facts = await readAllFacts(orm.em.fork(), uuidOf(request, 'site'));
     if (!facts.some((fact) => fact.type === 'site'))
       throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchSite'));
-    return { report: asBuiltReport(siteState(facts), at, by), timeZone };
+    const state = siteState(facts);
+    const { lines } = exportedAbout(state, trustOf(state, at), { at, by });
+    return { report: asBuiltReport(state, at, by), timeZone, lines };
   };
   router.get('/sites/:site/as-built.pdf', async (request, response) => {
     const asked = await report(request);
@@ -26,7 +29,7 @@ export function asBuiltRoutes(orm: MikroORM): Router {
   router.get('/sites/:site/as-built.csv', async (request, response) => {
     const asked = await report(request);
     response.setHeader('Content-Disposition', 'attachment; filename="as-built.csv"');
-    response.type('text/csv; charset=utf-8').send(asBuiltCsv(asked.report, asked.timeZone));
+    response.type('text/csv; charset=utf-8').send(asBuiltCsv(asked.report, asked.timeZone, asked.lines));
   });
   return router;
 }

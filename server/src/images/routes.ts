@@ -6,7 +6,7 @@ import { msg } from '@idle-marker/words';
 import { digestOfFile, keepFile, photoOf } from '../database/files.ts';
 import { ProblemError } from '../http/problems.ts';
 import { uuidOf } from '../facts/routes.ts';
-import { imageTypeOf } from './sniff.ts';
+import { imageTypeOf } from '@idle-marker/archive';
 
 export function imageRoutes(orm: MikroORM): Router {
   const router = Router();

@@ -6,13 +6,9 @@ import { zipSync, type Zippable } from 'fflate';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { controlCsv } from '@idle-marker/formats';
 import { fileWord, SKETCH_OPTIONS } from '@idle-marker/paper';
-import { controlListVersion, type NumberedSheet, type SiteState } from '@idle-marker/records';
+import { sheetAbout, sheetCsv, sheetPdf, sheetXlsx, sketchPdf, type Progress } from '@idle-marker/press';
+import { controlListVersion, sitePaper, type NumberedSheet, type SiteState } from '@idle-marker/records';
 import { photoOf } from '../database/files.ts';
-import { sketchPdf } from '../papers/sketchPdf.ts';
-import type { Progress } from '../pdf/pdfPage.ts';
-import { sheetCsv } from './sheetCsv.ts';
-import { sheetPdf } from './sheetPdf.ts';
-import { sheetXlsx } from './sheetXlsx.ts';
 
 export interface SheetSource {
   readonly em: EntityManager;
@@ -37,12 +33,12 @@ export async function handoverPackage(
     [`${name}.pdf`]: await sheetPdf(sheet, { notices, progress }),
     [`${name}.csv`]: text(sheetCsv(sheet)),
     [`${name}.xlsx`]: await sheetXlsx(sheet, notices),
-    'sketch.pdf': await sketchPdf(sheet, { ...SKETCH_OPTIONS, paper: sheet.lengthUnit === 'metre' ? 'A3' : 'tabloid' }),
+    'sketch.pdf': await sketchPdf(sheet, { ...SKETCH_OPTIONS, paper: sitePaper(sheet) === 'A4' ? 'A3' : 'tabloid' }),
     // As it stands now; the sheet says which of it was used.
     [`control-v${controlListVersion(state).version}.csv`]: text(
       controlCsv(
         state.control.map((mark) => mark.revision.body).filter((body) => used.has(body.name)),
-        sheet.lengthUnit,
+        sheetAbout(sheet),
       ),
     ),
   };

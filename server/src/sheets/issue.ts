@@ -75,7 +75,14 @@ function collect(
   if (!state || !asked)
     throw new ProblemError('MISSING_REFERENCE', msg('answers.thisWorkPackageHasNotArrivedOr'), '/package');
   const root = state.packageRoots.get(asked.id)!;
-  const { selection = null, givenTo = null, bothHeights = false, validUntil = null, remarks = '' } = request;
+  const {
+    selection = null,
+    givenTo = null,
+    bothHeights = false,
+    coordinates = false,
+    validUntil = null,
+    remarks = '',
+  } = request;
   const strangers = selection?.keys.filter((key) => !asked.body.plans.some((plan) => plan.key === key)) ?? [];
   if (strangers.length > 0)
     throw new ProblemError(
@@ -95,6 +102,7 @@ function collect(
       selection,
       givenTo,
       bothHeights,
+      coordinates,
       validUntil,
       remarks,
     },

@@ -1,19 +1,16 @@
 import { Router } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { invalidAgainst, IssueSchema, type IssueRequest } from '@idle-marker/contract';
+import { sheetCsv, sheetPdf, sheetXlsx, type Progress } from '@idle-marker/press';
 import { sheetNotices, siteState, trustOf, type NumberedSheet } from '@idle-marker/records';
 import { msg, sheetTroubleWords } from '@idle-marker/words';
 import { ProblemError } from '../http/problems.ts';
 import { sendPaper } from '../http/sendPaper.ts';
-import { isTimeZone } from '../http/timeZone.ts';
+import { isTimeZone } from '@idle-marker/archive';
 import { readAllFacts } from '../facts/ledger.ts';
 import { uuidOf } from '../facts/routes.ts';
-import type { Progress } from '../pdf/pdfPage.ts';
 import { issueSheet, numbered, readSheets } from './issue.ts';
 import { handoverPackage, type SheetSource } from './handoverPackage.ts';
-import { sheetCsv } from './sheetCsv.ts';
-import { sheetPdf } from './sheetPdf.ts';
-import { sheetXlsx } from './sheetXlsx.ts';
 
 const fileName = (sheet: NumberedSheet, ending: SheetEnding): string =>
   `cut-sheet-${sheet.number}-revision-${sheet.revision}.${ending}`;
@@ -71,7 +68,7 @@ export function sheetRoutes(orm: MikroORM, clock: () => Date, arrival: () => Dat
       await sendPaper(request, response, {
         name: fileName(sheet, ending),
         type,
-        make: (progress) => WRITERS[ending](sheet, source, progress),
+        make: (progress) => WRITERS[ending](sheet, source, progress, request.query['head'] !== 'no'),
       });
     });
   return router;
@@ -86,10 +83,13 @@ const SHEET_TYPES = {
 type SheetEnding = keyof typeof SHEET_TYPES;
 
 const WRITERS: Readonly<
-  Record<SheetEnding, (sheet: NumberedSheet, source: SheetSource, progress: Progress) => Promise<Buffer | string>>
+  Record<
+    SheetEnding,
+    (sheet: NumberedSheet, source: SheetSource, progress: Progress, head: boolean) => Promise<Buffer | string>
+  >
 > = {
   pdf: (sheet, { notices }, progress) => sheetPdf(sheet, { notices, progress }),
-  csv: (sheet) => Promise.resolve(sheetCsv(sheet)),
+  csv: (sheet, _source, _progress, head) => Promise.resolve(sheetCsv(sheet, { head })),
   xlsx: (sheet, { notices }) => sheetXlsx(sheet, notices),
   zip: handoverPackage,
 };

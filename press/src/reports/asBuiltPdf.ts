@@ -16,44 +16,54 @@ import {
   unitAbbreviationWords,
 } from '@idle-marker/words';
 import { Flow, type Column } from '../pdf/flow.ts';
-import { finish, footPages, INKS, MARGIN, newDocument, paragraph, widthOf, write, type Page } from '../pdf/pdfPage.ts';
+import {
+  asFigure,
+  asPiece,
+  finish,
+  INKS,
+  LEAST_SIZE,
+  MARGIN,
+  newDocument,
+  paragraph,
+  widthOf,
+  write,
+  type Page,
+} from '../pdf/pdfPage.ts';
 
-const PLAN_HEIGHT = 200;
+const PLAN_HEIGHT = 220;
 /** Differences are drawn so many times as large. */
-const EXAGGERATION = 100;
+const EXAGGERATIONS = [200, 100, 50, 20, 10, 5, 2, 1] as const;
 
 export async function asBuiltPdf(report: AsBuiltReport, timeZone: string): Promise<Buffer> {
-  const flow = new Flow(newDocument(msg('papers.asBuilt', { site: report.site })));
+  const flow = new Flow(newDocument(msg('papers.asBuilt', { site: report.site })), {
+    size: report.paper,
+    upright: false,
+  });
   const clock = sheetClock(timeZone, report.at);
   drawHead(flow, report, timeZone, `${clock.day(report.at)} ${clock.time(report.at)}`);
   for (const group of report.groups) drawGroup(flow, report, group);
   if (report.columns.length > 0) drawColumns(flow, report);
   for (const each of report.laid) drawLaid(flow, report, each);
   await drawRows(flow, report);
-  footPages(flow.page, msg('papers.asBuilt', { site: report.site }), '');
+  flow.foot(msg('papers.asBuilt', { site: report.site }), {
+    by: msg('papers.by2', { when: `${clock.day(report.at)} ${clock.time(report.at)}`, by: report.by }),
+  });
   return finish(flow.page);
 }
 
 function drawHead(flow: Flow, report: AsBuiltReport, timeZone: string, when: string): void {
-  const { page } = flow;
-  write(page, msg('common.asBuilt'), MARGIN, MARGIN, 'bold', 20, INKS.ink);
-  write(page, report.site, MARGIN, MARGIN + 26, 'regular', 11, INKS.ink);
-  const right = (text: string, y: number, bold = false) =>
-    write(page, text, MARGIN, y, bold ? 'bold' : 'regular', 9, bold ? INKS.ink : INKS.ink2, {
-      width: widthOf(page),
-      align: 'right',
-    });
-  right(msg('papers.by2', { when, by: report.by }), MARGIN + 2, true);
   const outside = report.rows.filter(({ within }) => within === false).length;
-  right(
+  flow.title(msg('common.asBuilt'), null, 20);
+  flow.text(report.site, { font: 'medium', size: 14, gap: 4 });
+  flow.text(msg('papers.by2', { when, by: report.by }), { font: 'medium', size: 10 });
+  flow.text(
     msg('papers.measuredOutside', {
       rows: report.rows.length,
       outside: outside === 0 ? 'none' : outside,
       outside2: outside,
     }),
-    MARGIN + 15,
+    { size: 10, gap: 4 },
   );
-  flow.y = MARGIN + 46;
   const clock = sheetClock(timeZone, report.at);
   for (const station of report.stations) {
     const { evidence, radius95Mm } = station;
@@ -72,9 +82,9 @@ function drawHead(flow: Flow, report: AsBuiltReport, timeZone: string, when: str
       evidence && msg('papers.acceptedFor', { className: evidence.className.toLowerCase() }),
       proofs,
     ];
-    flow.text(`${parts.filter(Boolean).join('; ')}.`, { size: 9 });
+    flow.text(`${parts.filter(Boolean).join('; ')}.`);
     for (const notice of stationNotices(station, report.lengthUnit))
-      flow.text(notice, { font: 'medium', size: 9, colour: INKS.brick });
+      flow.text(notice, { font: 'medium', colour: INKS.brick });
   }
   flow.space(2);
   flow.rule(INKS.ink, 1.5, 10);
@@ -90,7 +100,9 @@ function drawGroup(flow: Flow, report: AsBuiltReport, group: BoltGroup): void {
   const said = group.fit && patternWords(group.fit, built.length, group.tolerance, report);
   const textX = MARGIN + PLAN_HEIGHT + 20;
   const width = widthOf(page) - PLAN_HEIGHT - 20;
-  write(page, msg('papers.group', { name: group.name, name2: group.work.body.name }), textX, y, 'bold', 11, INKS.ink);
+  asPiece(page, 'H2', () =>
+    write(page, msg('papers.group', { name: group.name, name2: group.work.body.name }), textX, y, 'bold', 11, INKS.ink),
+  );
   let textY = y + 16;
   const colour = said?.tone === 'brick' ? INKS.brick : INKS.ink;
   textY +=
@@ -101,22 +113,30 @@ function drawGroup(flow: Flow, report: AsBuiltReport, group: BoltGroup): void {
       textY,
       width,
       'medium',
-      9,
+      10,
       colour,
     ) + 6;
   for (const { plan, difference } of built) {
     const text = `${plan.corner}: ${offWords(difference!.dE, difference!.dN, lengthUnit)}${difference!.dZ === null ? '' : `, ${heightOffWords(difference!.dZ, lengthUnit)}`}`;
-    textY += paragraph(page, text, textX, textY, width, 'regular', 8.5, difference!.within ? INKS.ink : INKS.brick) + 1;
+    textY += paragraph(page, text, textX, textY, width, 'regular', 9.5, difference!.within ? INKS.ink : INKS.brick) + 1;
   }
-  drawPlan(
-    page,
-    built.map(({ difference }) => difference!),
-    { x: MARGIN, y, size: PLAN_HEIGHT },
+  asFigure(page, msg('papers.group', { name: group.name, name2: group.work.body.name }), () =>
+    drawPlan(
+      page,
+      built.map(({ difference }) => difference!),
+      { x: MARGIN, y, size: PLAN_HEIGHT },
+    ),
   );
   flow.y = Math.max(textY, y + PLAN_HEIGHT) + 14;
 }
 
 type Shown = NonNullable<BoltGroup['bolts'][number]['difference']>;
+
+/** So many times as large as they are: the largest that keeps the longest within a quarter of the group. */
+function exaggerationOf(shown: readonly Shown[], span: number): number {
+  const longest = Math.max(...shown.map(({ dE, dN }) => Math.hypot(dE, dN)));
+  return EXAGGERATIONS.find((each) => each * longest <= span / 4) ?? EXAGGERATIONS.at(-1)!;
+}
 
 function drawPlan(
   page: Page,
@@ -126,29 +146,36 @@ function drawPlan(
   const [east, north] = [shown.map(({ plan }) => plan.design.e), shown.map(({ plan }) => plan.design.n)];
   const [minE, maxE, minN, maxN] = [Math.min(...east), Math.max(...east), Math.min(...north), Math.max(...north)];
   const span = Math.max(maxE - minE, maxN - minN, 0.2);
-  const scale = (frame.size - 60) / span;
+  const exaggeration = exaggerationOf(shown, span);
+  const height = frame.size - 2.6 * LEAST_SIZE;
+  const scale = (height - 20) / (1.5 * span);
   const x = (e: number) => frame.x + frame.size / 2 + (e - (minE + maxE) / 2) * scale;
-  const y = (n: number) => frame.y + frame.size / 2 - (n - (minN + maxN) / 2) * scale;
-  page.rect(frame.x, frame.y, frame.size, frame.size).lineWidth(0.75).strokeColor(INKS.rule).stroke();
+  const y = (n: number) => frame.y + height / 2 - (n - (minN + maxN) / 2) * scale;
+  page.rect(frame.x, frame.y, frame.size, height).lineWidth(0.75).strokeColor(INKS.rule).stroke();
   for (const { plan, dE, dN, within } of shown) {
     const [px, py] = [x(plan.design.e), y(plan.design.n)];
     page.circle(px, py, 3).lineWidth(0.8).strokeColor(INKS.pencil).stroke();
     page
       .moveTo(px, py)
-      .lineTo(px + dE * EXAGGERATION * scale, py - dN * EXAGGERATION * scale)
+      .lineTo(px + dE * exaggeration * scale, py - dN * exaggeration * scale)
       .lineWidth(1.2)
       .strokeColor(within ? INKS.ink : INKS.brick)
       .stroke();
-    write(page, plan.corner, px + 5, py + 3, 'medium', 7, INKS.pencil);
+    // On the side that the line does not go to.
+    write(page, plan.corner, px + (dE > 0 ? -29 : 5), py + (dN > 0 ? 3 : -13), 'medium', LEAST_SIZE, INKS.pencil, {
+      width: 24,
+      align: dE > 0 ? 'right' : 'left',
+    });
   }
   write(
     page,
-    msg('papers.northIsUpLinesFromTheDesign', { exaggeration: EXAGGERATION }),
-    frame.x + 4,
-    frame.y + frame.size - 11,
+    msg('papers.northIsUpLinesFromTheDesign', { exaggeration }),
+    frame.x,
+    frame.y + height + 2,
     'regular',
-    7,
-    INKS.ink2,
+    LEAST_SIZE,
+    INKS.ink,
+    { width: frame.size, lineBreak: true },
   );
 }
 
@@ -199,16 +226,16 @@ const wordsOf = (row: ColumnRow, { columnTolerance, lengthUnit, angleUnit }: AsB
 async function drawRows(flow: Flow, report: AsBuiltReport): Promise<void> {
   const unit = report.lengthUnit;
   const length = (metres: number | null) => (metres === null ? '–' : formatLength(metres, unit, LENGTH_DECIMALS));
+  const east: Column<AsBuiltRow> = { title: msg('common.east'), right: true, text: (row) => length(row.place.e) };
+  const north: Column<AsBuiltRow> = { title: msg('common.north'), right: true, text: (row) => length(row.place.n) };
   const columns: readonly Column<AsBuiltRow>[] = [
-    { title: msg('common.name'), width: 82, text: (row) => row.name },
-    { title: msg('papers.code'), width: 62, text: (row) => row.code || msg('papers.noCode') },
-    { title: msg('common.east'), width: 56, right: true, text: (row) => length(row.place.e) },
-    { title: msg('common.north'), width: 56, right: true, text: (row) => length(row.place.n) },
-    { title: msg('common.height'), width: 44, right: true, text: (row) => length(row.place.z) },
-    { title: msg('papers.comparedWith'), width: 92, text: (row) => row.against || 'nothing' },
+    { title: msg('common.name'), text: (row) => row.name },
+    { title: msg('papers.code'), text: (row) => row.code || msg('papers.noCode') },
+    ...(report.axes === 'EN' ? [east, north] : [north, east]),
+    { title: msg('common.height'), right: true, text: (row) => length(row.place.z) },
+    { title: msg('papers.comparedWith'), text: (row) => row.against || 'nothing' },
     {
       title: msg('papers.difference'),
-      width: 100,
       text: (row) =>
         row.dE !== null && row.dN !== null
           ? `${offWords(row.dE, row.dN, unit)}${row.within ? '' : ': outside'}`
@@ -220,7 +247,6 @@ async function drawRows(flow: Flow, report: AsBuiltReport): Promise<void> {
     },
     {
       title: msg('common.station'),
-      width: 35,
       text: (row) => (row.standing === 'held' ? row.station : `${row.station}, ${standingWords()[row.standing]}`),
     },
   ];

@@ -14,11 +14,22 @@ import {
   unitNameWords,
   withheldReasonWords,
 } from '@idle-marker/words';
+import { printing } from './printing.ts';
+import { sheetAbout } from './sheetAbout.ts';
 import { sheetTable, type TableCell } from './sheetTable.ts';
 
+interface Style {
+  readonly fontWeight?: 'bold';
+  readonly wrap?: boolean;
+  readonly bottomBorderStyle?: 'medium';
+  readonly alignVertical?: 'bottom' | 'top';
+  readonly align?: 'left' | 'right';
+}
+
 type Cell =
-  | { value: string; type: StringConstructor; fontWeight?: 'bold'; wrap?: boolean }
-  | { value: number; type: NumberConstructor; format?: string }
+  | ({ value: string; type: StringConstructor } & Style)
+  | ({ value: number; type: NumberConstructor; format?: string } & Style)
+  | ({ value: Date; type: DateConstructor; format: string } & Style)
   | null;
 
 const MOST_LETTERS = 32_000;
@@ -27,15 +38,20 @@ const UNWRITABLE =
   // oxlint-disable-next-line no-control-regex
   /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
 const plain = (text: string): string => text.replace(UNWRITABLE, '').slice(0, MOST_LETTERS);
-const words = (text: string): Cell => ({ value: plain(text), type: String });
+const words = (text: string, style: Style = {}): Cell => ({ value: plain(text), type: String, ...style });
+/** Heads wrap rather than make a column of figures as wide as its title. */
+const head = (text: string): Cell =>
+  words(text, { fontWeight: 'bold', wrap: true, bottomBorderStyle: 'medium', alignVertical: 'bottom' });
 const bold = (text: string): Cell => ({ value: plain(text), type: String, fontWeight: 'bold' });
 
 function cellOf(cell: TableCell): Cell {
   if (cell === null || cell === '') return null;
   if (typeof cell === 'string') return words(cell);
-  return typeof cell === 'number'
-    ? { value: cell, type: Number }
-    : { value: cell.length, type: Number, format: '0.000' };
+  if (typeof cell === 'number') return { value: cell, type: Number };
+  if ('length' in cell) return { value: cell.length, type: Number, format: '0.000' };
+  // Written as on the sheet, and with the day where that is another.
+  const format = cell.shows === 'day' ? 'yyyy-mm-dd' : /^\d\d:\d\d$/.test(cell.text) ? 'hh:mm' : 'yyyy-mm-dd hh:mm';
+  return { value: cell.local, type: Date, format, align: 'right' };
 }
 
 export async function sheetXlsx(sheet: NumberedSheet, notices: readonly string[] = []): Promise<Buffer> {
@@ -60,6 +76,7 @@ export async function sheetXlsx(sheet: NumberedSheet, notices: readonly string[]
           }),
         ],
         [msg('papers.unit'), unitNameWords()[sheet.lengthUnit]],
+        [msg('papers.coordinates'), sheetAbout(sheet).lines.join('\n')],
         [
           msg('papers.issued'),
           msg('papers.by5', {
@@ -81,21 +98,34 @@ export async function sheetXlsx(sheet: NumberedSheet, notices: readonly string[]
         ...(sheet.remarks ? [[msg('common.remarks'), sheet.remarks] as const] : []),
         ...allCautions().map((caution) => [msg('papers.caution'), caution] as const),
       ] as const
-    ).map(([what, text]) => [bold(what), words(text)]),
+    ).map(([what, text]) => [bold(what), words(text, { wrap: true, alignVertical: 'top' })]),
   ];
   const width = (i: number) => ({
-    width: Math.min(40, Math.max(header[i]!.length, ...rows.slice(0, 50).map((row) => lettersIn(row[i]!))) + 2),
+    width: Math.min(40, Math.max(longestWord(header[i]!), ...rows.slice(0, 200).map((row) => lettersIn(row[i]!))) + 2),
   });
-  return writeXlsxFile([
+  return writeXlsxFile(
+    [
+      {
+        data: [header.map(head), ...rows.map((row) => row.map(cellOf))],
+        sheet: msg('common.marks'),
+        columns: header.map((_, i) => width(i)),
+        stickyRowsCount: 1,
+        stickyColumnsCount: 1,
+        orientation: 'landscape',
+      },
+      { data: about, sheet: msg('papers.about'), columns: [{ width: 24 }, { width: 90 }] },
+    ],
     {
-      data: [header.map(bold), ...rows.map((row) => row.map(cellOf))],
-      sheet: msg('common.marks'),
-      columns: header.map((_, i) => width(i)),
-      stickyRowsCount: 1,
-      stickyColumnsCount: 1,
+      features: [
+        printing([
+          { columns: header.length, rows: rows.length + 1, head: true },
+          { columns: 2, rows: about.length, head: false },
+        ]),
+      ],
     },
-    { data: about, sheet: msg('papers.about'), columns: [{ width: 24 }, { width: 90 }] },
-  ]).toBuffer();
+  ).toBuffer();
 }
 
-const lettersIn = (cell: TableCell): number => (cell === null ? 0 : typeof cell === 'object' ? 8 : String(cell).length);
+const longestWord = (text: string): number => Math.max(...text.split(' ').map((word) => word.length));
+const lettersIn = (cell: TableCell): number =>
+  cell === null ? 0 : typeof cell !== 'object' ? String(cell).length : 'length' in cell ? 9 : 11;

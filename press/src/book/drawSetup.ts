@@ -16,13 +16,16 @@ import {
   worded,
   smallFigure,
   airWords,
+  offAxes,
+  offAxesHead,
   partWord,
 } from '@idle-marker/words';
 import type { Column } from '../pdf/flow.ts';
-import { INKS, MARGIN, write } from '../pdf/pdfPage.ts';
+import { asFigure, asFrame, INKS, LEAST_SIZE, MARGIN, write } from '../pdf/pdfPage.ts';
 import type { Pen } from './pen.ts';
 
 const SKETCH_HEIGHT = 170;
+const LEAST_EMPTY_SKETCH = 80;
 
 /** What was said of it then, where the rules were others. */
 const thenSaid = (then: Checkability | null): string =>
@@ -42,6 +45,7 @@ const verdictWords = worded(
 
 export async function drawSetup(pen: Pen, book: SetupBook): Promise<void> {
   const { flow, clock } = pen;
+  flow.about(msg('papers.setUp', { name: book.name }));
   flow.title(
     msg('papers.setUp', { name: book.name }),
     msg('papers.to2', {
@@ -74,15 +78,19 @@ export async function drawSetup(pen: Pen, book: SetupBook): Promise<void> {
     for (const { at, by, text } of book.remarks) flow.text(`${clock.time(at)}  ${by}: ${text}`);
   }
   if (book.photos.length > 0) drawPhotos(pen, book.photos);
+  drawEmptySketch(pen);
+}
+
+/** Room to draw by hand, where the page has it: nobody prints a page for an empty frame. */
+function drawEmptySketch({ flow }: Pen): void {
   flow.space(10);
-  flow.room(SKETCH_HEIGHT);
-  flow.page
-    .rect(MARGIN, flow.y, flow.width, SKETCH_HEIGHT - 10)
-    .lineWidth(0.75)
-    .strokeColor(INKS.ink)
-    .stroke();
-  write(flow.page, msg('common.sketch'), MARGIN + 6, flow.y + 5, 'regular', 8, INKS.ink2);
-  flow.space(SKETCH_HEIGHT);
+  const height = Math.min(SKETCH_HEIGHT, flow.left - 4);
+  if (height < LEAST_EMPTY_SKETCH) return;
+  asFrame(flow.page, () =>
+    flow.page.rect(MARGIN, flow.y, flow.width, height).lineWidth(0.75).strokeColor(INKS.ink).stroke(),
+  );
+  write(flow.page, msg('common.sketch'), MARGIN + 6, flow.y + 5, 'regular', LEAST_SIZE, INKS.ink);
+  flow.space(height);
 }
 
 /** What the set-up was: who, with what, in what weather, and what came of it. */
@@ -170,17 +178,16 @@ async function drawControl({ flow, clock, length, small, unit, axes }: Pen, book
   flow.heading(msg('papers.controlAsItWasUsedAndHow'));
   const fits = new Map(book.fits.map((fit) => [fit.name, fit]));
   const axisColumns: Column<(typeof book.control)[number]>[] = [
-    { title: msg('common.east'), width: 58, right: true, text: ({ e }) => length(e) },
-    { title: msg('common.north'), width: 58, right: true, text: ({ n }) => length(n) },
+    { title: msg('common.east'), right: true, text: ({ e }) => length(e) },
+    { title: msg('common.north'), right: true, text: ({ n }) => length(n) },
   ];
   await flow.table(
     [
-      { title: msg('common.mark'), width: 44, text: ({ name }) => name },
+      { title: msg('common.mark'), text: ({ name }) => name },
       ...(axes === 'EN' ? axisColumns : axisColumns.reverse()),
-      { title: msg('common.height'), width: 48, right: true, text: ({ z }) => length(z) },
+      { title: msg('common.height'), right: true, text: ({ z }) => length(z) },
       {
         title: msg('papers.sdPlanHeight', { unit: smallUnit(unit).name }),
-        width: 54,
         right: true,
         text: ({ sdHMm, sdZMm }) => `${smallFigure(sdHMm, unit)} / ${smallFigure(sdZMm, unit)}`,
       },
@@ -189,14 +196,12 @@ async function drawControl({ flow, clock, length, small, unit, axes }: Pen, book
           name: smallUnit(unit).name,
           axes: axes === 'EN' ? 'E / N' : 'N / E',
         }),
-        width: 106,
         right: true,
         text: ({ name }) => fitText(fits.get(name), small, axes),
       },
-      { title: msg('papers.usedIn'), width: 56, text: ({ name }) => usedText(fits.get(name)) },
+      { title: msg('papers.usedIn'), text: ({ name }) => usedText(fits.get(name)) },
       {
         title: msg('papers.revisionSourceListed'),
-        width: 103,
         text: ({ source, revision, listedAt }) => `r${revision}: ${source}, ${clock.day(listedAt)}`,
       },
     ],
@@ -209,24 +214,21 @@ async function drawSights({ flow, clock, length, unit, angleUnit, progress }: Pe
   flow.heading(msg('papers.sightsAsReadAndReduced'));
   await flow.table(
     [
-      { title: msg('common.at'), width: 30, text: ({ at }) => clock.time(at) },
-      { title: msg('papers.target2'), width: 53, text: ({ target, purpose }) => `${target} (${purpose})` },
-      { title: msg('papers.face'), width: 27, text: ({ face }) => String(face) },
+      { title: msg('common.at'), text: ({ at }) => clock.time(at) },
+      { title: msg('papers.target2'), text: ({ target, purpose }) => `${target} (${purpose})` },
+      { title: msg('papers.face'), text: ({ face }) => String(face) },
       {
         title: msg('papers.circle'),
-        width: 60,
         right: true,
         text: ({ read }) => angleAsRead(read.circle, read, angleUnit),
       },
       {
         title: msg('papers.zenith'),
-        width: 60,
         right: true,
         text: ({ read }) => angleAsRead(read.zenith, read, angleUnit),
       },
       {
         title: msg('common.slope'),
-        width: 46,
         right: true,
         text: ({ read }) =>
           read.slope === null
@@ -235,7 +237,6 @@ async function drawSights({ flow, clock, length, unit, angleUnit, progress }: Pe
       },
       {
         title: msg('papers.target', { abbreviation }),
-        width: 48,
         right: true,
         text: ({ targetHeight, targetHeightWas }) =>
           targetHeightWas === null
@@ -244,21 +245,18 @@ async function drawSights({ flow, clock, length, unit, angleUnit, progress }: Pe
       },
       {
         title: msg('papers.prismMmPpm'),
-        width: 52,
         right: true,
         text: ({ prismConstantMm, prismConstantWas, ppm }) =>
           `${prismConstantMm}${prismConstantWas === null ? '' : msg('papers.was2', { prismConstantWas })} / ${ppm.toFixed(1)}`,
       },
       {
         title: msg('papers.level', { abbreviation }),
-        width: 46,
         right: true,
         text: ({ horizontal }) => length(horizontal),
       },
-      { title: msg('papers.rise', { abbreviation }), width: 42, right: true, text: ({ rise }) => length(rise) },
+      { title: msg('papers.rise', { abbreviation }), right: true, text: ({ rise }) => length(rise) },
       {
         title: msg('papers.usedIn'),
-        width: 63,
         text: ({ used, withdrawn }) => (withdrawn === null ? used : msg('papers.withdrawnWith', { withdrawn })),
       },
     ],
@@ -285,24 +283,19 @@ function drawProofs({ flow, clock, unit, axes }: Pen, book: SetupBook): void {
   }
 }
 
-async function drawMarks({ flow, clock, length, unit }: Pen, book: SetupBook): Promise<void> {
+async function drawMarks({ flow, clock, length, unit, axes }: Pen, book: SetupBook): Promise<void> {
   const abbreviation = unitAbbreviationWords()[unit];
   flow.heading(msg('papers.marksOffInMm', { abbreviation }));
   await flow.table(
     [
-      { title: msg('common.at'), width: 34, text: ({ at }) => clock.time(at) },
-      { title: msg('common.mark'), width: 100, text: ({ name }) => name },
-      { title: msg('papers.package'), width: 120, text: (mark) => mark.package },
-      { title: msg('common.state'), width: 56, text: ({ state }) => state },
-      {
-        title: 'E / N off',
-        width: 64,
-        right: true,
-        text: ({ dEMm, dNMm }) => `${formatSigned(dEMm, 0)} / ${formatSigned(dNMm, 0)}`,
-      },
-      { title: msg('common.hub'), width: 50, right: true, text: ({ hubZ }) => length(hubZ) },
-      { title: 'Cut / fill', width: 60, right: true, text: ({ cutFill }) => cutFillWords(cutFill, unit) },
-      { title: msg('papers.standing'), width: 43, text: ({ standing }) => standing },
+      { title: msg('common.at'), text: ({ at }) => clock.time(at) },
+      { title: msg('common.mark'), text: ({ name }) => name },
+      { title: msg('papers.package'), text: (mark) => mark.package },
+      { title: msg('common.state'), text: ({ state }) => state },
+      { title: offAxesHead(axes, unit), right: true, text: (mark) => offAxes(mark, axes, unit) },
+      { title: msg('common.hub'), right: true, text: ({ hubZ }) => length(hubZ) },
+      { title: 'Cut / fill', right: true, text: ({ cutFill }) => cutFillWords(cutFill, unit) },
+      { title: msg('papers.standing'), text: ({ standing }) => standing },
     ],
     book.marks,
   );
@@ -310,16 +303,17 @@ async function drawMarks({ flow, clock, length, unit }: Pen, book: SetupBook): P
 
 /** Room that a heading takes. */
 const HEADING = 30;
-const PHOTO = { width: 160, height: 120, gap: 10, foot: 24 } as const;
+const PHOTO = { width: 160, height: 120, gap: 14, foot: 38 } as const;
 
-/** Three in a row, each with what it shows and when; one that PDF can't hold has its words alone. */
+/** In rows, each with what it shows and when; one that PDF can't hold has its words alone. */
 function drawPhotos({ flow, clock, photos }: Pen, taken: SetupBook['photos']): void {
   const { page } = flow;
   const tall = PHOTO.height + PHOTO.foot;
   flow.room(HEADING + tall);
   flow.heading(msg('papers.photos'));
+  const columns = Math.floor((flow.width + PHOTO.gap) / (PHOTO.width + PHOTO.gap));
   for (const [i, photo] of taken.entries()) {
-    const column = i % 3;
+    const column = i % columns;
     if (column === 0 && i > 0) {
       flow.space(tall);
       flow.room(tall);
@@ -327,10 +321,11 @@ function drawPhotos({ flow, clock, photos }: Pen, taken: SetupBook['photos']): v
     const x = MARGIN + column * (PHOTO.width + PHOTO.gap);
     const bytes = photos?.get(photo.image);
     const say = (text: string, y: number) =>
-      write(page, text, x, y, 'regular', 7.5, INKS.ink2, { width: PHOTO.width, lineBreak: true });
-    if (bytes) page.image(bytes, x, flow.y, { fit: [PHOTO.width, PHOTO.height] });
+      write(page, text, x, y, 'regular', LEAST_SIZE, INKS.ink, { width: PHOTO.width, lineBreak: true });
+    const about = `${photo.of}, ${clock.time(photo.at)}${photo.caption ? `: ${photo.caption}` : ''}`;
+    if (bytes) asFigure(page, about, () => page.image(bytes, x, flow.y, { fit: [PHOTO.width, PHOTO.height] }));
     else say(msg('papers.keptButNotInAFormThat'), flow.y + 4);
-    say(`${photo.of}, ${clock.time(photo.at)}${photo.caption ? `: ${photo.caption}` : ''}`, flow.y + PHOTO.height + 2);
+    say(about, flow.y + PHOTO.height + 2);
   }
   flow.space(tall);
 }

@@ -8,7 +8,7 @@ import {
   type PlanPoint,
 } from '@idle-marker/core';
 import { boardFor, north, placeLabel, scaleBar, scaleWords, Taken, type SceneItem } from '@idle-marker/paper';
-import type { ControlCard } from '@idle-marker/records';
+import type { ControlCard, SitePaper } from '@idle-marker/records';
 import {
   msg,
   controlKindWords,
@@ -24,10 +24,22 @@ import {
   conditionWords,
 } from '@idle-marker/words';
 import { Flow } from '../pdf/flow.ts';
-import { drawScene, finish, footPages, INKS, MARGIN, newDocument, widthOfText, write } from '../pdf/pdfPage.ts';
+import {
+  asFigure,
+  asFrame,
+  drawScene,
+  finish,
+  INKS,
+  LEAST_SIZE,
+  MARGIN,
+  newDocument,
+  widthOfText,
+  write,
+} from '../pdf/pdfPage.ts';
 
 export interface CardAsked {
   readonly site: string;
+  readonly paper: SitePaper;
   readonly unit: LengthUnit;
   readonly angleUnit: AngleUnit;
   readonly axes: 'EN' | 'NE';
@@ -41,7 +53,7 @@ export interface CardAsked {
 }
 
 const PLAN_HEIGHT = 250;
-const TIE_SIZE = 8.5;
+const TIE_SIZE = 9.5;
 const PHOTO_HEIGHT = 170;
 
 /** How this card writes lengths and days. */
@@ -53,7 +65,9 @@ interface Written {
 
 export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promise<Buffer> {
   const { body } = card.mark.revision;
-  const flow = new Flow(newDocument(msg('papers.controlMark', { name: body.name, site: asked.site })));
+  const flow = new Flow(newDocument(msg('papers.controlMark', { name: body.name, site: asked.site })), {
+    size: asked.paper,
+  });
   const written: Written = {
     unit: unitAbbreviationWords()[asked.unit],
     clock: sheetClock(asked.timeZone, null),
@@ -68,19 +82,18 @@ export async function controlCardPdf(card: ControlCard, asked: CardAsked): Promi
   }
   drawPhotos(flow, asked.photos);
   const day = written.clock.day(asked.at);
-  footPages(flow.page, msg('papers.printedByLookWhetherTheListHas', { day, by: asked.by }), '');
+  flow.foot(msg('papers.controlMark', { name: body.name, site: asked.site }), {
+    note: msg('papers.printedByLookWhetherTheListHas', { day, by: asked.by }),
+  });
   return finish(flow.page);
 }
 
 function drawHead(flow: Flow, card: ControlCard, asked: CardAsked, { clock }: Written): void {
-  const right = (text: string, y: number, font: 'regular' | 'medium', size: number, colour: string) =>
-    write(flow.page, text, MARGIN, y, font, size, colour, { width: flow.width, align: 'right' });
-  right(msg('papers.controlMark2', { site: asked.site }), MARGIN + 8, 'regular', 11, INKS.ink2);
-  const listed = msg('papers.revisionListed', { revision: card.revision, day: clock.day(card.listedAt) });
-  right(listed, MARGIN + 22, 'medium', 10, INKS.ink);
   flow.title(card.mark.revision.body.name, null, 30);
+  const listed = msg('papers.revisionListed', { revision: card.revision, day: clock.day(card.listedAt) });
+  flow.text(`${msg('papers.controlMark2', { site: asked.site })}. ${listed}`, { font: 'medium', size: 11 });
   flow.space(2);
-  flow.rule(INKS.ink, 1.5, 12);
+  flow.rule(INKS.ink, 1.5, 10);
 }
 
 function pairsOf(
@@ -135,6 +148,7 @@ function pairsOf(
 /** Where it stands, and what stands around it. */
 function drawPlan(flow: Flow, card: ControlCard, at: PlanPoint, asked: CardAsked, { length }: Written): void {
   const { page, y } = flow;
+  const { name: called } = card.mark.revision.body;
   const frame = { x: MARGIN, y, w: flow.width, h: PLAN_HEIGHT };
   const inner = { x: frame.x + 60, y: frame.y + 26, w: frame.w - 120, h: frame.h - 52 };
   const board = boardFor([at, ...card.ties], inner, asked.unit);
@@ -198,7 +212,7 @@ function drawPlan(flow: Flow, card: ControlCard, at: PlanPoint, asked: CardAsked
     layer: 'labels',
     x: board.x(at),
     y: board.y(at) - 9,
-    text: card.mark.revision.body.name,
+    text: called,
     size: 11,
     weight: 'bold',
     ink: 'ink',
@@ -213,17 +227,16 @@ function drawPlan(flow: Flow, card: ControlCard, at: PlanPoint, asked: CardAsked
     fill: 'ink',
     width: 1,
   };
-  drawScene(page, {
-    items: [
-      ...items,
-      itself,
-      name,
-      ...north(MARGIN + frame.w - 12, y + 6),
-      ...scaleBar(MARGIN + frame.w - 6, y + PLAN_HEIGHT - 6, board, asked.unit),
-    ],
-  });
-  page.rect(frame.x, frame.y, frame.w, frame.h).lineWidth(0.75).strokeColor(INKS.ink).stroke();
-  write(page, scaleWords(board.scale, asked.unit), MARGIN + 6, y + PLAN_HEIGHT - 14, 'regular', 8, INKS.ink2);
+  const drawn = [
+    ...items,
+    itself,
+    name,
+    ...north(MARGIN + frame.w - 12, y + 6),
+    ...scaleBar(MARGIN + frame.w - 6, y + PLAN_HEIGHT - 6, board, asked.unit),
+  ];
+  drawScene(page, { items: drawn }, msg('papers.planOfMark', { name: called }));
+  asFrame(page, () => page.rect(frame.x, frame.y, frame.w, frame.h).lineWidth(0.75).strokeColor(INKS.ink).stroke());
+  write(page, scaleWords(board.scale, asked.unit), MARGIN + 6, y + PLAN_HEIGHT - 15, 'regular', LEAST_SIZE, INKS.ink);
   flow.space(PLAN_HEIGHT + 8);
 }
 
@@ -235,15 +248,13 @@ async function drawTies(flow: Flow, card: ControlCard, asked: CardAsked, { unit,
     [
       {
         title: msg('common.to2'),
-        width: 160,
         text: (tie) => `${tie.name}${tie.what === 'mark' ? ' (a stake)' : ''}`,
       },
-      { title: msg('papers.level2', { unit }), width: 94, right: true, text: (tie) => length(tie.distance) },
-      { title: msg('papers.azimuth'), width: 120, right: true, text: (tie) => azimuth(tie.azimuth) },
-      { title: msg('papers.rise2', { unit }), width: 100, right: true, text: (tie) => length(tie.rise) },
+      { title: msg('papers.level2', { unit }), right: true, text: (tie) => length(tie.distance) },
+      { title: msg('papers.azimuth'), right: true, text: (tie) => azimuth(tie.azimuth) },
+      { title: msg('papers.rise2', { unit }), right: true, text: (tie) => length(tie.rise) },
     ],
     card.ties,
-    { size: 9 },
   );
 }
 
@@ -254,8 +265,10 @@ function drawPhotos(flow: Flow, photos: CardAsked['photos']): void {
   for (const [i, { bytes, caption }] of photos.slice(0, 2).entries()) {
     if (PHOTO_HEIGHT > flow.left) return;
     const x = MARGIN + i * (width + 10);
-    flow.page.image(bytes, x, flow.y, { fit: [width, PHOTO_HEIGHT - 14] });
-    if (caption) write(flow.page, caption, x, flow.y + PHOTO_HEIGHT - 12, 'regular', 8, INKS.ink2);
+    asFigure(flow.page, caption || msg('papers.photos'), () =>
+      flow.page.image(bytes, x, flow.y, { fit: [width, PHOTO_HEIGHT - 14] }),
+    );
+    if (caption) write(flow.page, caption, x, flow.y + PHOTO_HEIGHT - 12, 'regular', LEAST_SIZE, INKS.ink);
   }
 }
 

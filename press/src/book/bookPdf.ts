@@ -1,20 +1,23 @@
 /** Pages of the field book on paper: of a set-up and of a day, with room left to draw what no record holds. */
 import type { DayBook, SetupBook } from '@idle-marker/records';
 import { msg, activityWords } from '@idle-marker/words';
-import { finish, footPages } from '../pdf/pdfPage.ts';
+import { finish } from '../pdf/pdfPage.ts';
 import { drawSetup } from './drawSetup.ts';
 import { penOf, type BookAsked } from './pen.ts';
 
 export async function setupPdf(book: SetupBook, asked: BookAsked): Promise<Buffer> {
-  const pen = penOf(msg('papers.fieldBookSetUp', { name: book.name, site: asked.site }), asked, book.from);
+  const pen = penOf(msg('papers.fieldBookSetUp', { name: book.name, site: asked.site }), asked, book.from, 'lying');
   await drawSetup(pen, book);
-  footPages(pen.flow.page, `${asked.site} · ${pen.clock.day(book.from)}`, '');
+  pen.flow.foot(`${asked.site} · ${pen.clock.day(book.from)}`, { by: asked.timeZone });
   return finish(pen.flow.page);
 }
 
+/** A set-up begins where so much is left of a page. */
+const LEAST_FOR_SETUP = 150;
+
 export async function dayPdf(book: DayBook, asked: BookAsked): Promise<Buffer> {
   const own = book.setups[0]?.from ?? book.entries[0]?.at ?? `${book.day}T12:00:00.000Z`;
-  const pen = penOf(msg('papers.fieldBook', { day: book.day, site: asked.site }), asked, own);
+  const pen = penOf(msg('papers.fieldBook', { day: book.day, site: asked.site }), asked, own, 'lying');
   const { flow, clock } = pen;
   flow.title(msg('papers.fieldBook2', { day: clock.day(own) }));
   flow.pairs([
@@ -70,10 +73,12 @@ export async function dayPdf(book: DayBook, asked: BookAsked): Promise<Buffer> {
     for (const { at, by, text } of book.entries) flow.text(`${clock.time(at)}  ${by}: ${text}`);
   }
   for (const [i, setup] of book.setups.entries()) {
-    flow.newPage();
+    // On from where the one before ended: a page for each would be half empty.
+    if (flow.left < LEAST_FOR_SETUP) flow.newPage();
+    else flow.space(16);
     await drawSetup(pen, setup);
     await asked.progress(i + 1, book.setups.length);
   }
-  footPages(flow.page, `${book.site} · ${clock.day(own)} · ${book.timeZone}`, '');
+  flow.foot(`${msg('papers.fieldBook2', { day: clock.day(own) })} · ${book.site}`, { by: book.timeZone });
   return finish(flow.page);
 }

@@ -3,7 +3,7 @@
  */
 import type { ClosingItem, ShiftHandover } from '@idle-marker/records';
 import { msg, closingWords, unitAbbreviationWords, worded } from '@idle-marker/words';
-import { finish, footPages, INKS } from '../pdf/pdfPage.ts';
+import { finish, INKS } from '../pdf/pdfPage.ts';
 import { penOf, type BookAsked } from './pen.ts';
 
 const lastUse = worded(
@@ -21,7 +21,7 @@ export async function shiftPdf(
   shift: ShiftHandover,
   asked: BookAsked & { readonly at: string; readonly by: string },
 ): Promise<Buffer> {
-  const pen = penOf(msg('papers.forWhoComesNext', { site: shift.site }), asked, asked.at);
+  const pen = penOf(msg('papers.forWhoComesNext', { site: shift.site }), asked, asked.at, 'upright');
   const { flow, clock, length } = pen;
   const unit = unitAbbreviationWords()[asked.unit];
   const when = (at: string) => `${clock.day(at)}, ${clock.time(at)}`;
@@ -88,11 +88,10 @@ export async function shiftPdf(
   flow.heading(msg('common.control'));
   await flow.table(
     [
-      { title: msg('common.mark'), width: 110, text: (row) => row.name },
-      { title: msg('papers.is'), width: 90, text: (row) => row.condition },
+      { title: msg('common.mark'), text: (row) => row.name },
+      { title: msg('papers.is'), text: (row) => row.condition },
       {
         title: msg('papers.lastGood'),
-        width: 240,
         text: (row) =>
           row.last ? `${lastUse()[row.last.as]} ${when(row.last.at)}` : msg('papers.neverProveItBeforeItIsUsed'),
       },
@@ -102,15 +101,15 @@ export async function shiftPdf(
   flow.heading(msg('common.work'));
   await flow.table(
     [
-      { title: msg('papers.package'), width: 200, text: (row) => row.name },
-      { title: msg('common.marks'), width: 50, right: true, text: (row) => String(row.marks) },
-      { title: msg('papers.set'), width: 50, right: true, text: (row) => String(row.set) },
-      { title: msg('papers.held'), width: 50, right: true, text: (row) => String(row.held) },
-      { title: msg('papers.inDoubt'), width: 60, right: true, text: (row) => String(row.inDoubt) },
-      { title: msg('papers.blocked'), width: 60, right: true, text: (row) => String(row.blocked) },
+      { title: msg('papers.package'), text: (row) => row.name },
+      { title: msg('common.marks'), right: true, text: (row) => String(row.marks) },
+      { title: msg('papers.set'), right: true, text: (row) => String(row.set) },
+      { title: msg('papers.held'), right: true, text: (row) => String(row.held) },
+      { title: msg('papers.inDoubt'), right: true, text: (row) => String(row.inDoubt) },
+      { title: msg('papers.blocked'), right: true, text: (row) => String(row.blocked) },
     ],
     shift.packages,
   );
-  footPages(flow.page, `${shift.site} · ${when(asked.at)} · ${asked.timeZone}`, '');
+  flow.foot(`${msg('papers.forWhoComesNext2')} · ${shift.site}`, { by: `${when(asked.at)}, ${asked.timeZone}` });
   return finish(flow.page);
 }

@@ -1,11 +1,13 @@
 /** What pages of the book are written with: a flow, and how this site writes figures and times. */
 import { formatLength, formatSigned, type AngleUnit, type LengthUnit } from '@idle-marker/core';
+import type { SitePaper } from '@idle-marker/records';
 import { LENGTH_DECIMALS, sheetClock, smallUnit, type SheetClock } from '@idle-marker/words';
 import { Flow } from '../pdf/flow.ts';
 import { newDocument, type Progress } from '../pdf/pdfPage.ts';
 
 export interface BookAsked {
   readonly site: string;
+  readonly paper: SitePaper;
   readonly unit: LengthUnit;
   readonly axes: 'EN' | 'NE';
   readonly angleUnit: AngleUnit;
@@ -22,11 +24,12 @@ export interface Pen extends BookAsked {
   small(mm: number | null): string;
 }
 
-export function penOf(title: string, asked: BookAsked, own: string): Pen {
+/** @param lies how the pages do: pages of sights are wide */
+export function penOf(title: string, asked: BookAsked, own: string, lies: 'upright' | 'lying'): Pen {
   const small = smallUnit(asked.unit);
   return {
     ...asked,
-    flow: new Flow(newDocument(title)),
+    flow: new Flow(newDocument(title), { size: asked.paper, upright: lies === 'upright' }),
     clock: sheetClock(asked.timeZone, own),
     length: (metres) => (metres === null ? '–' : formatLength(metres, asked.unit, LENGTH_DECIMALS)),
     small: (mm) => (mm === null ? '–' : formatSigned((mm / 1000) * small.perMetre, small.decimals)),

@@ -14,16 +14,16 @@ import {
   unitAbbreviationWords,
   unitNameWords,
 } from '@idle-marker/words';
-import { Flow, type Column } from '../pdf/flow.ts';
+import { Flow, TEXT_SIZE, type Column } from '../pdf/flow.ts';
 import {
+  asFigure,
   bottomOf,
   finish,
-  footPages,
   heightOf,
   INKS,
+  LEAST_SIZE,
   MARGIN,
   newDocument,
-  widthOf,
   write,
   type Page,
 } from '../pdf/pdfPage.ts';
@@ -33,7 +33,7 @@ const MOST_ROWS = 24;
 const MOST_PAIRS = 5;
 const MOST_NOTICES = 8;
 /** Points: room that the cautions take, and the least that a map is worth drawing in. */
-const CAUTIONS_HEIGHT = 62;
+const CAUTIONS_HEIGHT = 70;
 const LEAST_MAP = 110;
 
 const usedFor = (row: ReportRow): string =>
@@ -62,65 +62,55 @@ function columnsOf(report: ControlReport): Column<ReportRow>[] {
   return [
     {
       title: msg('common.mark'),
-      width: 54,
       text: (row) => `${row.name}${row.revision > 1 ? ` r${row.revision}` : ''}`,
     },
-    { title: msg('common.kind'), width: 66, text: (row) => controlKindWords()[row.kind] },
-    { title: msg('papers.usedFor'), width: 64, text: usedFor },
-    { title: msg('common.condition'), width: 54, text: (row) => row.condition },
-    { title: msg('papers.verdict'), width: 58, text: verdictOf },
+    { title: msg('common.kind'), text: (row) => controlKindWords()[row.kind] },
+    { title: msg('papers.usedFor'), text: usedFor },
+    { title: msg('common.condition'), text: (row) => row.condition },
+    { title: msg('papers.verdict'), text: verdictOf },
     {
       title: msg('papers.byStations'),
-      width: 76,
       text: (row) =>
         row.usedBy.join(', ') ||
         (row.leftOutBy.length > 0 ? msg('papers.notBy', { leftOutBy: row.leftOutBy.join(', ') }) : '–'),
     },
-    { title: `${name[first]}, ${small.name}`, width: 50, right: true, text: (row) => off(row[first]) },
-    { title: `${name[second]}, ${small.name}`, width: 50, right: true, text: (row) => off(row[second]) },
-    { title: msg('papers.height2', { name: small.name }), width: 55, right: true, text: (row) => off(row.dZMm) },
+    { title: `${name[first]}, ${small.name}`, right: true, text: (row) => off(row[first]) },
+    { title: `${name[second]}, ${small.name}`, right: true, text: (row) => off(row[second]) },
+    { title: msg('papers.height2', { name: small.name }), right: true, text: (row) => off(row.dZMm) },
   ];
 }
 
 export async function controlReportPdf(report: ControlReport, timeZone: string): Promise<Buffer> {
-  const flow = new Flow(newDocument(msg('papers.controlReport', { name: report.site.name })));
+  const flow = new Flow(newDocument(msg('papers.controlReport', { name: report.site.name })), {
+    size: report.paper,
+  });
   const clock = sheetClock(timeZone, report.at);
   drawHead(flow, report, `${clock.day(report.at)} ${clock.time(report.at)}`);
   await drawTable(flow, report);
   drawFindings(flow, report);
-  drawMap(flow.page, report, {
-    x: MARGIN,
-    y: flow.y + 8,
-    width: flow.width,
-    height: flow.left - CAUTIONS_HEIGHT - 16,
-  });
+  const frame = { x: MARGIN, y: flow.y + 8, width: flow.width, height: flow.left - CAUTIONS_HEIGHT - 16 };
+  asFigure(flow.page, msg('papers.plan'), () => drawMap(flow.page, report, frame));
   drawCautions(flow);
-  footPages(flow.page, msg('papers.controlReport3', { name: report.site.name }), '');
+  flow.foot(msg('papers.controlReport', { name: report.site.name }), {
+    by: msg('papers.by2', { when: `${clock.day(report.at)} ${clock.time(report.at)}`, by: report.by }),
+  });
   return finish(flow.page);
 }
 
 function drawHead(flow: Flow, report: ControlReport, when: string): void {
   const { site } = report;
-  const { page } = flow;
-  write(page, msg('papers.controlReport2'), MARGIN, MARGIN, 'bold', 20, INKS.ink);
-  write(page, site.name, MARGIN, MARGIN + 26, 'regular', 11, INKS.ink);
-  const right = (text: string, y: number, bold = false) =>
-    write(page, text, MARGIN, y, bold ? 'bold' : 'regular', 9, bold ? INKS.ink : INKS.ink2, {
-      width: widthOf(page),
-      align: 'right',
-    });
-  right(msg('papers.by2', { when, by: report.by }), MARGIN + 2, true);
-  right(
+  flow.title(msg('papers.controlReport2'), null, 20);
+  flow.text(site.name, { font: 'medium', size: 14, gap: 4 });
+  flow.text(msg('papers.by2', { when, by: report.by }), { font: 'medium' });
+  flow.text(
     msg('papers.listVersionMarksUsableInPlan', {
       version: report.list.version,
       rows: report.rows.length,
       usable: report.usable,
     }),
-    MARGIN + 15,
   );
-  right(
+  flow.text(
     report.surveyor ? msg('papers.setBy', { surveyor: report.surveyor }) : msg('papers.whoSetTheControlIsNotNoted'),
-    MARGIN + 27,
   );
   const zero =
     site.siteZero === null
@@ -139,8 +129,7 @@ function drawHead(flow: Flow, report: ControlReport, when: string): void {
         ? msg('papers.distancesAsOnTheGround')
         : msg('papers.gridDistancesFactor', { combinedScaleFactor: site.combinedScaleFactor }),
   });
-  flow.y = MARGIN + 44;
-  flow.text(system, { size: 9, colour: INKS.ink2, gap: 4 });
+  flow.text(system, { gap: 4 });
   flow.rule(INKS.ink, 1.5, 8);
 }
 
@@ -153,7 +142,7 @@ async function drawTable(flow: Flow, report: ControlReport): Promise<void> {
       colour: INKS.ink2,
     });
   flow.space(2);
-  flow.text(msg('papers.differencesMeasuredMinusListedAtThe'), { size: 7.5, colour: INKS.ink2, gap: 10 });
+  flow.text(msg('papers.differencesMeasuredMinusListedAtThe'), { size: LEAST_SIZE, gap: 8 });
 }
 
 /** Pairs that do not fit, and what is proposed. */
@@ -189,13 +178,13 @@ function drawFindings(flow: Flow, report: ControlReport): void {
   if (report.unproven.length > 0)
     lines.push(msg('papers.ofOurOwnMakingAndNotYet', { unproven: report.unproven.join(', ') }));
   lines.push(...report.notices);
-  flow.text(msg('papers.whatDoesNotFitAndWhatIs'), { font: 'bold', size: 11 });
-  if (lines.length === 0) return flow.text(msg('papers.nothingSpeaksAgainstTheMarksThatWere'), { size: 9 });
+  flow.heading(msg('papers.whatDoesNotFitAndWhatIs'));
+  if (lines.length === 0) return flow.text(msg('papers.nothingSpeaksAgainstTheMarksThatWere'));
   for (const [i, text] of lines.entries()) {
-    const tall = heightOf(flow.page, text, flow.width, 'regular', 9);
+    const tall = heightOf(flow.page, text, flow.width, 'regular', TEXT_SIZE);
     const full = i >= MOST_NOTICES || tall > flow.left - 90;
     const said = full ? msg('papers.andMoreSeeControl', { lines: lines.length - i }) : text;
-    flow.text(said, { size: 9, colour: full ? INKS.ink2 : INKS.brick });
+    flow.text(said, { colour: full ? INKS.ink2 : INKS.brick });
     if (full) break;
   }
 }
@@ -231,9 +220,17 @@ function drawMap(
       .rect(px - 4, py - 4, 8, 8)
       .lineWidth(1)
       .fillAndStroke('#ffffff', bad ? INKS.brick : INKS.ink);
-    write(page, row.name, px + 7, py - 5, 'medium', 8, bad ? INKS.brick : INKS.ink);
+    write(page, row.name, px + 7, py - 6, 'medium', 10, bad ? INKS.brick : INKS.ink);
   }
-  write(page, msg('papers.northIsUpRedLinesPairsThat'), frame.x, frame.y + frame.height - 8, 'regular', 7.5, INKS.ink2);
+  write(
+    page,
+    msg('papers.northIsUpRedLinesPairsThat'),
+    frame.x,
+    frame.y + frame.height - 10,
+    'regular',
+    LEAST_SIZE,
+    INKS.ink,
+  );
 }
 
 function drawCautions(flow: Flow): void {

@@ -3,22 +3,25 @@ import { csvText, type CsvCell } from '@idle-marker/formats';
 import type { AsBuiltReport } from '@idle-marker/records';
 import { msg, LENGTH_DECIMALS, sheetClock, standingWords, unitAbbreviationWords } from '@idle-marker/words';
 
-/** What was measured, a row each, figures in the site's unit; differences are measured less design. */
-export function asBuiltCsv(report: AsBuiltReport, timeZone: string): string {
+/**
+ * What was measured, a row each, figures in the site's unit; differences are measured less design.
+ *
+ * @param lines stand above the headings and say what it is
+ */
+export function asBuiltCsv(report: AsBuiltReport, timeZone: string, lines: readonly string[]): string {
   const unit = unitAbbreviationWords()[report.lengthUnit];
   const length = (metres: number | null): CsvCell =>
     metres === null ? null : lengthFromMetres(metres, report.lengthUnit).toFixed(LENGTH_DECIMALS + 1);
   const clock = sheetClock(timeZone, report.at);
+  const inOrder = <T>(east: T, north: T): readonly T[] => (report.axes === 'NE' ? [north, east] : [east, north]);
   return csvText(
     [
       msg('common.name'),
       msg('papers.code'),
-      msg('papers.east', { unit }),
-      msg('papers.north', { unit }),
+      ...inOrder(msg('papers.east', { unit }), msg('papers.north', { unit })),
       msg('papers.height', { unit }),
       msg('papers.comparedWith'),
-      msg('papers.eastOff', { unit }),
-      msg('papers.northOff', { unit }),
+      ...inOrder(msg('papers.eastOff', { unit }), msg('papers.northOff', { unit })),
       msg('papers.heightOff', { unit }),
       msg('papers.along', { unit }),
       msg('papers.rightOfTheLine', { unit }),
@@ -37,12 +40,10 @@ export function asBuiltCsv(report: AsBuiltReport, timeZone: string): string {
     report.rows.map((row) => [
       row.name,
       row.code,
-      length(row.place.e),
-      length(row.place.n),
+      ...inOrder(length(row.place.e), length(row.place.n)),
       length(row.place.z),
       row.against,
-      length(row.dE),
-      length(row.dN),
+      ...inOrder(length(row.dE), length(row.dN)),
       length(row.dZ),
       length(row.along),
       length(row.off),
@@ -58,5 +59,6 @@ export function asBuiltCsv(report: AsBuiltReport, timeZone: string): string {
       row.by,
       row.fact.body.note,
     ]),
+    { comments: lines },
   );
 }

@@ -21,8 +21,15 @@ import {
   smallUnit,
 } from '@idle-marker/words';
 
-/** A length keeps its decimals as text of a number; anything else is text or a plain number. */
-export type TableCell = { readonly length: number } | string | number | null;
+/** A length keeps its decimals as text of a number, and a time what it is; anything else is text or a plain number. */
+export type TableCell = { readonly length: number } | TableTime | string | number | null;
+
+/** As it is written, and as the wall of the site had it: a date whose figures in UTC are those of the place. */
+export interface TableTime {
+  readonly text: string;
+  readonly local: Date;
+  readonly shows: 'day' | 'time';
+}
 
 type Column = readonly [string, (row: CutSheetRow) => TableCell];
 
@@ -66,6 +73,22 @@ export function secondHeight(
     : null;
 }
 
+/** An instant as clocks of a place show it, in the figures of UTC. */
+export function localTime(at: string, timeZone: string): Date {
+  const parts = new Intl.DateTimeFormat('en-GB', {
+    timeZone,
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    hour: '2-digit',
+    minute: '2-digit',
+    second: '2-digit',
+    hourCycle: 'h23',
+  }).formatToParts(new Date(at));
+  const of = (type: Intl.DateTimeFormatPartTypes) => Number(parts.find((part) => part.type === type)!.value);
+  return new Date(Date.UTC(of('year'), of('month') - 1, of('day'), of('hour'), of('minute'), of('second')));
+}
+
 export function sheetTable(sheet: NumberedSheet): SheetTable {
   const { lengthUnit, siteZero, timeZone } = sheet;
   const unit = unitAbbreviationWords()[lengthUnit];
@@ -73,6 +96,10 @@ export function sheetTable(sheet: NumberedSheet): SheetTable {
   const stations = new Map(sheet.stations.map((station) => [station.name, station]));
   const length = (metres: number | null): TableCell =>
     metres === null ? null : { length: Number(lengthFromMetres(metres, lengthUnit).toFixed(LENGTH_DECIMALS)) };
+  const timeOf = (at: string | null, shows: TableTime['shows']): TableCell =>
+    at === null
+      ? clock.time(at)
+      : { text: shows === 'day' ? clock.day(at) : clock.time(at), local: localTime(at, timeZone), shows };
   const overZero = (metres: number | null): TableCell =>
     length(metres === null || siteZero === null ? null : metres - siteZero);
   const small = smallUnit(lengthUnit);
@@ -95,6 +122,8 @@ export function sheetTable(sheet: NumberedSheet): SheetTable {
     [msg('papers.designHeight', { unit }), (row) => length(row.designZ)],
     ...(both ? zeroColumns : []),
     [msg('papers.cutOrFill'), (row) => cutFillWords(row.cutFill, lengthUnit, roundingOf(row, sheet))],
+    // The same as a figure to compute with: above the design is more.
+    [msg('papers.hubOverDesign', { unit }), (row) => length(row.cutFill)],
     [msg('papers.secondFeature'), (row) => secondHeight(row, sheet)?.to ?? null],
     [msg('papers.cutOrFillToIt'), (row) => secondHeight(row, sheet)?.text ?? null],
     ...inOrder<Column>(
@@ -111,10 +140,10 @@ export function sheetTable(sheet: NumberedSheet): SheetTable {
     ],
     ['Station 95 %', (row) => promised(stations.get(row.station)?.radius95Mm ?? null)],
     [msg('papers.stationCheck'), (row) => checkedWords(stations.get(row.station)?.checked)],
-    [msg('papers.setOn'), (row) => clock.day(row.setAt)],
-    [msg('papers.setAt'), (row) => clock.time(row.setAt)],
-    [msg('papers.proofBefore'), (row) => clock.time(row.proofBefore)],
-    [msg('papers.proofAfter'), (row) => clock.time(row.proofAfter)],
+    [msg('papers.setOn'), (row) => timeOf(row.setAt, 'day')],
+    [msg('papers.setAt'), (row) => timeOf(row.setAt, 'time')],
+    [msg('papers.proofBefore'), (row) => timeOf(row.proofBefore, 'time')],
+    [msg('papers.proofAfter'), (row) => timeOf(row.proofAfter, 'time')],
     [msg('papers.timeZone'), () => timeZone],
     [msg('papers.standing'), (row) => standingWords()[row.standing]],
     [msg('papers.withinPlan', { unit: small.name }), () => off(sheet.planMm, 1)],
