@@ -13,8 +13,7 @@ import { msg, worded } from '@idle-marker/words';
 import type { Configuration } from '../configuration.ts';
 import { ProblemError } from '../http/problems.ts';
 import type { ArchiveOutcome } from './archiveThread.ts';
-import { refused } from './manifest.ts';
-import type { ArchiveTaken } from './readArchive.ts';
+import { refused, type ArchiveTaken } from './readArchive.ts';
 
 /** Reads the archive in a file; ends without having written anything once the signal says so. */
 export type ArchiveReader = (file: string, signal: AbortSignal) => Promise<ArchiveTaken>;

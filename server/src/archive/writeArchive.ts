@@ -1,6 +1,16 @@
 /**
  * A whole site as one file: its facts in order of arrival, its sheets as they were issued, and its photos and drawings.
  */
+import {
+  ARCHIVE_FORMAT,
+  ARCHIVE_VERSION,
+  digestOfBytes,
+  FACTS,
+  LONGEST_NAME,
+  MANIFEST,
+  SHEETS,
+  type Manifest,
+} from '@idle-marker/archive';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { canonicalJson, quarantinedAmong, type Fact, type StoredFact } from '@idle-marker/contract';
@@ -9,17 +19,6 @@ import { bytesOf, filesOf, type FileTable } from '../database/files.ts';
 import { sheetsForArchive } from '../database/sheets.ts';
 import { readAllFacts } from '../facts/ledger.ts';
 import { ProblemError } from '../http/problems.ts';
-import {
-  ARCHIVE_FORMAT,
-  ARCHIVE_VERSION,
-  LONGEST_NAME,
-  digestOfBytes,
-  FACTS,
-  MANIFEST,
-  SHEETS,
-  type Manifest,
-} from './manifest.ts';
-
 /** Files beside the ledger: their table and their folder in the archive. */
 const BESIDE = [
   { table: 'image', folder: 'images' },

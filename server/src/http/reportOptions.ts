@@ -1,7 +1,7 @@
 import { invalidAgainst, ReportOptionsSchema, type ReportOptions } from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';
 import { ProblemError } from './problems.ts';
-import { isTimeZone } from './timeZone.ts';
+import { isTimeZone } from '@idle-marker/archive';
 
 /** When a report is made, by whom, and in whose time it is printed. */
 export function reportOptions(asked: unknown): ReportOptions {

@@ -4,8 +4,8 @@
  */
 import { setImmediate as turn } from 'node:timers/promises';
 import type { Request, Response } from 'express';
+import type { Progress } from '@idle-marker/press';
 import { msg } from '@idle-marker/words';
-import type { Progress } from '../pdf/pdfPage.ts';
 
 export interface Paper {
   readonly name: string;

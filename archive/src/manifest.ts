@@ -4,8 +4,6 @@
  */
 import { createHash } from 'node:crypto';
 import { closed, Type, Uuid } from '@idle-marker/contract';
-import { msg } from '@idle-marker/words';
-import { ProblemError } from '../http/problems.ts';
 
 export const ARCHIVE_FORMAT = 'idle-marker site archive';
 /**
@@ -41,5 +39,7 @@ export interface Manifest {
 
 export const digestOfBytes = (bytes: Uint8Array | string): string => createHash('sha256').update(bytes).digest('hex');
 
-export const refused = (what: string): ProblemError =>
-  new ProblemError('INVALID_ARCHIVE', msg('answers.nothingWasWritten', { what }));
+/** Why an archive can't be taken, in words. */
+export class ArchiveRefused extends Error {}
+
+export const refused = (what: string): ArchiveRefused => new ArchiveRefused(what);
