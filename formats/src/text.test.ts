@@ -38,7 +38,7 @@ describe('text from a file', () => {
 
 describe('CSV that is written', () => {
   it('comes back from another reader as it went in', () => {
-    const cell = fc.string().filter((text) => !/^[=+\-@\t\r]/.test(text) && !text.includes('\r'));
+    const cell = fc.string().filter((text) => !/^'*[=+\-@\t\r]/.test(text) && !text.includes('\r'));
     fc.assert(
       fc.property(fc.array(fc.array(cell, { minLength: 3, maxLength: 3 }), { minLength: 1 }), (rows) => {
         const { data } = Papa.parse<string[]>(csvText(['a', 'b', 'c'], rows), { skipEmptyLines: false });

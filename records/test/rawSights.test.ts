@@ -7,6 +7,7 @@ import { landXmlFaultWords, rawSightsFaultWords } from '@idle-marker/words';
 import {
   controlElsewhere,
   exportedLines,
+  exportedAbout,
   exportedPoints,
   exportedSetups,
   factsOfRaw,
@@ -192,13 +193,15 @@ describe('observations of a LandXML file', () => {
     if (!found.ok) throw new Error(landXmlFaultWords(found.error));
     return found.value;
   };
-  const about = { site: 'Quay', date: '2031-05-06', time: '08:00:00' };
 
   it('that this application wrote give the same station within the digits of the file, on another site', () => {
     for (const unit of ['metre', 'usSurveyFoot'] as const) {
       const { story, solution } = morning();
       const file = survey(
-        siteLandXml(exportedPoints(story.state, story.trust()), exportedSetups(story.state), unit, about),
+        siteLandXml(exportedPoints(story.state, story.trust()), exportedSetups(story.state), {
+          ...exportedAbout(story.state, story.trust(), { at: '2031-05-06T08:00:00.000Z', by: 'nobody' }),
+          unit,
+        }),
       );
       const other = new Story({ combinedScaleFactor: 0.9998712 });
       const raw = read(rawSightsText(rawOfSurvey(other.state, file, file.setups[0]!, '2031-05-06T08:00:00.000Z')));

@@ -8,8 +8,8 @@ import { COLUMN_ROLES, readHeaderCell, usesXY, type ColumnRole } from './columns
 
 export type ControlKind = 'pin' | 'nail' | 'screw' | 'cross' | 'stake' | 'target' | 'benchmark' | 'other';
 export type ControlCondition = 'secure' | 'usable' | 'doubtful' | 'lost';
-const KINDS: readonly ControlKind[] = ['pin', 'nail', 'screw', 'cross', 'stake', 'target', 'benchmark', 'other'];
-const CONDITIONS: readonly ControlCondition[] = ['secure', 'usable', 'doubtful', 'lost'];
+export const KINDS: readonly ControlKind[] = ['pin', 'nail', 'screw', 'cross', 'stake', 'target', 'benchmark', 'other'];
+export const CONDITIONS: readonly ControlCondition[] = ['secure', 'usable', 'doubtful', 'lost'];
 
 /** What a person says of a list. */
 export interface ListSaid {

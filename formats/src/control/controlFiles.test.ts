@@ -1,10 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { readControlList } from './controlList.ts';
+import type { SiteAbout } from '../export/siteAbout.ts';
+import { CONDITIONS, KINDS } from './controlCsv.ts';
 import { controlCsv, controlLandXml, type WrittenMark } from './writeControl.ts';
 
 const OPTIONS = { unit: 'metre', xIsNorth: false } as const;
-const STAMP = { date: '2031-05-06', time: '08:00:00', version: 12 };
 const land = (inside: string, units = '<Units><Metric linearUnit="meter"/></Units>') =>
   `<?xml version="1.0"?><LandXML version="1.2">${units}${inside}</LandXML>`;
 const read = (text: string) => {
@@ -65,43 +66,99 @@ describe('control points of a LandXML file', () => {
   });
 });
 
+const ABOUT: SiteAbout = {
+  site: 'Quay & co',
+  coordinateSystem: 'Quay grid',
+  heightDatum: 'bolt at the gate',
+  unit: 'metre',
+  axes: 'EN',
+  scaleFactor: 0.9999,
+  at: '2031-05-06T08:00:00.000Z',
+  by: 'Rosa <Quint>',
+  stations: [{ name: 'S1', standing: 'accepted, K1, K2' }],
+  lines: ['Site: Quay & co', 'Station S1: accepted, K1, K2'],
+};
+
 describe('a control list written for others', () => {
   const coordinate = fc.double({ min: -1e6, max: 1e6, noNaN: true });
+  const sd = fc.option(fc.integer({ min: 0, max: 999 }).map((tenths) => tenths / 10));
+  const text = fc
+    .string({ unit: fc.constantFrom(...`abÄж"'#,;=+-@ <&5%`), minLength: 1, maxLength: 12 })
+    .map((each) => each.trim())
+    .filter((each) => each !== '');
   const marks = fc.array(
     fc.record({
-      name: fc.stringMatching(/^[A-Z][A-Za-z0-9 <&"]{0,10}[A-Z0-9]$/),
+      name: text,
       e: coordinate,
       n: coordinate,
       z: fc.option(coordinate),
+      sdHMm: sd,
+      sdZMm: sd,
+      kind: fc.constantFrom(...KINDS),
+      condition: fc.constantFrom(...CONDITIONS),
+      note: fc.oneof(fc.constant(''), text),
     }),
     { minLength: 1, maxLength: 6 },
   );
-  const written = (list: readonly Pick<WrittenMark, 'name' | 'e' | 'n' | 'z'>[]): WrittenMark[] =>
-    list.map((mark) => ({
-      ...mark,
-      sdHMm: 2,
-      sdZMm: mark.z === null ? null : 2,
-      kind: 'pin',
-      condition: 'secure',
-      note: 'by the "gate" & kerb',
-    }));
+  const told = (list: readonly WrittenMark[]) =>
+    list.map(({ name, sdHMm, sdZMm, kind, condition, note, z }) => [
+      name,
+      sdHMm,
+      sdZMm,
+      kind,
+      condition,
+      note,
+      z === null,
+    ]);
 
-  it('reads back the same, as CSV and as LandXML, in every unit', () => {
+  it('reads back with nothing lost, as CSV and as LandXML, in every unit and order, with its head and without', () => {
     fc.assert(
-      fc.property(marks, fc.constantFrom('metre' as const, 'foot' as const, 'usSurveyFoot' as const), (list, unit) => {
-        for (const text of [controlCsv(written(list), unit), controlLandXml(written(list), unit, STAMP)]) {
-          const back = read(text);
-          expect(back.unit).toBe({ metre: 'm', foot: 'ft', usSurveyFoot: 'ftUS' }[unit]);
-          back.rows.forEach((row, i) => {
-            expect(row.issues).toEqual([]);
-            expect(row.name.replace(/^'/, '')).toBe(list[i]!.name);
-            expect(Math.abs(row.e! - list[i]!.e)).toBeLessThan(1e-4);
-            expect(Math.abs(row.n! - list[i]!.n)).toBeLessThan(1e-4);
-            expect(row.z === null).toBe(list[i]!.z === null);
-          });
-        }
-      }),
+      fc.property(
+        marks,
+        fc.constantFrom('metre' as const, 'foot' as const, 'usSurveyFoot' as const),
+        fc.constantFrom('EN' as const, 'NE' as const),
+        (list, unit, axes) => {
+          const about = { ...ABOUT, unit, axes };
+          for (const file of [
+            controlCsv(list, { ...about, lines: [] }),
+            controlCsv(list, about),
+            controlLandXml(list, about, 3),
+          ]) {
+            const back = read(file);
+            expect(back.unit).toBe({ metre: 'm', foot: 'ft', usSurveyFoot: 'ftUS' }[unit]);
+            expect(back.rows.flatMap(({ issues }) => issues)).toEqual([]);
+            expect(
+              told(
+                back.rows.map(({ sdPlanMm, sdHeightMm, ...row }) => ({ ...row, sdHMm: sdPlanMm, sdZMm: sdHeightMm })),
+              ),
+            ).toEqual(told(list));
+            back.rows.forEach((row, i) => {
+              expect(Math.abs(row.e! - list[i]!.e)).toBeLessThan(1e-4);
+              expect(Math.abs(row.n! - list[i]!.n)).toBeLessThan(1e-4);
+              expect(Math.abs((row.z ?? 0) - (list[i]!.z ?? 0))).toBeLessThan(1e-4);
+            });
+          }
+        },
+      ),
       { numRuns: 60 },
     );
   });
+  it('says what it is above its headings, and keeps the order of the site', () => {
+    const file = controlCsv([MARK], { ...ABOUT, axes: 'NE' });
+    expect(
+      file.startsWith('\uFEFF# Site: Quay & co\r\n# Station S1: accepted, K1, K2\r\nPoint,Northing (m),Easting (m),'),
+    ).toBe(true);
+  });
 });
+
+const MARK: WrittenMark = {
+  name: 'K1',
+  e: 1,
+  n: 2,
+  z: 3,
+  sdHMm: 2,
+  sdZMm: 2,
+  kind: 'pin',
+  condition: 'secure',
+  note: '',
+};

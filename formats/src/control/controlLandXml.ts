@@ -6,7 +6,24 @@ import { fail, lengthToMetres, ok, type LengthUnit, type Result } from '@idle-ma
 import { LENGTH_WORDS, localName } from '../landXml/xmlNames.ts';
 import { XmlWalk } from '../landXml/xmlWalk.ts';
 import { FILE_UNIT_OF } from '../list/fileUnits.ts';
-import { MOST_CONTROL_ROWS, type ControlList, type ControlRow, type FileIssue, type RowIssue } from './controlCsv.ts';
+import {
+  CONDITIONS,
+  KINDS,
+  MOST_CONTROL_ROWS,
+  type ControlList,
+  type ControlRow,
+  type FileIssue,
+  type RowIssue,
+} from './controlCsv.ts';
+
+/** A feature that says more of a control mark, and the labels of its properties. */
+export const FEATURE = {
+  code: 'control mark',
+  sdPlan: 'sd plan mm',
+  sdHeight: 'sd height mm',
+  kind: 'kind',
+  condition: 'condition',
+} as const;
 
 /** Letters read at once. */
 const PIECE = 1 << 20;
@@ -14,16 +31,47 @@ const PIECE = 1 << 20;
 /** Whether a text is XML rather than a table. */
 export const looksLikeXml = (text: string): boolean => /^\uFEFF?\s*</.test(text);
 
+interface Point {
+  readonly name: string;
+  readonly code: string;
+  readonly desc: string;
+  /** Name of the feature that says more of it. */
+  readonly feature: string;
+  text: string;
+}
+
 interface Reading {
   unit: LengthUnit | null;
   unknownUnit: string | null;
-  point: { readonly name: string; readonly code: string; readonly desc: string; text: string } | null;
+  point: Point | null;
+  /** The feature that is open, and all of them by their names. */
+  feature: { readonly name: string; readonly properties: Map<string, string> } | null;
+  readonly features: Map<string, ReadonlyMap<string, string>>;
+  /** The feature that a row names, by the row. */
+  readonly named: Map<number, string>;
   /** Points are counted from 1 in the order of the file. */
   readonly rows: ControlRow[];
   root: string | null;
 }
 
-function rowOf(point: NonNullable<Reading['point']>, row: number, unit: LengthUnit): ControlRow {
+/** What a feature says of a control mark, where it does: how good, of what kind, and how it is. */
+function withFeature(row: ControlRow, said: ReadonlyMap<string, string>): ControlRow {
+  const millimetres = (label: string): number | null => {
+    const text = said.get(label)?.trim() ?? '';
+    const value = Number(text);
+    return text !== '' && Number.isFinite(value) && value >= 0 ? value : null;
+  };
+  const [kind, condition] = [said.get(FEATURE.kind), said.get(FEATURE.condition)];
+  return {
+    ...row,
+    sdPlanMm: millimetres(FEATURE.sdPlan),
+    sdHeightMm: millimetres(FEATURE.sdHeight),
+    kind: KINDS.find((each) => each === kind) ?? row.kind,
+    condition: CONDITIONS.find((each) => each === condition) ?? row.condition,
+  };
+}
+
+function rowOf(point: Point, row: number, unit: LengthUnit): ControlRow {
   const parts = point.text
     .trim()
     .split(/\s+/)
@@ -59,7 +107,16 @@ export function readControlLandXml(
   text: string,
   options: { readonly unit: LengthUnit | null },
 ): Result<ControlList, FileIssue> {
-  const state: Reading = { unit: null, unknownUnit: null, point: null, rows: [], root: null };
+  const state: Reading = {
+    unit: null,
+    unknownUnit: null,
+    point: null,
+    feature: null,
+    features: new Map(),
+    named: new Map(),
+    rows: [],
+    root: null,
+  };
   const walk = new XmlWalk({
     open: ({ name, attributes }) => {
       const local = localName(name);
@@ -72,14 +129,28 @@ export function readControlLandXml(
       }
       // A reference to a point elsewhere in the file is no point of its own.
       if (local === 'CgPoint' && attribute('pntRef') === '') {
-        state.point = { name: attribute('name').trim(), code: attribute('code'), desc: attribute('desc'), text: '' };
+        state.point = {
+          name: attribute('name').trim(),
+          code: attribute('code'),
+          desc: attribute('desc'),
+          feature: attribute('featureRef'),
+          text: '',
+        };
       }
+      if (local === 'Feature' && attribute('code') === FEATURE.code)
+        state.feature = { name: attribute('name'), properties: new Map() };
+      if (local === 'Property') state.feature?.properties.set(attribute('label'), attribute('value'));
     },
     text: (piece) => {
       if (state.point) state.point.text += piece;
     },
     close: (name) => {
+      if (localName(name) === 'Feature' && state.feature) {
+        state.features.set(state.feature.name, state.feature.properties);
+        state.feature = null;
+      }
       if (localName(name) !== 'CgPoint' || !state.point) return;
+      if (state.point.feature !== '') state.named.set(state.rows.length, state.point.feature);
       state.rows.push(rowOf(state.point, state.rows.length + 1, state.unit ?? options.unit ?? 'metre'));
       state.point = null;
     },
@@ -96,7 +167,10 @@ export function readControlLandXml(
   if (state.rows.length === 0) return fail({ code: 'NO_ROWS' });
   if (state.unit === null && options.unit === null) return fail({ code: 'NO_UNIT_STATED' });
   return ok({
-    rows: state.rows,
+    rows: state.rows.map((row, i) => {
+      const said = state.features.get(state.named.get(i) ?? '');
+      return said ? withFeature(row, said) : row;
+    }),
     unit: FILE_UNIT_OF[state.unit ?? options.unit ?? 'metre'],
     unitFromFile: state.unit !== null,
     order: 'NE',

@@ -1,9 +1,32 @@
 /** DXF (drawing exchange format) of release 12, the oldest that everything reads: points, texts and lines on layers. */
 import { lengthFromMetres, type LengthUnit } from '@idle-marker/core';
+import { codePageFor, type CodePage } from './codePage.ts';
+import { oneLine, type SiteAbout } from './siteAbout.ts';
 import type { SiteLine, SitePoint } from './sitePoint.ts';
 
+/**
+ * What is known of a point beyond its place. It goes along as extended data, which programs keep and leave alone that do
+ * not know them (DXF reference, "Extended data").
+ */
+export interface DxfPointKnown {
+  readonly name: string;
+  readonly code: string;
+  /** Whether its height is one: DXF has no point without. */
+  readonly hasHeight: boolean;
+}
+
+/** Under this name the extended data of points are found again. */
+export const DXF_APPLICATION = 'IDLE_MARKER';
+
 export type DxfEntity =
-  | { readonly kind: 'point'; readonly layer: string; readonly x: number; readonly y: number; readonly z: number }
+  | {
+      readonly kind: 'point';
+      readonly layer: string;
+      readonly x: number;
+      readonly y: number;
+      readonly z: number;
+      readonly known?: DxfPointKnown;
+    }
   | {
       readonly kind: 'line';
       readonly layer: string;
@@ -32,18 +55,30 @@ export interface DxfLayer {
 const INSUNITS: Readonly<Record<LengthUnit, number>> = { metre: 6, foot: 2, usSurveyFoot: 21 };
 const ALIGN = { start: 0, middle: 1, end: 2 } as const;
 
-/** Release 12 knows no other letters than ASCII: the rest is written by number, as its readers expect. */
-const asciiText = (text: string): string =>
-  [...text.replace(/[\r\n\t]+/g, ' ')]
+/** A text as release 12 takes it: signs that would be codes stand for themselves, letters without a byte by number. */
+const writtenText = (text: string, page: CodePage): string =>
+  [
+    ...text
+      .replace(/[\r\n\t]+/g, ' ')
+      // What would be taken for a code of a sign stands for itself.
+      .replace(/%{2,}/g, (signs) => '%%%'.repeat(signs.length))
+      .replace(/\\(?=[UM]\+)/g, '\\U+005C'),
+  ]
     .map((letter) => {
-      const code = letter.codePointAt(0)!;
-      if (code >= 32 && code < 127) return letter;
+      if (letter < ' ' || letter === '\u007f') return '';
+      if (page.has(letter)) return letter;
       return Array.from(
         { length: letter.length },
         (_, i) => `\\U+${letter.charCodeAt(i).toString(16).toUpperCase().padStart(4, '0')}`,
       ).join('');
     })
     .join('');
+
+function* textsOf(entities: readonly DxfEntity[]): Generator<string> {
+  for (const entity of entities)
+    if (entity.kind === 'text') yield entity.text;
+    else if (entity.kind === 'point' && entity.known) yield entity.known.name + entity.known.code;
+}
 
 /** Letters, digits and a few signs: what release 12 takes as the name of a layer. */
 export const layerName = (name: string): string =>
@@ -57,12 +92,33 @@ export const layerName = (name: string): string =>
 const coordinate = (value: number): string => value.toFixed(6);
 
 /** Coordinates of entities are in the unit already. */
-export function dxfText(entities: Iterable<DxfEntity>, layers: readonly DxfLayer[], unit: LengthUnit): string {
+export function dxfBytes(entities: readonly DxfEntity[], layers: readonly DxfLayer[], unit: LengthUnit): Uint8Array {
+  const page = codePageFor(textsOf(entities));
+  const asWritten = (text: string) => writtenText(text, page);
   const lines: string[] = [];
   const put = (...pairs: (string | number)[]) => {
     for (let i = 0; i < pairs.length; i += 2) lines.push(String(pairs[i]).padStart(3), String(pairs[i + 1]));
   };
-  put(0, 'SECTION', 2, 'HEADER', 9, '$ACADVER', 1, 'AC1009', 9, '$INSUNITS', 70, INSUNITS[unit], 0, 'ENDSEC');
+  put(
+    0,
+    'SECTION',
+    2,
+    'HEADER',
+    9,
+    '$ACADVER',
+    1,
+    'AC1009',
+    9,
+    '$DWGCODEPAGE',
+    3,
+    page.name,
+    9,
+    '$INSUNITS',
+    70,
+    INSUNITS[unit],
+    0,
+    'ENDSEC',
+  );
   put(
     0,
     'SECTION',
@@ -91,13 +147,18 @@ export function dxfText(entities: Iterable<DxfEntity>, layers: readonly DxfLayer
     0,
     'ENDTAB',
   );
+  put(0, 'TABLE', 2, 'APPID', 70, 1, 0, 'APPID', 2, DXF_APPLICATION, 70, 0, 0, 'ENDTAB');
   put(0, 'TABLE', 2, 'LAYER', 70, layers.length);
   for (const { name, colour } of layers) put(0, 'LAYER', 2, name, 70, 0, 62, colour, 6, 'CONTINUOUS');
   put(0, 'ENDTAB', 0, 'ENDSEC', 0, 'SECTION', 2, 'ENTITIES');
   for (const entity of entities) {
-    if (entity.kind === 'point')
+    if (entity.kind === 'point') {
       put(0, 'POINT', 8, entity.layer, 10, coordinate(entity.x), 20, coordinate(entity.y), 30, coordinate(entity.z));
-    else if (entity.kind === 'text') {
+      if (entity.known) {
+        const { name, code, hasHeight } = entity.known;
+        put(1001, DXF_APPLICATION, 1000, asWritten(name), 1000, asWritten(code), 1070, hasHeight ? 1 : 0);
+      }
+    } else if (entity.kind === 'text') {
       const { layer, x, y, height, text, turn, align } = entity;
       put(
         0,
@@ -111,7 +172,7 @@ export function dxfText(entities: Iterable<DxfEntity>, layers: readonly DxfLayer
         40,
         height.toFixed(6),
         1,
-        asciiText(text),
+        asWritten(text),
         50,
         turn.toFixed(4),
       );
@@ -124,17 +185,42 @@ export function dxfText(entities: Iterable<DxfEntity>, layers: readonly DxfLayer
     }
   }
   put(0, 'ENDSEC', 0, 'EOF');
-  return `${lines.join('\r\n')}\r\n`;
+  return page.bytesOf(`${lines.join('\r\n')}\r\n`);
 }
 
 const GROUP_COLOUR = { control: 1, marks: 7, planned: 8, stations: 5, asBuilt: 3 } as const;
 /** Height of names beside points, metres. */
 const TEXT_HEIGHT = 0.25;
 
-/** A site's points by group and code, each with its name beside it, and the lines of its design. */
-export function siteDxf(points: readonly SitePoint[], design: readonly SiteLine[], unit: LengthUnit): string {
+/** Lines that say what the drawing is stand below it, in letters that are read beside the points. */
+function aboutEntities(about: SiteAbout, drawn: readonly DxfEntity[], unit: LengthUnit): DxfEntity[] {
+  let [left, below] = [Infinity, Infinity];
+  for (const entity of drawn)
+    for (const [x, y] of entity.kind === 'line' ? entity.points : [[entity.x, entity.y] as const])
+      [left, below] = [Math.min(left, x), Math.min(below, y)];
+  if (!Number.isFinite(left)) [left, below] = [0, 0];
+  const height = lengthFromMetres(2 * TEXT_HEIGHT, unit);
+  return about.lines.map((line, i) => ({
+    kind: 'text',
+    layer: ABOUT_LAYER,
+    x: left,
+    y: below - height * (4 + 1.6 * i),
+    height,
+    text: oneLine(line),
+    turn: 0,
+    align: 'start',
+  }));
+}
+const ABOUT_LAYER = 'ABOUT';
+
+/** A site's points by group and code, each with its name beside it, the lines of its design, and what it is. */
+export function siteDxf(points: readonly SitePoint[], design: readonly SiteLine[], about: SiteAbout): Uint8Array {
+  const { unit } = about;
   const length = (metres: number) => lengthFromMetres(metres, unit);
-  const layers = new Map<string, number>([['DESIGN', 6]]);
+  const layers = new Map<string, number>([
+    ['DESIGN', 6],
+    [ABOUT_LAYER, 8],
+  ]);
   const entities: DxfEntity[] = design.map((line) => ({
     kind: 'line',
     layer: 'DESIGN',
@@ -145,7 +231,14 @@ export function siteDxf(points: readonly SitePoint[], design: readonly SiteLine[
     const layer = layerName(point.code === '' ? point.group : `${point.group} ${point.code}`);
     layers.set(layer, GROUP_COLOUR[point.group]);
     const [x, y] = [length(point.e), length(point.n)];
-    entities.push({ kind: 'point', layer, x, y, z: point.z === null ? 0 : length(point.z) });
+    entities.push({
+      kind: 'point',
+      layer,
+      x,
+      y,
+      z: point.z === null ? 0 : length(point.z),
+      known: { name: point.name, code: point.code, hasHeight: point.z !== null },
+    });
     entities.push({
       kind: 'text',
       layer,
@@ -157,8 +250,8 @@ export function siteDxf(points: readonly SitePoint[], design: readonly SiteLine[
       align: 'start',
     });
   }
-  return dxfText(
-    entities,
+  return dxfBytes(
+    [...entities, ...aboutEntities(about, entities, unit)],
     [...layers].map(([name, colour]) => ({ name, colour })),
     unit,
   );

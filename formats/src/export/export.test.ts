@@ -10,6 +10,7 @@ import {
   siteDxf,
   siteGeoJson,
   siteLandXml,
+  type SiteAbout,
   type SitePoint,
   type SurveySetup,
 } from '../index.ts';
@@ -44,6 +45,19 @@ const DESIGN = [
     ],
   },
 ] as const;
+const ABOUT: SiteAbout = {
+  site: 'Quay & co',
+  coordinateSystem: 'Quay grid',
+  heightDatum: 'bolt at the gate',
+  unit: 'metre',
+  axes: 'EN',
+  scaleFactor: 0.9999,
+  at: '2031-05-06T08:00:00.000Z',
+  by: 'Rosa <Quint>',
+  stations: [{ name: 'S1', standing: 'accepted, K1, K2' }],
+  lines: ['Site: Quay & co', 'Station S1: accepted, K1, K2'],
+};
+
 const SETUP: SurveySetup = {
   id: 'setup-1',
   name: 'S1',
@@ -77,7 +91,9 @@ const SETUP: SurveySetup = {
 
 describe('points as CSV', () => {
   it('have the columns that were asked for, in their order and unit, and no formula', () => {
-    const { data } = Papa.parse<string[]>(pointsCsv(POINTS, ['n', 'e', 'name', 'z', 'cutFill', 'dEMm'], 'foot').trim());
+    const { data } = Papa.parse<string[]>(
+      pointsCsv(POINTS, ['n', 'e', 'name', 'z', 'cutFill', 'dEMm'], { unit: 'foot', lines: [] }).trim(),
+    );
     expect(data[0]).toEqual([
       'Northing (ft)',
       'Easting (ft)',
@@ -97,7 +113,7 @@ describe('points as CSV', () => {
     expect(data[2]![3]).toBe('');
   });
   it('come back as a control list', () => {
-    const read = readControlCsv(pointsCsv(POINTS, ['name', 'e', 'n', 'z'], 'metre'), {
+    const read = readControlCsv(pointsCsv(POINTS, ['name', 'e', 'n', 'z'], ABOUT), {
       lengthUnit: 'metre',
       axisOrder: 'EN',
     } as never);
@@ -111,8 +127,8 @@ describe('points as CSV', () => {
 
 describe('a site as DXF', () => {
   it('has a layer for each group and code, points with heights, names, and the design', () => {
-    const read = new DxfParser().parseSync(siteDxf(POINTS, DESIGN, 'metre'))!;
-    expect(Object.keys(read.tables.layer.layers)).toEqual(['DESIGN', 'CONTROL', 'MARKS-HALL-HUBS']);
+    const read = new DxfParser().parseSync(new TextDecoder('windows-1252').decode(siteDxf(POINTS, DESIGN, ABOUT)))!;
+    expect(Object.keys(read.tables.layer.layers)).toEqual(['DESIGN', 'ABOUT', 'CONTROL', 'MARKS-HALL-HUBS']);
     const points = read.entities.filter(({ type }) => type === 'POINT') as unknown as {
       layer: string;
       position: { x: number; y: number; z: number };
@@ -126,7 +142,7 @@ describe('a site as DXF', () => {
 
 describe('a site as GeoJSON', () => {
   it('comes back as a drawing, and says that its figures are no degrees', () => {
-    const text = siteGeoJson(POINTS, DESIGN, 'Quay grid');
+    const text = siteGeoJson(POINTS, DESIGN, ABOUT);
     expect((JSON.parse(text) as { coordinateSystem: string }).coordinateSystem).toBe('site grid, metres: Quay grid');
     const read = readRawGeoJson(text);
     if (!read.ok) throw new Error(read.error.code);
@@ -150,9 +166,7 @@ describe('a site as LandXML', () => {
     const last = elements.at(-1);
     if (last && text.trim() !== '') last.text = text.trim();
   });
-  parser
-    .write(siteLandXml(POINTS, [SETUP], 'usSurveyFoot', { site: 'Quay & co', date: '2031-05-06', time: '08:00:00' }))
-    .close();
+  parser.write(siteLandXml(POINTS, [SETUP], { ...ABOUT, unit: 'usSurveyFoot' })).close();
   const of = (name: string) => elements.filter((each) => each.name === name);
   const feet = (metres: number) => ((metres * 3937) / 1200).toFixed(4);
 

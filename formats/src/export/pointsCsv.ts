@@ -1,6 +1,7 @@
 /** Points as CSV with the columns that were chosen, in their order. */
 import { lengthFromMetres, type LengthUnit } from '@idle-marker/core';
-import { csvText, type CsvCell } from '../csvText.ts';
+import { csvText, type CsvCell, type CsvHead } from '../csvText.ts';
+import type { TableAbout } from './siteAbout.ts';
 import { EXPORT_DECIMALS, UNIT_WORD, type SitePoint } from './sitePoint.ts';
 
 export const POINT_COLUMNS = [
@@ -45,7 +46,13 @@ const LENGTHS: ReadonlySet<PointColumn> = new Set(['e', 'n', 'z', 'designZ', 'of
 export const columnTitle = (column: PointColumn, unit: LengthUnit): string =>
   LENGTHS.has(column) ? `${TITLE[column]} (${UNIT_WORD[unit]})` : TITLE[column];
 
-export function pointsCsv(points: readonly SitePoint[], columns: readonly PointColumn[], unit: LengthUnit): string {
+/** @param about the unit, and the lines above the headings: none for a bare table */
+export function pointsCsv(
+  points: readonly SitePoint[],
+  columns: readonly PointColumn[],
+  { unit, lines }: Pick<TableAbout, 'unit' | 'lines'>,
+  form: Pick<CsvHead, 'separator' | 'headings'> = {},
+): string {
   const cell = (point: SitePoint, column: PointColumn): CsvCell => {
     const value = point[column];
     if (typeof value !== 'number') return value;
@@ -54,5 +61,6 @@ export function pointsCsv(points: readonly SitePoint[], columns: readonly PointC
   return csvText(
     columns.map((column) => columnTitle(column, unit)),
     points.map((point) => columns.map((column) => cell(point, column))),
+    { ...form, comments: lines },
   );
 }

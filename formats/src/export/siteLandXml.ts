@@ -1,5 +1,6 @@
 /** A site's points and its survey observations as LandXML 1.2: set-ups, and every sight as it was read. */
 import { lengthFromMetres, type LengthUnit, type Metres } from '@idle-marker/core';
+import { oneLine, type SiteAbout } from './siteAbout.ts';
 import { EXPORT_DECIMALS, type SitePoint } from './sitePoint.ts';
 
 export interface SurveySetup {
@@ -40,6 +41,14 @@ export const unitsElement = (unit: LengthUnit): string =>
     ? '<Metric linearUnit="meter" areaUnit="squareMeter" volumeUnit="cubicMeter" temperatureUnit="celsius" pressureUnit="milliBars" angularUnit="decimal degrees" directionUnit="decimal degrees"/>'
     : `<Imperial linearUnit="${unit === 'foot' ? 'foot' : 'USSurveyFoot'}" ${IMPERIAL} angularUnit="decimal degrees" directionUnit="decimal degrees"/>`;
 
+/** Units, coordinate system, the site, who wrote it and what it hangs on, as the schema has them in this order. */
+export const aboutElements = (about: SiteAbout): string[] => [
+  `  <Units>${unitsElement(about.unit)}</Units>`,
+  `  <CoordinateSystem name="${xmlText(about.coordinateSystem)}" desc="${xmlText(`scale factor ${about.scaleFactor}`)}" horizontalCoordinateSystemName="${xmlText(about.coordinateSystem)}" verticalDatum="${xmlText(about.heightDatum)}"/>`,
+  `  <Project name="${xmlText(about.site)}" desc="${xmlText(about.lines.map(oneLine).join('; '))}"/>`,
+  `  <Application name="Idle Marker"><Author createdBy="${xmlText(about.by)}" timeStamp="${about.at}"/></Application>`,
+];
+
 /** Purposes as LandXML names them. */
 const PURPOSE: Readonly<Record<string, string>> = {
   station: 'resection',
@@ -50,22 +59,16 @@ const PURPOSE: Readonly<Record<string, string>> = {
 /** Thousandths of a second of arc. */
 const ANGLE_DECIMALS = 7;
 
-export function siteLandXml(
-  points: readonly SitePoint[],
-  setups: readonly SurveySetup[],
-  unit: LengthUnit,
-  about: { readonly site: string; readonly date: string; readonly time: string },
-): string {
+export function siteLandXml(points: readonly SitePoint[], setups: readonly SurveySetup[], about: SiteAbout): string {
+  const { unit } = about;
   const figure = (metres: Metres) => lengthFromMetres(metres, unit).toFixed(EXPORT_DECIMALS);
   const place = ({ e, n, z }: { readonly e: Metres; readonly n: Metres; readonly z: Metres | null }) =>
     [n, e, ...(z === null ? [] : [z])].map(figure).join(' ');
   const groups = [...new Set(points.map((point) => point.group))];
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
-    `<LandXML xmlns="http://www.landxml.org/schema/LandXML-1.2" version="1.2" date="${about.date}" time="${about.time}">`,
-    `  <Units>${unitsElement(unit)}</Units>`,
-    `  <Project name="${xmlText(about.site)}"/>`,
-    '  <Application name="Idle Marker"/>',
+    `<LandXML xmlns="http://www.landxml.org/schema/LandXML-1.2" version="1.2" date="${about.at.slice(0, 10)}" time="${about.at.slice(11, 19)}">`,
+    ...aboutElements(about),
     ...groups.flatMap((group) => [
       `  <CgPoints name="${group}">`,
       ...points

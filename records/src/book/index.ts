@@ -9,7 +9,7 @@ export {
   type RawUses,
 } from './rawSights.ts';
 export { instrumentAssumed, rawOfSurvey } from './surveyFile.ts';
-export { exportedLines, exportedPoints, exportedSetups } from './siteExport.ts';
+export { exportedAbout, exportedLines, exportedPoints, exportedSetups } from './siteExport.ts';
 export { dayBook, daysOf, noticesOf, proofFigures, setupBook, type DayBook, type SetupBook } from './bookPage.ts';
 export { activityTimes, dayOf } from './diary.ts';
 export { shiftHandover, type ShiftHandover } from './shift.ts';

@@ -1,12 +1,13 @@
 /** A site's points, lines and sights for other programs. */
 import { angleFromRadians, type TrustResult } from '@idle-marker/core';
-import type { SitePoint } from '@idle-marker/formats';
-import { leadsToWords, standingWords, stationNotices } from '@idle-marker/words';
+import type { SiteAbout, SitePoint } from '@idle-marker/formats';
+import { exportLines, leadsToWords, standingWords, stationNotices, stationStanding } from '@idle-marker/words';
 import { measuredFromStations } from '../proof/hungOn.ts';
 import { readingOf } from '../station/observations.ts';
 import { isOutline } from '../work/packagePlans.ts';
 import { rawSightsOf } from './rawSights.ts';
 import { decidedSolution, markKey, type SiteState } from '../site/state.ts';
+import { memberName } from '../stake/cutSheet.ts';
 import { stationsOnPaper } from '../stake/stationsOnPaper.ts';
 
 const NOTHING = {
@@ -21,6 +22,31 @@ const NOTHING = {
   station: '',
   standing: '',
 } as const;
+
+/** What files of this site say of themselves: every station that stands, and how. */
+export function exportedAbout(
+  state: SiteState,
+  trust: TrustResult,
+  { at, by }: { readonly at: string; readonly by: string },
+): SiteAbout {
+  const { name, coordinateSystem, heightDatum, lengthUnit, axisOrder, combinedScaleFactor } = state.settings;
+  const standing = new Set(state.accepted.filter(({ withdrawn }) => !withdrawn).map(({ fact }) => fact.id));
+  const about = {
+    site: name,
+    coordinateSystem,
+    heightDatum,
+    unit: lengthUnit,
+    axes: axisOrder,
+    scaleFactor: combinedScaleFactor,
+    at,
+    by: memberName(state, by),
+    stations: stationsOnPaper(state, trust, standing).map((station) => ({
+      name: station.name,
+      standing: [stationStanding(station, lengthUnit), ...stationNotices(station, lengthUnit)].join('; '),
+    })),
+  };
+  return { ...about, lines: exportLines(about) };
+}
 
 /**
  * Control with a place, marks as set, marks still to be set, stations and things measured; in that order, each by name

@@ -21,12 +21,15 @@ import { measuredFromStations } from '../proof/hungOn.ts';
 import { stationsOnPaper, type StationOnPaper } from '../stake/stationsOnPaper.ts';
 import { compareNames, decidedSolution, type SiteState } from '../site/state.ts';
 import { trustOf } from '../proof/trust.ts';
+import { sitePaper, type SitePaper } from '../site/sitePaper.ts';
 import { classOf, usualClass } from '../site/toleranceClass.ts';
 
 export interface AsBuiltReport {
   readonly site: string;
   readonly lengthUnit: LengthUnit;
   readonly angleUnit: AngleUnit;
+  readonly axes: 'EN' | 'NE';
+  readonly paper: SitePaper;
   readonly siteZero: Metres | null;
   readonly at: string;
   readonly by: string;
@@ -128,6 +131,8 @@ export function asBuiltReport(state: SiteState, at: string, by: string): AsBuilt
     site: state.settings.name,
     lengthUnit: state.settings.lengthUnit,
     angleUnit: state.settings.angleUnit,
+    axes: state.settings.axisOrder,
+    paper: sitePaper(state.settings),
     siteZero: state.settings.siteZero,
     at,
     by: memberName(state, by),

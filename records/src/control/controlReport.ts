@@ -11,6 +11,7 @@ import { isProvenControl, markHistory, markTrend, type MarkTrend } from '../work
 import { pairsOf } from '../proof/pairs.ts';
 import { stationSights } from '../station/stationDraft.ts';
 import { stationsOnPaper } from '../stake/stationsOnPaper.ts';
+import { sitePaper, type SitePaper } from '../site/sitePaper.ts';
 import { trustOf } from '../proof/trust.ts';
 import { compareNames, type ControlMark, type SiteState } from '../site/state.ts';
 
@@ -73,6 +74,7 @@ export interface ControlReport {
     FactBody<'site'>,
     'name' | 'lengthUnit' | 'coordinateSystem' | 'heightDatum' | 'siteZero' | 'combinedScaleFactor' | 'axisOrder'
   >;
+  readonly paper: SitePaper;
   readonly surveyor: string;
   readonly by: string;
   readonly at: string;
@@ -154,6 +156,7 @@ export function controlReport(state: SiteState, at: string, by: string): Control
   const usedIn = new Set(state.accepted.filter((each) => !each.withdrawn).map((each) => each.fact.id));
   return {
     site: { name, lengthUnit, coordinateSystem, heightDatum, siteZero, combinedScaleFactor, axisOrder },
+    paper: sitePaper(state.settings),
     surveyor,
     by: memberName(state, by),
     at,

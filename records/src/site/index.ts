@@ -36,3 +36,4 @@ export type { ToleranceClass } from './state.ts';
 export { classOf, missingClasses, usualClass } from './toleranceClass.ts';
 export { mayDecide, roleOf, ROLES, type Role } from './roles.ts';
 export { effectOf, figuresOf, offOf, spreadOf } from './stored.ts';
+export { sitePaper, type SitePaper } from './sitePaper.ts';

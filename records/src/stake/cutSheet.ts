@@ -24,6 +24,7 @@ import { isForPlan, shapesOf } from '../work/packagePlans.ts';
 import { openCautions, type OpenCaution } from '../book/cautions.ts';
 import { stationsOnPaper, type StationOnPaper } from './stationsOnPaper.ts';
 import { compareNames, decidedSolution, markKey, type SiteState } from '../site/state.ts';
+import { sitePaper, type SitePaper } from '../site/sitePaper.ts';
 import { inMm } from '../site/stored.ts';
 import { classOf } from '../site/toleranceClass.ts';
 
@@ -68,6 +69,12 @@ export interface CutSheet {
   /** Order of coordinates; east first on sheets of before it was kept. */
   readonly axes?: 'EN' | 'NE';
   readonly siteZero: Metres | null;
+  /** System of the coordinates, what heights are counted from, and grid over ground; not on sheets of before. */
+  readonly coordinateSystem?: string;
+  readonly heightDatum?: string;
+  readonly scaleFactor?: number;
+  /** What it is printed on; by its unit on sheets of before it was kept. */
+  readonly paper?: SitePaper;
   readonly package: string;
   readonly crew: string;
   readonly className: string;
@@ -123,6 +130,8 @@ export interface CutSheet {
   readonly givenTo?: string | null;
   /** Heights against the site's zero stand beside true ones. */
   readonly bothHeights?: boolean;
+  /** Coordinates of the marks stand on it as columns. */
+  readonly coordinates?: boolean;
   /** Last day that it is to be built from; null for as long as nothing else is said. */
   readonly validUntil?: string | null;
   readonly remarks?: string;
@@ -146,6 +155,7 @@ interface Asked {
   readonly selection?: { readonly name: string; readonly keys: readonly string[] } | null;
   readonly givenTo?: string | null;
   readonly bothHeights?: boolean;
+  readonly coordinates?: boolean;
   readonly validUntil?: string | null;
   readonly remarks?: string;
 }
@@ -192,6 +202,10 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
     lengthUnit: settings.lengthUnit,
     axes: settings.axisOrder,
     siteZero: settings.siteZero,
+    coordinateSystem: settings.coordinateSystem,
+    heightDatum: settings.heightDatum,
+    scaleFactor: settings.combinedScaleFactor,
+    paper: sitePaper(settings),
     package: body.name,
     crew: body.crew,
     className: tolerance.name,
@@ -233,6 +247,7 @@ export function cutSheet(state: SiteState, trust: TrustResult, asked: Asked, pre
     selection: asked.selection?.name ?? null,
     givenTo: asked.givenTo ?? null,
     bothHeights: (asked.bothHeights ?? false) && settings.siteZero !== null,
+    coordinates: asked.coordinates ?? false,
     validUntil: asked.validUntil ?? null,
     remarks: asked.remarks ?? '',
     convention: convention.name,
