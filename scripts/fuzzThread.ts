@@ -20,7 +20,7 @@ export interface FuzzWork {
 type Outcome = { readonly ok: boolean; readonly error?: { readonly code: string } };
 
 function opened(bytes: Uint8Array): Outcome {
-  const read = OpenDrawing.read(bytes, 'metre', null, null);
+  const read = OpenDrawing.read(bytes, { siteUnit: 'metre', similarity: null });
   if (!read.ok) return read;
   const { layers } = read.value.summary('metre');
   read.value.layerLines();

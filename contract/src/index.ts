@@ -1,4 +1,4 @@
-export { compute, type ComputeOutcome } from './compute/compute.ts';
+export { compute, computeSchemas, type ComputeOutcome } from './compute/compute.ts';
 export type { OpenDesignFile } from './compute/designFiles.ts';
 export { checkJson, heightStationJson, resectionJson } from './compute/fromCore.ts';
 export { stationOf } from './compute/toCore.ts';
@@ -50,6 +50,7 @@ export {
   FactsSchema,
   IssueSchema,
   PaperSchemas,
+  type ListSaidAsked,
   ReportOptionsSchema,
   TimeZone,
   type ControlImport,

@@ -140,13 +140,26 @@ function unwritable(value: unknown, path: string): Invalid | null {
   return null;
 }
 
-/** Checks a document against a schema. Null when it fits; numbers that are none are told before anything else. */
-export function invalidAgainst(schema: TSchema, document: unknown): Invalid | null {
+/** Most things that are told to be wrong with one document. */
+const MOST_TOLD = 50;
+
+/** Everything that is wrong with a document, numbers that are none before anything else; nothing where it fits. */
+export function invalidsAgainst(schema: TSchema, document: unknown): readonly Invalid[] {
   const validate = validatorOf(schema);
-  if (validate(document)) return unwritable(document, '');
+  if (validate(document)) {
+    const found = unwritable(document, '');
+    return found ? [found] : [];
+  }
   const found = (validate.errors ?? []).map(invalidOf);
-  return (
-    found.find((each) => each.code === 'INVALID_NUMBER') ??
-    found[0] ?? { code: 'INVALID_INPUT', path: '', message: msg('validation.theDocumentIsNotValid') }
-  );
+  const told = [
+    ...found.filter(({ code }) => code === 'INVALID_NUMBER'),
+    ...found.filter(({ code }) => code !== 'INVALID_NUMBER'),
+  ];
+  return told.length > 0
+    ? told.slice(0, MOST_TOLD)
+    : [{ code: 'INVALID_INPUT', path: '', message: msg('validation.theDocumentIsNotValid') }];
 }
+
+/** Checks a document against a schema. Null when it fits; numbers that are none are told before anything else. */
+export const invalidAgainst = (schema: TSchema, document: unknown): Invalid | null =>
+  invalidsAgainst(schema, document)[0] ?? null;

@@ -1,5 +1,5 @@
 export { decodedText, textOf, type DecodedText, type TextError } from './text.ts';
-export { csvText, type CsvCell } from './csvText.ts';
+export { BYTE_ORDER_MARK, csvText, type CsvCell, type CsvHead } from './csvText.ts';
 export {
   readControlCsv,
   type ControlCsvOptions,
@@ -9,6 +9,8 @@ export {
   type ListWarning,
   type FileIssue,
 } from './control/controlCsv.ts';
+export { listHead, type ListColumn, type ListHead } from './list/listHead.ts';
+export { COLUMN_ROLES, type ColumnRole } from './control/columns.ts';
 export { readControlBytes, readControlList } from './control/controlList.ts';
 export { fileUnitOf, isFileUnit, METRES_PER_FILE_UNIT, type FileUnit } from './list/fileUnits.ts';
 export { looksLikeXml } from './control/controlLandXml.ts';
@@ -33,13 +35,14 @@ export {
 export type { ReadAlignment } from './landXml/landXmlDesign.ts';
 export type { LandXmlFault, LandXmlWarning, XmlPlace } from './landXml/landXmlFault.ts';
 export { readLandXml } from './landXml/readLandXml.ts';
-export { drawingFormatOf, readRawDrawing, type DrawingSaid } from './design/readDrawing.ts';
+export { DRAWING_READING, drawingFormatOf, readRawDrawing, type DrawingSaid } from './design/readDrawing.ts';
 export { gridFromLines, type DrawnGrid, type GridError } from './design/drawnGrid.ts';
 export { namedCorners } from './design/namedCorners.ts';
 export { compareDrawings } from './design/compareDrawings.ts';
+export { type SiteAbout } from './export/siteAbout.ts';
 export { type PointGroup, type SitePoint } from './export/sitePoint.ts';
 export { columnTitle, POINT_COLUMNS, pointsCsv, type PointColumn } from './export/pointsCsv.ts';
-export { dxfText, layerName, siteDxf, type DxfEntity } from './export/dxfText.ts';
+export { dxfBytes, layerName, siteDxf, type DxfEntity } from './export/dxfText.ts';
 export { siteGeoJson } from './export/siteGeoJson.ts';
 export { siteLandXml, type SurveySetup } from './export/siteLandXml.ts';
 export {
@@ -50,6 +53,8 @@ export {
 } from './landXml/landXmlSurvey.ts';
 export {
   OpenDrawing,
+  type FoundPlace,
+  type OpenAsked,
   type ComparedDrawings,
   type DrawingSummary,
   type LayerLines,

@@ -4,6 +4,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import type { FactBody } from '@idle-marker/contract';
 import { ownStation, GRID, PLACES } from '../../records/test/story.ts';
 import { EditControl } from '../src/evidence/EditControl.tsx';
+import { ImportControl } from '../src/features/control/ImportControl.tsx';
 import { FromDesign } from '../src/features/control/FromDesign.tsx';
 import { Place as ControlList } from '../src/features/control/ControlPlace.tsx';
 import { AcceptedStation } from '../src/features/station/AcceptedStation.tsx';
@@ -214,5 +215,37 @@ describe('a provisional station on own marks', () => {
     await user.click(screen.getByRole('button', { name: 'Accept it without the provision' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({ type: 'decision', body: { solution: second.fact.id, verdict: 'accepted' } });
+  });
+});
+
+describe('a list from a file', () => {
+  const dialog = (story = new Story().control(['K1'])) =>
+    show(story, <ImportControl onClose={nothing} onWritten={nothing} onDesign={nothing} onOtherSite={nothing} />);
+  const choose = (user: ReturnType<typeof show>['user'], text: string) =>
+    user.upload(screen.getByLabelText(/header row/), new File([text], 'list.txt', { type: 'text/plain' }));
+
+  it('without headings offers orders, shows what stands in each column, and lets each be said', async () => {
+    const { user } = dialog();
+    await choose(user, '101,8001.2,4012.3,6.25,PIN\n102,8010,4020,6.30,NAIL\n');
+    expect(await screen.findByText(/No headings\. The columns are:/)).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Import marks' }).hasAttribute('disabled')).toBe(true);
+    await user.click(screen.getByRole('button', { name: 'P N E Z D' }));
+    expect(await screen.findByText(/Read with the northing first and a decimal point\./)).toBeTruthy();
+    expect(screen.getByLabelText<HTMLSelectElement>('Column 2 is').value).toBe('n');
+    // A role belongs to one column.
+    await user.selectOptions(screen.getByLabelText('Column 2 is'), 'Easting');
+    expect(screen.getByLabelText<HTMLSelectElement>('Column 3 is').value).toBe('');
+    await user.selectOptions(screen.getByLabelText('Column 3 is'), 'Northing');
+    expect(await screen.findByText(/Read with the easting first/)).toBeTruthy();
+  });
+
+  it('shows its separator and letters, and its unit can be said to be another', async () => {
+    const { user } = dialog();
+    await choose(user, 'Point;E (ft);N (ft)\nA;100,5;200\nB;110,5;200\n');
+    expect(await screen.findByText('Separated by semicolons; letters in Unicode.')).toBeTruthy();
+    const unit = screen.getByLabelText<HTMLSelectElement>('Unit of the coordinates');
+    expect(unit.selectedOptions[0]!.textContent).toBe('feet, as the file states');
+    await user.selectOptions(unit, 'meters');
+    expect(await screen.findByText(/unit/i, { selector: 'p.border-ochre' })).toBeTruthy();
   });
 });

@@ -118,6 +118,29 @@ describe('taking a drawing', () => {
     expect(await screen.findByText(/in inches, as said here; 10\.2 by 5\.1 m/)).toBeTruthy();
   });
 
+  it('is read in another unit than the file states where somebody says so, and says that it is another', async () => {
+    const { user } = show(new Story().control(), <DrawingDialog drawing={null} sameFile={false} onClose={nothing} />);
+    await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(ticketHall(), 'ticket-hall.dxf'));
+    const unit = await screen.findByLabelText<HTMLSelectElement>('Unit of the file');
+    expect(unit.selectedOptions[0]!.textContent).toBe('meters, as the file states');
+    await user.selectOptions(unit, 'feet');
+    expect(await screen.findByText('The file states meters.')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Import drawing' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({ body: { unit: { name: 'feet', metres: 0.3048 }, reading: 2 } });
+  });
+
+  it('of points in a unit that somebody says is kept with it, and read so again', async () => {
+    const { user } = show(new Story().control(), <DrawingDialog drawing={null} sameFile={false} onClose={nothing} />);
+    const list = new TextEncoder().encode('Point,E (ft),N (ft)\nA,100,200\nB,110,200\n');
+    await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(list, 'points.csv'));
+    await user.selectOptions(await screen.findByLabelText('Unit of the file'), 'meters');
+    expect(await screen.findByText(/10\.0 by 0\.0 m/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Import drawing' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({ body: { unit: { metres: 1 }, listUnit: 'm' } });
+  });
+
   it.each([
     ['a drawing in binary', new TextEncoder().encode('Some program Binary DXF\r\n\u001a\0'), /save it as text/],
     ['one that was cut off', dxf([ring('W', corners)]).slice(0, -20), /cut off in transit.*nothing was imported/],
@@ -160,15 +183,20 @@ describe('reading that is cancelled', () => {
 
 describe('a list whose reading is cancelled', () => {
   it('is none, before it began and while it goes on, and the next is read', async () => {
-    const asked = { bytes: new TextEncoder().encode('name,E,N\nA,1,2\n'), unit: 'metre', xIsNorth: false } as const;
+    const asked = {
+      bytes: new TextEncoder().encode('name,E,N\nA,1,2\n'),
+      unit: 'metre',
+      xIsNorth: false,
+      said: {},
+    } as const;
     const end = new AbortController();
     const waiting = readList('control', asked, end.signal);
     end.abort();
     expect(await waiting).toBeNull();
     expect(await readList('control', asked, end.signal)).toBeNull();
     expect(await readList('control', asked, new AbortController().signal)).toMatchObject({
-      ok: true,
-      value: { rows: [{ name: 'A', e: 1, n: 2 }] },
+      list: { ok: true, value: { rows: [{ name: 'A', e: 1, n: 2 }] } },
+      head: { separator: ',', columns: [{ role: 'name' }, { role: 'e' }, { role: 'n' }] },
     });
     expect(await readList('survey', { text: '<a/>' }, new AbortController().signal)).toMatchObject({
       ok: false,
@@ -485,6 +513,36 @@ describe('Work', () => {
     expect(asBuiltReport(story.state, '2031-05-06T10:00:00Z', drawing.by).laid).toEqual([
       { drawing: 'hall', scale: 1, misfits },
     ]);
+  });
+
+  it('that was taken before files were read as they are now says once what differs, and nothing moves', async () => {
+    const story = new Story().control();
+    const drawing = await keptDrawing(story, 'hall.dxf', dxf([ring('WALL', corners)]));
+    const { reading: _reading, ...before } = drawing.body;
+    const older = story.say('drawing', {
+      ...before,
+      elements: 40,
+      unit: { name: 'feet', metres: 0.3048 },
+      supersedes: drawing.id,
+    });
+    story.work({ items: [{ ...HALL, drawing: older.id }] });
+    const shown = show(story, <Work />);
+    const notice = await screen.findByText(/^hall: files are read better now/);
+    const told = within(notice.parentElement!);
+    expect(told.getByText('kept in feet; the file states meters')).toBeTruthy();
+    expect(told.getByText('40 elements when it was taken, 1 now')).toBeTruthy();
+    expect(told.getByText(/^no point or line of it any more at: H-A [NESW]/)).toBeTruthy();
+    await shown.user.click(told.getByRole('button', { name: 'Keep it as it is' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({
+      type: 'drawing',
+      body: { reading: 2, elements: 40, unit: { name: 'feet' }, supersedes: older.id },
+    });
+    shown.unmount();
+    story.say('drawing', { ...older.body, reading: 2, supersedes: older.id });
+    show(story, <Work />);
+    expect(await screen.findByRole('link', { name: 'hall.dxf' })).toBeTruthy();
+    expect(screen.queryByText(/files are read better now/)).toBeNull();
   });
 
   it('lists the drawings, and says when a package is from one that is no longer used', async () => {

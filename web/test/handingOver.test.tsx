@@ -83,6 +83,7 @@ describe('an order for a sheet', () => {
       'at',
       'bothHeights',
       'by',
+      'coordinates',
       'device',
       'fact',
       'package',
@@ -303,7 +304,14 @@ describe('files for others', () => {
     for (const gone of ['Group', 'Code', 'Note', 'Height (m)']) await user.click(button(`Leave out ${gone}`));
     await user.click(button('Add Standing'));
     await user.click(button('CSV'));
-    const [header, ...rows] = (await textOf(files[0]!.blob)).trim().split(/\r?\n/);
+    const lines = (await textOf(files[0]!.blob)).trim().split(/\r?\n/);
+    expect(lines.filter((line) => line.startsWith('#'))).toEqual(
+      expect.arrayContaining([
+        expect.stringMatching(/^# Site: Quay extension$/),
+        expect.stringMatching(/^# Station S1: accepted/),
+      ]),
+    );
+    const [header, ...rows] = lines.filter((line) => !line.startsWith('#'));
     expect(header).toBe('Point,Northing (m),Easting (m),Standing');
     expect(rows).toHaveLength(work.body.plans.length);
     for (const row of rows) expect(row).toMatch(/^H-[A-D] [NESW],\d+\.\d{4},\d+\.\d{4},(not verified yet|verified)$/);
@@ -312,6 +320,27 @@ describe('files for others', () => {
     show(story, <Files />);
     expect(button('Standing earlier').disabled).toBe(false);
     expect(screen.queryByRole('button', { name: 'Leave out Code' })).toBeNull();
+  });
+  it('have a form by its name: columns, headings, separator; one for a field computer is bare', async () => {
+    const files = saving();
+    const { story } = hall();
+    const { user, unmount } = show(story, <Files />);
+    await user.selectOptions(screen.getByLabelText('Form of the list'), 'Point, N, E, elevation, code');
+    await user.click(button('CSV'));
+    const [first] = (await textOf(files[0]!.blob)).split(/\r?\n/);
+    expect(first).toMatch(/^K1,\d+\.\d{4},\d+\.\d{4},\d+\.\d{4},$/);
+    await user.click(button('Leave out Code'));
+    await user.selectOptions(screen.getByLabelText('Separator'), 'Semicolon');
+    await user.type(screen.getByLabelText('Name of the form'), 'Rover');
+    await user.click(button('Keep the form'));
+    unmount();
+    const again = show(story, <Files />);
+    expect(screen.getByLabelText<HTMLSelectElement>('Form of the list').value).toBe('Rover');
+    await again.user.click(button('CSV'));
+    expect((await textOf(files[1]!.blob)).split(/\r?\n/)[0]).toMatch(/^K1;\d+\.\d{4};\d+\.\d{4};\d+\.\d{4}$/);
+    await again.user.click(button('Forget Rover'));
+    expect(screen.queryByRole('option', { name: 'Rover' })).toBeNull();
+    localStorage.clear();
   });
   it('cannot be written without points, and a CSV not without columns', async () => {
     const { story } = hall();

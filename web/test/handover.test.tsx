@@ -5,7 +5,7 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { screen, waitFor, within } from '@testing-library/react';
 import { siteLandXml } from '@idle-marker/formats';
-import { exportedPoints, exportedSetups, rawSightsOf } from '@idle-marker/records';
+import { exportedAbout, exportedPoints, exportedSetups, rawSightsOf } from '@idle-marker/records';
 import { rawSightsText } from '@idle-marker/contract';
 import { HALL } from '../../records/test/story.ts';
 import { Place as HandOver } from '../src/features/handover/HandOverPlace.tsx';
@@ -130,10 +130,9 @@ describe('sights of a file', () => {
   };
   it('come from the survey of a LandXML file: which placing, and what the file does not say', async () => {
     const { story } = morning();
-    const text = siteLandXml(exportedPoints(story.state, story.trust()), exportedSetups(story.state), 'metre', {
+    const text = siteLandXml(exportedPoints(story.state, story.trust()), exportedSetups(story.state), {
+      ...exportedAbout(story.state, story.trust(), { at: '2031-05-06T08:00:00.000Z', by: 'nobody' }),
       site: 'Quay',
-      date: '2031-05-06',
-      time: '08:00:00',
     });
     const { user } = show(new Story(), <TakeRawSights />);
     await user.upload(screen.getByLabelText('File of raw sights'), new File([text], 'quay.xml'));

@@ -6,6 +6,7 @@ import { cleanup, configure, render, type RenderResult } from '@testing-library/
 import { userEvent, type UserEvent } from '@testing-library/user-event';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { MemoryRouter } from 'react-router';
+import { DRAWING_READING } from '@idle-marker/formats';
 import { digestOfBytes, readRawSights, type AnyFact, type Fact } from '@idle-marker/contract';
 import { rawSightsFaultWords } from '@idle-marker/words';
 import { newId, Story } from '../../records/test/story.ts';
@@ -141,6 +142,7 @@ export async function keptDrawing(story: Story, fileName: string, data: Uint8Arr
     placing: null,
     hidden: [],
     elements: 1,
+    reading: DRAWING_READING,
     retired: false,
     supersedes: null,
   });

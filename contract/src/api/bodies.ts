@@ -11,6 +11,15 @@ export const FactsSchema = closed({
   facts: Type.Array(Type.Object({}), { minItems: 1, maxItems: MOST_FACTS_AT_ONCE }),
 });
 
+/** What a person says of a list of points; goes before what the file says. */
+export const ListSaidSchema = closed({
+  unit: Type.Optional(Words('m', 'mm', 'cm', 'dm', 'km', 'in', 'ft', 'ftUS', 'yd')),
+  decimal: Type.Optional(Words('.', ',')),
+  /** What each column is; an empty word leaves it aside. */
+  columns: Type.Optional(Type.Array(Type.String({ maxLength: 20 }), { minItems: 1, maxItems: 200 })),
+});
+export type ListSaidAsked = Static<typeof ListSaidSchema>;
+
 const RowNumbers = Type.Array(Type.Integer({ minimum: 1 }), { maxItems: 50_000 });
 
 export const ControlImportSchema = closed({
@@ -26,6 +35,7 @@ export const ControlImportSchema = closed({
   skipRows: RowNumbers,
   /** Lines whose easting and northing are to change places. */
   swapRows: RowNumbers,
+  said: Type.Optional(ListSaidSchema),
 });
 export type ControlImport = Static<typeof ControlImportSchema>;
 
@@ -46,6 +56,8 @@ export const IssueSchema = closed({
   selection: Type.Optional(closed({ name: Name, keys: Keys })),
   givenTo: Type.Optional(Name),
   bothHeights: Type.Optional(Type.Boolean()),
+  /** Coordinates of the marks as columns. */
+  coordinates: Type.Optional(Type.Boolean()),
   validUntil: Type.Optional(Day),
   remarks: Type.Optional(Type.String({ maxLength: 1000 })),
 });

@@ -3,7 +3,7 @@
  * typed by it.
  */
 import { FactEnvelope } from '../facts/fact.ts';
-import { Type, type Static, type TSchema } from '../schema.ts';
+import { Type, type Static, type TSchema, Words } from '../schema.ts';
 import {
   ArchiveAnswer,
   ClockAnswer,
@@ -91,7 +91,13 @@ export const OPERATIONS = {
   readSheet: { method: 'get', path: '/sites/{site}/sheets/{id}', answer: SheetAnswer },
   issueSheet: { method: 'put', path: '/sites/{site}/sheets/{id}', body: IssueSchema, answer: SheetAnswer },
   sheetPdf: { method: 'get', path: '/sites/{site}/sheets/{id}/pdf', gives: [PDF, LINES] },
-  sheetCsv: { method: 'get', path: '/sites/{site}/sheets/{id}/csv', gives: ['text/csv', LINES] },
+  sheetCsv: {
+    method: 'get',
+    path: '/sites/{site}/sheets/{id}/csv',
+    // Whether lines above the headings say what it is; they do where nothing is said.
+    query: { head: Type.Optional(Words('yes', 'no')) },
+    gives: ['text/csv', LINES],
+  },
   sheetXlsx: { method: 'get', path: '/sites/{site}/sheets/{id}/xlsx', gives: [WORKBOOK, LINES] },
   sheetZip: { method: 'get', path: '/sites/{site}/sheets/{id}/zip', gives: ['application/zip', LINES] },
   labelsPaper: paper('labels'),

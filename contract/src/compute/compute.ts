@@ -1,7 +1,7 @@
 import { fail } from '@idle-marker/core';
 import { msg } from '@idle-marker/words';
 import { Type } from '../schema.ts';
-import { invalidAgainst } from '../validation.ts';
+import { invalidAgainst, invalidsAgainst } from '../validation.ts';
 import type { OpenDesignFile } from './designFiles.ts';
 import type { Path } from './kind.ts';
 import { KINDS } from './kinds.ts';
@@ -11,6 +11,8 @@ export interface ComputeError {
   readonly message: string;
   /** JSON Pointer from the root of the case. */
   readonly path: string;
+  /** Where more than one thing is wrong: all of them, the first one too. */
+  readonly all?: readonly { readonly code: string; readonly message: string; readonly path: string }[];
 }
 
 export type ComputeOutcome =
@@ -38,6 +40,10 @@ function pointerOf(path: Path): string {
   return parts[0] === '..' ? ['', ...parts.slice(1)].join('/') : ['', 'input', ...parts].join('/');
 }
 
+/** What the input of each kind has to be. */
+export const computeSchemas = (): Readonly<Record<string, object>> =>
+  Object.fromEntries(Object.entries(KINDS).map(([kind, { schema }]) => [kind, schema]));
+
 const noFiles: OpenDesignFile = () => fail(msg('validation.designFilesAreNotReadHere'));
 
 /**
@@ -55,12 +61,13 @@ export function compute(document: unknown, open: OpenDesignFile = noFiles): Comp
     const message = msg('validation.isNotAKindThatIsComputed', { kindName, keys: Object.keys(KINDS).join(', ') });
     return { id: known, ok: false, error: { code: 'UNKNOWN_KIND', message, path: '/kind' } };
   }
-  const invalid = invalidAgainst(kind.schema, input);
-  if (invalid)
+  const all = invalidsAgainst(kind.schema, input).map((each) => ({ ...each, path: `/input${each.path}` }));
+  const [first] = all;
+  if (first)
     return {
       id: known,
       ok: false,
-      error: { code: invalid.code, message: invalid.message, path: `/input${invalid.path}` },
+      error: { code: first.code, message: first.message, path: first.path, ...(all.length > 1 ? { all } : {}) },
     };
   const outcome = kind.run(input as never, { file: file ?? null, open });
   if (!outcome.ok) {

@@ -3,6 +3,7 @@
  * blocks with what is in them and as points, texts, and faces as surfaces. Layers are kept. Source: DXF reference,
  * "ENTITIES section", "BLOCKS section" and "Object coordinate systems (OCS)".
  */
+import { DXF_APPLICATION } from '../export/dxfText.ts';
 import { fail, METRES_PER_UNIT, ok, type LengthUnit, type Result } from '@idle-marker/core';
 import {
   DRAWING_UNITS,
@@ -143,6 +144,17 @@ const NAME_TAGS = ['PT', 'PTNO', 'POINT', 'NAME', 'NO', 'NUMBER', 'ID'];
 const HEIGHT_TAGS = ['ELEV', 'ELEVATION', 'Z', 'HEIGHT'];
 const CODE_TAGS = ['CODE', 'DESC'];
 
+/** Name, code and height of a point: as its extended data say where this project wrote it, else without the first two. */
+function knownOf(record: DxfRecord, z: number): Pick<DrawnPoint, 'name' | 'code' | 'z'> {
+  const { groups } = record;
+  const from = groups.findIndex(({ code, value }) => code === 1001 && value === DXF_APPLICATION);
+  if (from < 0) return { z: z === 0 ? null : z, name: null };
+  const said = groups.slice(from + 1, from + 4);
+  const [name, code] = said.filter((group) => group.code === 1000).map(({ value }) => plainText(value));
+  const hasHeight = said.find((group) => group.code === 1070)?.value.trim() !== '0';
+  return { z: hasHeight ? z : null, name: name || null, ...(code ? { code } : {}) };
+}
+
 const ELLIPSE_ARCS = 96;
 /** A point of a block this near to where the block stands is the block's own, metres or whatever the drawing is in. */
 const OWN_POINT = 1e-4;
@@ -250,7 +262,7 @@ class Taking {
         const to = moved(within.motion, placeAt(at));
         // A block that stands for a point often has one in it.
         if (within.at && Math.hypot(to.e - within.at.e, to.n - within.at.n) <= OWN_POINT) return null;
-        this.points.push({ layer, at: { e: to.e, n: to.n }, z: to.z === 0 ? null : to.z, name: null });
+        this.points.push({ layer, at: { e: to.e, n: to.n }, ...knownOf(record, to.z) });
         return null;
       }
       case 'INSERT':

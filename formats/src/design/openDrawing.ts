@@ -22,6 +22,7 @@ import {
   type Surface,
 } from '@idle-marker/core';
 import type { ReadAlignment } from '../landXml/landXmlDesign.ts';
+import type { FileUnit } from '../list/fileUnits.ts';
 import type { LandXmlWarning } from '../landXml/landXmlFault.ts';
 import { compareDrawings, type MovedCorner } from './compareDrawings.ts';
 import {
@@ -47,12 +48,32 @@ export interface PlacedAs {
   readonly similarity: Similarity | null;
 }
 
+/** How a file is to be opened. */
+export interface OpenAsked {
+  /** Of a list of points that nobody says the unit of. */
+  readonly siteUnit: LengthUnit;
+  /** As a person says, whatever the file says; null where nobody did. */
+  readonly unit?: DrawingUnit | null;
+  /** Where the file says nothing. */
+  readonly usual?: DrawingUnit | null;
+  /** Of a list of points, as a person says. */
+  readonly listUnit?: FileUnit | null;
+  readonly similarity: Similarity | null;
+}
+
+export interface FoundPlace {
+  readonly isThere: boolean;
+  readonly z: Metres | null;
+}
+
 /** What the page is told of a drawing, without its thousands of corners. */
 export interface DrawingSummary {
   readonly format: DrawingFormat;
   /** Null when the file does not say and it has to be asked. */
   readonly unitFromFile: string | null;
   readonly unit: DrawingUnit;
+  /** Of a list of points: the unit that its figures were read in, and whether it says it. */
+  readonly listUnit: { readonly unit: FileUnit; readonly isStated: boolean } | null;
   readonly layers: readonly DrawnLayer[];
   readonly elements: number;
   readonly leftOut: readonly LeftOut[];
@@ -137,18 +158,37 @@ export class OpenDrawing {
     this.drawing = placeDrawing(raw, { metresPerUnit: unit.metres, similarity });
   }
 
-  /** Null for the unit takes the file's own, and metres where it names none. */
+  /** What a person says goes before what the file says; metres where nobody says anything. */
   static read(
     bytes: Uint8Array,
-    siteUnit: LengthUnit,
-    unit: DrawingUnit | null,
-    similarity: Similarity | null,
+    { siteUnit, unit = null, usual = null, listUnit = null, similarity }: OpenAsked,
     onProgress?: Progress,
   ): Result<OpenDrawing, DrawingError> {
-    const raw = readRawDrawing(bytes, siteUnit, onProgress);
+    const raw = readRawDrawing(bytes, siteUnit, onProgress, { unit: listUnit });
     if (!raw.ok) return raw;
-    const taken = raw.value.unit ?? unit ?? { name: 'metres', metres: METRES_PER_UNIT.metre };
+    // Lists come in metres already.
+    const said = raw.value.listUnit ? null : unit;
+    const taken = said ?? raw.value.unit ?? usual ?? { name: 'metres', metres: METRES_PER_UNIT.metre };
     return { ok: true, value: new OpenDrawing(raw.value, { unit: taken, similarity }) };
+  }
+
+  /** What stands at places: whether a point or a corner of the drawing does, to a millimetre, and its height. */
+  found(places: readonly PlanPoint[]): FoundPlace[] {
+    const key = (e: number, n: number) => `${e} ${n}`;
+    const heights = new Map<string, Metres | null>();
+    const add = ({ e, n }: PlanPoint, z: Metres | null) => {
+      const at = key(Math.round(e * 1000), Math.round(n * 1000));
+      heights.set(at, heights.get(at) ?? z);
+    };
+    for (const { at, z } of this.drawing.points) add(at, z);
+    for (const { corners } of this.drawing.paths) for (const corner of corners) add(corner, corner.z);
+    for (const { centre, z } of this.drawing.circles) add(centre, z ?? null);
+    const around = [0, -1, 1];
+    return places.map(({ e, n }) => {
+      const [me, mn] = [Math.round(e * 1000), Math.round(n * 1000)];
+      const at = around.flatMap((de) => around.map((dn) => key(me + de, mn + dn))).find((each) => heights.has(each));
+      return at === undefined ? { isThere: false, z: null } : { isThere: true, z: heights.get(at) ?? null };
+    });
   }
 
   summary(siteUnit: LengthUnit): DrawingSummary {
@@ -165,6 +205,7 @@ export class OpenDrawing {
       format: this.#raw.format,
       unitFromFile,
       unit: this.#unit,
+      listUnit: this.#raw.listUnit ?? null,
       layers,
       elements: layers.reduce((sum, { elements }) => sum + elements, 0),
       leftOut,

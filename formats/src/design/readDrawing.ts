@@ -9,6 +9,12 @@ import { readRawDxf, type Progress } from './dxf.ts';
 import { readRawGeoJson } from './geoJson.ts';
 import { readRawLandXml } from './landXmlDrawing.ts';
 
+/**
+ * Counts how files are read: raised when the same file gives other units, places, heights or elements than before, so
+ * that what was taken earlier can be looked at again.
+ */
+export const DRAWING_READING = 2;
+
 export type DrawingFormat = 'dxf' | 'landxml' | 'geojson' | 'csv';
 
 const startOf = (bytes: Uint8Array, length: number): string => String.fromCharCode(...bytes.subarray(0, length));

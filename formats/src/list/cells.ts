@@ -3,6 +3,7 @@
  * with the line of the file that it begins on.
  */
 import Papa from 'papaparse';
+import { undefused } from '../csvText.ts';
 
 export interface CellRow {
   /** Line of the file, counted from 1. */
@@ -51,7 +52,7 @@ export function tableOf(text: string): Table {
   const rows = data.map((cells): CellRow => {
     const row = line;
     line += 1 + cells.reduce((sum, cell) => sum + (cell.match(/\n/g)?.length ?? 0), 0);
-    return { row, cells };
+    return { row, cells: cells.map(undefused) };
   });
   return { separator, rows: rows.filter(({ cells }) => cells.some((cell) => cell.trim() !== '')) };
 }

@@ -2,7 +2,7 @@
 import { v5 } from './nameUuid.ts';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { invalidFact, type AnyFact, type ControlImport, type Fact } from '@idle-marker/contract';
-import { readControlList, sameName, type ControlRow } from '@idle-marker/formats';
+import { readControlBytes, sameName, type ControlRow } from '@idle-marker/formats';
 import { siteState } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
 import { ProblemError } from '../http/problems.ts';
@@ -15,11 +15,11 @@ export async function importControl(
   em: EntityManager,
   site: string,
   id: string,
-  text: string,
+  bytes: Uint8Array,
   options: ControlImport,
   arrival: Date | null,
 ): Promise<{ written: number; rows: number }> {
-  const revisions = controlRevisions(await readAllFacts(em, site), id, text, options);
+  const revisions = controlRevisions(await readAllFacts(em, site), id, bytes, options);
   const { written } = await appendFacts(em, site, revisions, orderedOnArrival(arrival));
   return { written, rows: revisions.length };
 }
@@ -28,12 +28,21 @@ export async function importControl(
 export function controlRevisions(
   facts: readonly AnyFact[],
   id: string,
-  text: string,
+  bytes: Uint8Array,
   options: ControlImport,
 ): Fact<'control'>[] {
-  const list = readControlList(text, options);
-  if (!list.ok)
-    throw new ProblemError('INVALID_FILE', msg('answers.theListCanNotBeReadNothing', { code: list.error.code }));
+  const list = readControlBytes(bytes, { unit: options.unit, xIsNorth: options.xIsNorth, said: options.said ?? {} });
+  if (!list.ok) {
+    const { code } = list.error;
+    throw new ProblemError(
+      'INVALID_FILE',
+      code === 'EMPTY_FILE'
+        ? msg('answers.theFileIsEmptyNothingWasWritten')
+        : code === 'NOT_TEXT'
+          ? msg('answers.theFileIsNotUtf8Text')
+          : msg('answers.theListCanNotBeReadNothing', { code }),
+    );
+  }
   const rows = list.value.rows.filter((row) => !options.skipRows.includes(row.row));
   const bad = rows.find((row) => row.issues.length > 0);
   if (bad)

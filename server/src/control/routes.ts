@@ -1,13 +1,12 @@
 import express, { Router } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { ControlImportSchema, invalidAgainst, LARGEST_UPLOAD_BYTES, type ControlImport } from '@idle-marker/contract';
-import { textOf } from '@idle-marker/formats';
+import { controlReportPdf } from '@idle-marker/press';
 import { controlReport, siteState } from '@idle-marker/records';
 import { msg } from '@idle-marker/words';
 import { ProblemError } from '../http/problems.ts';
 import { reportOptions } from '../http/reportOptions.ts';
 import { readAllFacts } from '../facts/ledger.ts';
-import { controlReportPdf } from './reportPdf.ts';
 import { uuidOf } from '../facts/routes.ts';
 import { importControl } from './controlImport.ts';
 
@@ -40,16 +39,7 @@ export function controlRoutes(orm: MikroORM, arrival: () => Date | null): Router
     const options = optionsOf(request.query['options']);
     if (!Buffer.isBuffer(request.body))
       throw new ProblemError('UNSUPPORTED_TYPE', msg('answers.sendTheListAsTextCsvNothing'));
-    const text = textOf(request.body);
-    if (!text.ok) {
-      throw new ProblemError(
-        'INVALID_FILE',
-        text.error.code === 'EMPTY_FILE'
-          ? msg('answers.theFileIsEmptyNothingWasWritten')
-          : msg('answers.theFileIsNotUtf8Text'),
-      );
-    }
-    response.json(await importControl(orm.em.fork(), site, id, text.value, options, arrival()));
+    response.json(await importControl(orm.em.fork(), site, id, request.body, options, arrival()));
   });
   router.get('/sites/:site/control-report', async (request, response) => {
     const facts = await readAllFacts(orm.em.fork(), uuidOf(request, 'site'));

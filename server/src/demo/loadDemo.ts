@@ -5,7 +5,7 @@ import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import { digestOfBytes, type AnyFact, type FactBody } from '@idle-marker/contract';
 import type { GroundTruth, LengthUnit, PathCorner } from '@idle-marker/core';
-import { gridFromLines, namedCorners, placeDrawing, readControlCsv, readDxf, readRawDrawing, type Drawing } from '@idle-marker/formats';
+import { DRAWING_READING, gridFromLines, namedCorners, placeDrawing, readControlCsv, readDxf, readRawDrawing, type Drawing } from '@idle-marker/formats';
 import { alignmentPart, gridGeometry, hubPlans } from '@idle-marker/records';
 import { isSite } from '../database/sites.ts';
 import { v5 } from '../control/nameUuid.ts';
@@ -102,7 +102,7 @@ async function officeFacts(demo: DemoSite, folder: string, at: string): Promise<
     facts.push(fact(`alignment/${asked.name}`, 'alignment', await alignmentBody(folder, asked, id(`alignment ${asked.name}`), drawingOf.get(asked.file) ?? null)));
   for (const what of demo.equipment)
     facts.push(fact(`equipment/${what.name}`, 'equipment', { item: id(`item/${what.name}`), what, retired: false, supersedes: null }));
-  const list = await readFile(join(folder, demo.controlList), 'utf8');
+  const list = await readFile(join(folder, demo.controlList));
   const options = { at, by: lead, fileName: demo.controlList, unit: demo.site.lengthUnit, xIsNorth: false, sdHMm: 2, sdZMm: 2, skipRows: [], swapRows: [] };
   return [...facts, ...controlRevisions(facts, id('control list'), list, options)];
 }
@@ -125,6 +125,7 @@ async function drawingBody(folder: string, { name, file, hidden }: DemoSite['dra
     unit: { name: unit.name, metres: unit.metres },
     placing: null,
     hidden: [...(hidden ?? [])],
+    reading: DRAWING_READING,
     elements: paths.length + points.length + circles.length + texts.length + surfaces.reduce((sum, { triangles }) => sum + triangles.faces.length / 3, 0),
     retired: false,
     supersedes: null,

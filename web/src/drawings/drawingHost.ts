@@ -1,10 +1,11 @@
 /** What is asked of open drawings and what comes back: the same in a worker and without one. */
-import type { LengthUnit, Metres, PlanPoint, Similarity, Snap, SnapKind } from '@idle-marker/core';
+import type { Metres, PlanPoint, Snap, SnapKind } from '@idle-marker/core';
 import { digestOfBytes } from '@idle-marker/contract';
 import {
   type DrawingError,
-  type DrawingUnit,
   OpenDrawing,
+  type FoundPlace,
+  type OpenAsked,
   type ComparedDrawings,
   type DrawingSummary,
   type LayerLines,
@@ -17,10 +18,7 @@ interface Questions {
     ask: {
       readonly key: string;
       readonly bytes: Uint8Array;
-      readonly siteUnit: LengthUnit;
-      readonly unit: DrawingUnit | null;
-      readonly similarity: Similarity | null;
-    };
+    } & OpenAsked;
     answer:
       | { readonly ok: true; readonly value: DrawingSummary; readonly digest: string }
       | { readonly ok: false; readonly error: DrawingError };
@@ -53,6 +51,10 @@ interface Questions {
     };
     answer: Touched | null;
   };
+  found: {
+    ask: { readonly key: string; readonly places: readonly PlanPoint[] };
+    answer: FoundPlace[];
+  };
   compare: {
     ask: {
       readonly key: string;
@@ -83,10 +85,9 @@ const open = new Map<string, OpenDrawing>();
 export function answerDrawing(asked: DrawingAsk, tell: Tell): void {
   const { id } = asked;
   if (asked.question === 'open') {
-    const { key, bytes, siteUnit, unit, similarity } = asked.ask;
-    const read = OpenDrawing.read(bytes, siteUnit, unit, similarity, (done, total) =>
-      tell({ id, progress: { done, total } }),
-    );
+    const { key, bytes, ...as } = asked.ask;
+    const { siteUnit } = as;
+    const read = OpenDrawing.read(bytes, as, (done, total) => tell({ id, progress: { done, total } }));
     if (read.ok) open.set(key, read.value);
     tell({
       id,
@@ -132,6 +133,9 @@ export function answerDrawing(asked: DrawingAsk, tell: Tell): void {
       tell({ id, answer: drawing.touched(point, radius, hidden) });
       return;
     }
+    case 'found':
+      tell({ id, answer: drawing.found(asked.ask.places) });
+      return;
     case 'compare': {
       const after = open.get(asked.ask.after);
       tell(after ? { id, answer: drawing.compare(after, asked.ask.corners, asked.ask.most) } : { id, missing: true });

@@ -65,10 +65,10 @@ export async function openRevision(
   const failed = (trouble: string) => tell(fact.id, { status: 'failed', trouble });
   const bytes = await sourceBytes(site, fact.body.file);
   if (!bytes) return failed(msg('drawings.itsFileIsNeitherInThisBrowser'));
-  const { unit, placing } = fact.body;
+  const { unit, placing, listUnit = null } = fact.body;
   const opened = await askDrawing(
     'open',
-    { key: fact.id, bytes, siteUnit, unit, similarity: similarityOf(placing) },
+    { key: fact.id, bytes, siteUnit, unit, listUnit, similarity: similarityOf(placing) },
     (done, total) => tell(fact.id, { status: 'reading', share: done / total }),
   );
   if (opened && !opened.ok) return failed(drawingWords(opened.error));

@@ -4,11 +4,17 @@ import type { Similarity } from '@idle-marker/core';
 import { LARGEST_DRAWING_BYTES, type Fact, type FactBody } from '@idle-marker/contract';
 import { alikeName } from '@idle-marker/records';
 import { msg, drawingWords } from '@idle-marker/words';
-import type { DrawingUnit, DrawingSummary } from '@idle-marker/formats';
+import { DRAWING_READING, type DrawingUnit, type DrawingSummary, type FileUnit } from '@idle-marker/formats';
 import { keepBeside } from '../data/beside.ts';
 import { newId } from '../data/uuid.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { askDrawing, cancelDrawings } from './drawings.ts';
+
+/** What a person says of the unit: of a drawing, or of a list of points; null where nobody did. */
+export interface UnitSaid {
+  readonly unit: DrawingUnit | null;
+  readonly listUnit: FileUnit | null;
+}
 
 /** A file that was read and is not kept yet. It is open under `key`. */
 export interface ReadFile {
@@ -17,6 +23,7 @@ export interface ReadFile {
   readonly digest: string;
   readonly key: string;
   readonly summary: DrawingSummary;
+  readonly said: UnitSaid;
 }
 
 /** A drawing that is kept and not said yet. */
@@ -30,9 +37,10 @@ export interface TakeFile {
   /** What is being read, and how far. */
   readonly reading: { readonly fileName: string; readonly share: number } | null;
   readonly fault: string | null;
-  read(file: File, unit?: DrawingUnit | null, similarity?: Similarity | null): Promise<ReadFile | null>;
-  /** Places a file anew that was read already. */
-  place(read: ReadFile, unit: DrawingUnit, similarity: Similarity | null): Promise<ReadFile>;
+  /** `usual`: the unit where the file says none. */
+  read(file: File, usual?: DrawingUnit | null): Promise<ReadFile | null>;
+  /** Places a file anew that was read already: in a unit that is said, whatever it says itself. */
+  place(read: ReadFile, said: UnitSaid, similarity: Similarity | null): Promise<ReadFile>;
   cancel(): void;
   /** Keeps its bytes in this browser, and gives what is to be said of it. */
   keep(
@@ -46,8 +54,10 @@ export interface TakeFile {
   ): KeptFile;
 }
 
-const placeText = (unit: DrawingUnit, similarity: Similarity | null): string =>
-  JSON.stringify([unit.metres, similarity]);
+const placeText = ({ unit, listUnit }: UnitSaid, similarity: Similarity | null): string =>
+  JSON.stringify([unit?.metres, listUnit, similarity]);
+
+const NOBODY_SAID: UnitSaid = { unit: null, listUnit: null };
 
 export function useTakeFile(): TakeFile {
   const { id, state } = useSite();
@@ -62,12 +72,12 @@ export function useTakeFile(): TakeFile {
       key: string,
       fileName: string,
       bytes: Uint8Array,
-      unit: DrawingUnit | null,
+      said: UnitSaid & { readonly usual?: DrawingUnit | null },
       similarity: Similarity | null,
     ): Promise<ReadFile | null> => {
       setReading({ fileName, share: 0 });
       setFault(null);
-      const opened = await askDrawing('open', { key, bytes, siteUnit, unit, similarity }, (done, total) =>
+      const opened = await askDrawing('open', { key, bytes, siteUnit, ...said, similarity }, (done, total) =>
         setReading({ fileName, share: done / total }),
       );
       setReading(null);
@@ -76,14 +86,15 @@ export function useTakeFile(): TakeFile {
         setFault(`${fileName}: ${drawingWords(opened.error)}`);
         return null;
       }
-      placed.current.set(key, placeText(opened.value.unit, similarity));
-      return { fileName, bytes, digest: opened.digest, key, summary: opened.value };
+      placed.current.set(key, placeText(said, similarity));
+      const { unit, listUnit } = said;
+      return { fileName, bytes, digest: opened.digest, key, summary: opened.value, said: { unit, listUnit } };
     },
     [siteUnit],
   );
 
   const read = useCallback<TakeFile['read']>(
-    async (file, unit = null, similarity = null) => {
+    async (file, usual = null) => {
       setFault(null);
       if (file.size > LARGEST_DRAWING_BYTES) {
         setFault(
@@ -95,21 +106,21 @@ export function useTakeFile(): TakeFile {
         return null;
       }
       const bytes = new Uint8Array(await file.arrayBuffer());
-      return open(`file ${newId()}`, file.name, bytes, unit, similarity);
+      return open(`file ${newId()}`, file.name, bytes, { ...NOBODY_SAID, usual }, null);
     },
     [open],
   );
 
   const place = useCallback<TakeFile['place']>(
-    async (one, unit, similarity) =>
-      (placed.current.get(one.key) === placeText(unit, similarity)
+    async (one, said, similarity) =>
+      (placed.current.get(one.key) === placeText(said, similarity)
         ? one
-        : await open(one.key, one.fileName, one.bytes, unit, similarity)) ?? one,
+        : await open(one.key, one.fileName, one.bytes, said, similarity)) ?? one,
     [open],
   );
 
   const keep = useCallback<TakeFile['keep']>(
-    ({ fileName, bytes, digest, summary }, { name, placing, hidden, replaces }) => {
+    ({ fileName, bytes, digest, summary, said }, { name, placing, hidden, replaces }) => {
       const file = newId();
       const body: FactBody<'drawing'> = {
         drawing: replaces?.body.drawing ?? newId(),
@@ -123,6 +134,8 @@ export function useTakeFile(): TakeFile {
         placing,
         hidden: [...hidden],
         elements: summary.elements,
+        ...(said.listUnit ? { listUnit: said.listUnit } : {}),
+        reading: DRAWING_READING,
         retired: false,
         supersedes: replaces?.id ?? null,
       };

@@ -1,12 +1,29 @@
 /** What is asked of files that hold lists, and what comes back: the same in a worker and without one. */
 import type { LengthUnit, Result } from '@idle-marker/core';
-import { readControlBytes, readLandXmlSurvey } from '@idle-marker/formats';
-import type { ControlList, FileIssue, LandXmlFault, SurveyRead, TextError } from '@idle-marker/formats';
+import { listHead, readControlBytes, readLandXmlSurvey } from '@idle-marker/formats';
+import type {
+  ControlList,
+  FileIssue,
+  LandXmlFault,
+  ListHead,
+  ListSaid,
+  SurveyRead,
+  TextError,
+} from '@idle-marker/formats';
 
 interface Questions {
   control: {
-    ask: { readonly bytes: Uint8Array; readonly unit: LengthUnit; readonly xIsNorth: boolean };
-    answer: Result<ControlList, FileIssue | TextError>;
+    ask: {
+      readonly bytes: Uint8Array;
+      readonly unit: LengthUnit;
+      readonly xIsNorth: boolean;
+      readonly said: ListSaid;
+    };
+    answer: {
+      readonly list: Result<ControlList, FileIssue | TextError>;
+      /** How it begins; null for what is no table of text. */
+      readonly head: ListHead | null;
+    };
   };
   survey: { ask: { readonly text: string }; answer: Result<SurveyRead, LandXmlFault> };
 }
@@ -29,6 +46,6 @@ export function answerList(asked: ListAsk, tell: (told: ListTold) => void): void
   });
 }
 
-function controlOf({ bytes, unit, xIsNorth }: ListAskOf<'control'>): ListAnswerOf<'control'> {
-  return readControlBytes(bytes, { unit, xIsNorth });
+function controlOf({ bytes, unit, xIsNorth, said }: ListAskOf<'control'>): ListAnswerOf<'control'> {
+  return { list: readControlBytes(bytes, { unit, xIsNorth, said }), head: listHead(bytes) };
 }

@@ -184,6 +184,21 @@ export const SITE_FIELDS = {
       onChange={(stationFormat) => onChange({ stationFormat })}
     />
   ),
+  paper: ({ draft, onChange }) => (
+    <Choice
+      label={msg('settings.paperOfThePrinter')}
+      value={draft.paper}
+      options={[
+        [
+          'usual',
+          draft.lengthUnit === 'metre' ? msg('settings.a4AsIsUsualInMetres') : msg('settings.letterAsIsUsualInFeet'),
+        ],
+        ['A4', 'A4'],
+        ['letter', msg('settings.letterPaper')],
+      ]}
+      onChange={(paper) => onChange({ paper })}
+    />
+  ),
   classes: ({ draft, errors, onChange }) => (
     <div className="overflow-x-auto">
       <ClassTable
@@ -209,6 +224,7 @@ const IN_ORDER = [
   'zero',
   'surveyor',
   'paint',
+  'paper',
   'interval',
   'practiceGround',
 ] as const satisfies readonly SiteField[];

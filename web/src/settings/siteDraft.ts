@@ -29,6 +29,7 @@ export interface SiteDraft {
   /** Not there where nobody has chosen. */
   readonly alongWord?: NonNullable<Site['alongWord']>;
   readonly stationFormat: NonNullable<Site['stationFormat']> | 'usual';
+  readonly paper: NonNullable<Site['paper']> | 'usual';
   /** Not there where nobody has chosen. */
   readonly wording?: Wording;
   /** As typed; empty for letters of their own. */
@@ -65,6 +66,7 @@ export const emptySite = worded((): SiteDraft => ({
   mayAccept: { accepted: [], provisional: [] },
   alongWord: 'along',
   stationFormat: 'usual',
+  paper: 'usual',
   wording: deviceWording(),
   numbers: { asBuilt: '', lines: '', ownControl: '' },
 }));
@@ -88,6 +90,7 @@ export const draftOf = ({ siteZero, combinedScaleFactor, proofIntervalMinutes, .
   roles: site.roles ?? [],
   mayAccept: site.mayAccept ?? { accepted: [], provisional: [] },
   stationFormat: site.stationFormat ?? 'usual',
+  paper: site.paper ?? 'usual',
   numbers: {
     asBuilt: String(site.numbers?.asBuilt ?? ''),
     lines: String(site.numbers?.lines ?? ''),
@@ -145,11 +148,13 @@ export const siteBody = ({
   classes,
   numbers,
   stationFormat,
+  paper,
   wording,
   ...draft
 }: SiteDraft): Site => ({
   ...draft,
   ...(stationFormat === 'usual' ? {} : { stationFormat }),
+  ...(paper === 'usual' ? {} : { paper }),
   ...(wording ? { wording: ownOnly(wording) } : {}),
   name: draft.name.trim(),
   coordinateSystem: draft.coordinateSystem.trim(),

@@ -98,6 +98,10 @@ export const DrawingBody = closed({
   /** Layers that are switched off. */
   hidden: Type.Array(Type.String({ maxLength: 255 }), { maxItems: 2000 }),
   elements: Type.Integer({ minimum: 0 }),
+  /** Of a list of points: the unit that somebody said its coordinates are in, whatever its headings say. */
+  listUnit: Type.Optional(Words('m', 'mm', 'cm', 'dm', 'km', 'in', 'ft', 'ftUS', 'yd')),
+  /** With which reading of files it was taken; not on drawings of before readings were counted. */
+  reading: Type.Optional(Type.Integer({ minimum: 1, maximum: 1000 })),
   retired: Type.Boolean(),
   supersedes: nullableReference('drawing'),
 });

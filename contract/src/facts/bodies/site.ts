@@ -84,6 +84,8 @@ export const SiteBody = closed({
   ),
   /** How stations along a line are written: 12+34.56, 1+234.567, or as a plain number. */
   stationFormat: Type.Optional(Words('hundred', 'thousand', 'plain')),
+  /** What its papers are printed on: letter for sites in feet, A4 for those in metres, where nothing is said. */
+  paper: Type.Optional(Words('A4', 'letter')),
   /** Address under which phones reach the crew’s page, such as http://192.168.1.20:4181. */
   publicAddress: Type.Optional(Type.String({ maxLength: 200, pattern: '^(https?://[^\\s/?#]+)?$' })),
   /** Which roles may accept a station that meets its class, and one that does not. Nobody named: everybody. */

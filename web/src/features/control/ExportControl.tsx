@@ -1,7 +1,7 @@
 import { DropdownMenu } from 'radix-ui';
 import { controlCsv, controlLandXml, type WrittenMark } from '@idle-marker/formats';
 import { fileWord } from '@idle-marker/paper';
-import { controlListVersion } from '@idle-marker/records';
+import { controlListVersion, exportedAbout } from '@idle-marker/records';
 import { msg, worded } from '@idle-marker/words';
 import { addressOf } from '../../data/server.ts';
 import { now } from '../../data/clock.ts';
@@ -26,15 +26,12 @@ const labelChoices = worded(
 
 /** The control list for the other trades, in the unit of the site. */
 export function ExportControl() {
-  const { id, state, who } = useSite();
-  const { lengthUnit, name } = state.settings;
+  const { id, state, trust, who } = useSite();
+  const { name } = state.settings;
   const marks = (): WrittenMark[] => state.control.map((mark) => mark.revision.body);
   const { version } = controlListVersion(state);
   const file = `${fileWord(name)}-control-v${version}`;
-  const stamp = () => {
-    const [date, time] = now().toISOString().split('T');
-    return { date: date!, time: time!.slice(0, 8), version };
-  };
+  const about = () => exportedAbout(state, trust, { at: now().toISOString(), by: who });
   const papers = usePaper();
   const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
   const report = addressOf('controlReport', { site: id }, { at: now().toISOString(), by: who, timeZone });
@@ -52,13 +49,13 @@ export function ExportControl() {
             </DropdownMenu.Label>
             <DropdownMenu.Item
               className={ITEM}
-              onSelect={() => saveAs(`${file}.csv`, 'text/csv', controlCsv(marks(), lengthUnit))}
+              onSelect={() => saveAs(`${file}.csv`, 'text/csv', controlCsv(marks(), about()))}
             >
               {msg('common.asCsv')}
             </DropdownMenu.Item>
             <DropdownMenu.Item
               className={ITEM}
-              onSelect={() => saveAs(`${file}.xml`, 'application/xml', controlLandXml(marks(), lengthUnit, stamp()))}
+              onSelect={() => saveAs(`${file}.xml`, 'application/xml', controlLandXml(marks(), about(), version))}
             >
               {msg('control.asLandxml')}
             </DropdownMenu.Item>

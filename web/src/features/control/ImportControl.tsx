@@ -88,6 +88,8 @@ export function ImportControl({
           type="file"
           accept=".csv,.txt,.xml,text/csv,text/plain,text/xml,application/xml"
           ref={input}
+          // The same file, mended meanwhile, can be chosen again.
+          onClick={(event) => (event.currentTarget.value = '')}
           onChange={(event) => void pick(event.target.files?.[0])}
           className="min-h-11 rounded-sm border border-ink2 p-2"
         />
@@ -112,9 +114,9 @@ export function ImportControl({
           {msg('control.nothingWasWritten', { controlFile: controlFileWords(read.error) })}
         </p>
       )}
+      {picked && !isReading && <ControlColumns model={model} />}
       {list && (
         <>
-          <ControlColumns model={model} />
           {list.warnings.map((warning) => (
             <p key={warning} className="mt-2 border-l-4 border-ochre pl-3 font-medium">
               {listWarningWords()[warning]}

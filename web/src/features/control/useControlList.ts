@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { LengthUnit } from '@idle-marker/core';
+import type { ListSaid } from '@idle-marker/formats';
 import { msg } from '@idle-marker/words';
 import { readList } from '../../reading/lists.ts';
 import type { ListAnswerOf } from '../../reading/listHost.ts';
@@ -20,15 +21,22 @@ export interface ReadControl {
 }
 
 /** A control list as it is read away from the page; another file or none ends the reading. */
-export function useControlList(picked: PickedFile | null, unit: LengthUnit, xIsNorth: boolean): ReadControl {
+export function useControlList(
+  picked: PickedFile | null,
+  unit: LengthUnit,
+  xIsNorth: boolean,
+  said: ListSaid,
+): ReadControl {
   const { data, isFetching, isError, refetch } = useQuery({
-    queryKey: ['control list', picked?.key, unit, xIsNorth],
+    queryKey: ['control list', picked?.key, unit, xIsNorth, said],
     queryFn: async ({ signal }) => {
-      const read = await readList('control', { bytes: picked!.bytes, unit, xIsNorth }, signal);
+      const read = await readList('control', { bytes: picked!.bytes, unit, xIsNorth, said }, signal);
       if (read === null) throw new Error(msg('control.theReadingWasEnded'));
       return read;
     },
     enabled: picked !== null,
+    // What was read stays until it is read anew: columns are chosen while it is seen.
+    placeholderData: (before, query) => (query?.queryKey[1] === picked?.key ? before : undefined),
     retry: false,
     staleTime: Infinity,
     gcTime: 0,

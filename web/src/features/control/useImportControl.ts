@@ -1,7 +1,7 @@
 import { useMemo, useRef, useState } from 'react';
 import type { LengthUnit } from '@idle-marker/core';
-import { LARGEST_UPLOAD_BYTES } from '@idle-marker/contract';
-import { compareControl } from '@idle-marker/formats';
+import { LARGEST_UPLOAD_BYTES, type ListSaidAsked } from '@idle-marker/contract';
+import { compareControl, type ListSaid } from '@idle-marker/formats';
 import { msg, controlRowWords, listRemarkWords } from '@idle-marker/words';
 import { now } from '../../data/clock.ts';
 import { tryNow, untilSent } from '../../data/ledger.ts';
@@ -12,6 +12,13 @@ import { useUnits } from '../../field/useUnits.ts';
 import { useControlList, type PickedFile } from './useControlList.ts';
 import { type PreviewRow } from './PreviewTable.tsx';
 import { usualSd, smallOf } from '../../field/draft.ts';
+
+/** What was said, as it is sent along: what nobody said is left out. */
+const saidAsked = ({ unit, decimal, columns }: ListSaid): ListSaidAsked => ({
+  ...(unit ? { unit } : {}),
+  ...(decimal ? { decimal } : {}),
+  ...(columns ? { columns: [...columns] } : {}),
+});
 
 /** What ImportControl shows, and what its buttons do. */
 export function useImportControl({
@@ -41,7 +48,10 @@ export function useImportControl({
   const input = useRef<HTMLInputElement>(null);
   const [importId] = useState(newId);
 
-  const { read, isReading, hasFailed, again } = useControlList(picked, unit, xIsNorth);
+  const [said, setSaid] = useState<ListSaid>({});
+  const { read: found, isReading, hasFailed, again } = useControlList(picked, unit, xIsNorth, said);
+  const read = found?.list ?? null;
+  const head = found?.head ?? null;
   const list = read?.ok ? read.value : null;
   const listed = useMemo(
     () =>
@@ -96,6 +106,7 @@ export function useImportControl({
     setProblem(null);
     setSkipped(new Set());
     setTurned(new Set());
+    setSaid({});
     setPicked(null);
     if (!file) return;
     if (file.size > LARGEST_UPLOAD_BYTES) {
@@ -125,6 +136,7 @@ export function useImportControl({
       sdZMm: smallOf(sdZ, units.lengthUnit) || 0,
       skipRows: [...skipped],
       swapRows: [...turned],
+      said: saidAsked(said),
     };
     try {
       // The site itself may still be on its way.
@@ -146,6 +158,9 @@ export function useImportControl({
     setUnit,
     xIsNorth,
     setXIsNorth,
+    said,
+    setSaid,
+    head,
     skipped,
     setSkipped,
     turned,

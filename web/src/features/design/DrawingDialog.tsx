@@ -15,8 +15,7 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
   const {
     take,
     read,
-    setRead,
-    setUnitSaid,
+    sayUnit,
     hidden,
     tiles,
     compared,
@@ -60,17 +59,7 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
         <ChooseFile label={msg('design.aDxfDrawingLandxmlGeojsonOrA')} onFile={(chosen) => void choose(chosen)} />
       )}
       <ReadingFile take={take} />
-      {read && needsUnit && (
-        <AskUnit
-          read={read}
-          onUnit={(unit) =>
-            void take.place(read, unit, null).then((again) => {
-              setRead(again);
-              setUnitSaid(true);
-            })
-          }
-        />
-      )}
+      {read && needsUnit && <AskUnit read={read} onUnit={(unit) => void sayUnit({ unit, listUnit: null })} />}
       {(sameFile || (read && !needsUnit)) && (
         <div className="mt-3 grid gap-4 md:grid-cols-2">
           <DrawingFields model={model} drawing={drawing} sameFile={sameFile} />

@@ -12,6 +12,7 @@ import { PlacePairs } from './PlacePairs.tsx';
 import { TakenRoads } from './TakenRoads.tsx';
 import { type DrawingDialogProps } from './useDrawingDialog.ts';
 import type { DrawingDialogModel } from './useDrawingDialog.ts';
+import { DrawingUnitField } from './DrawingUnitField.tsx';
 import { Layers } from './Layers.tsx';
 
 export function DrawingFields({
@@ -22,6 +23,7 @@ export function DrawingFields({
   const {
     units,
     read,
+    sayUnit,
     name,
     setName,
     hidden,
@@ -72,6 +74,7 @@ export function DrawingFields({
           )}
         </p>
       )}
+      {read && <DrawingUnitField read={read} onUnit={(said) => void sayUnit(said)} />}
       {read?.summary.remarks.map((remark) => (
         <p key={remark} className="mt-2 border-l-4 border-ochre pl-3 text-[14px] font-medium">
           {drawingRemarkWords(remark)}

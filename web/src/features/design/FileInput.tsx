@@ -42,7 +42,9 @@ export function FileInput({ label, onTaken }: FileInputProps) {
     <div>
       <ChooseFile label={label} onFile={(file) => void choose(file)} />
       <ReadingFile take={take} />
-      {asked && <AskUnit read={asked} onUnit={(unit) => void take.place(asked, unit, null).then(keep)} />}
+      {asked && (
+        <AskUnit read={asked} onUnit={(unit) => void take.place(asked, { unit, listUnit: null }, null).then(keep)} />
+      )}
     </div>
   );
 }
@@ -55,6 +57,8 @@ export function ChooseFile({ label, onFile }: { label: string; onFile(file: File
       <input
         type="file"
         accept=".csv,.txt,.dxf,.xml,.json,.geojson,.dwg,text/csv"
+        // The same file, mended meanwhile, can be chosen again.
+        onClick={(event) => (event.currentTarget.value = '')}
         onChange={(event) => onFile(event.target.files?.[0])}
         className="min-h-11 rounded-sm border border-ink2 p-2"
       />

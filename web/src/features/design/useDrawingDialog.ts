@@ -23,7 +23,7 @@ import { msg } from '@idle-marker/words';
 import { askDrawing } from '../../drawings/drawings.ts';
 import { tilesOf } from '../../drawings/tiles.ts';
 import { similarityOf, useDrawings } from '../../drawings/useDrawings.ts';
-import { nameFor, useTakeFile, type ReadFile } from '../../drawings/useTakeFile.ts';
+import { nameFor, useTakeFile, type ReadFile, type UnitSaid } from '../../drawings/useTakeFile.ts';
 import { roadScene } from '../../board/roadScene.ts';
 import { joinScenes } from '../../board/scene.ts';
 import { controlScene, outlineScene } from '../../board/siteScene.ts';
@@ -152,7 +152,7 @@ export function useDrawingDialog({
     setUnitSaid(false);
     if (!chosen) return;
     // A revision is most likely drawn as the one before it was.
-    const found = await take.read(chosen, drawing?.body.unit ?? null, null);
+    const found = await take.read(chosen, drawing?.body.unit ?? null);
     if (!found) return;
     if (drawing && found.summary.unitFromFile === null) setUnitSaid(true);
     setRead(found);
@@ -164,14 +164,26 @@ export function useDrawingDialog({
     // oxlint-disable-next-line react/exhaustive-deps
   }, [file]);
 
+  /** In another unit than the file states, or than was said before. */
+  const sayUnit = async (said: UnitSaid) => {
+    if (!read) return;
+    setRead(await take.place(read, said, null));
+    setUnitSaid(true);
+  };
+
   // The drawing as it would lie, and what it changes: read anew whenever its place changes.
   const older = useDrawings().find(({ fact }) => fact.id === drawing?.id)?.state ?? null;
-  const placed = JSON.stringify([read?.digest, usedUnit?.name, similarity]);
+  const placed = JSON.stringify([read?.digest, usedUnit?.name, read?.summary.listUnit?.unit, similarity]);
   useEffect(() => {
     if (!read || !usedUnit) return;
     let gone = false;
     const show = async () => {
-      const again = await take.place(read, usedUnit, similarity);
+      // The usual unit of a revision was nobody's word for this file, but it is what it is taken in.
+      const said = {
+        unit: read.summary.unitFromFile === null ? usedUnit : read.said.unit,
+        listUnit: read.said.listUnit,
+      };
+      const again = await take.place(read, said, similarity);
       const found = await tilesOf((await askDrawing('lines', { key: again.key })) ?? []);
       if (gone) return;
       setTiles([{ tiles: found, extent: again.summary.extent, ink: 'spruce' }]);
@@ -302,8 +314,7 @@ export function useDrawingDialog({
     units,
     take,
     read,
-    setRead,
-    setUnitSaid,
+    sayUnit,
     name,
     setName,
     hidden,

@@ -11,7 +11,7 @@ import {
   type PointColumn,
   type PointGroup,
 } from '@idle-marker/formats';
-import { exportedLines, exportedPoints, exportedSetups, rawSightsOf } from '@idle-marker/records';
+import { exportedAbout, exportedLines, exportedPoints, exportedSetups, rawSightsOf } from '@idle-marker/records';
 import { msg, worded } from '@idle-marker/words';
 import { addressOf } from '../../data/server.ts';
 import { now as clock } from '../../data/clock.ts';
@@ -23,6 +23,8 @@ import { saveAs } from '../../ui/saveAs.ts';
 import { toggled } from '../../ui/toggled.ts';
 import { dayAndTime } from '../../ui/time.ts';
 import { HandOverWays } from './HandOverWays.tsx';
+import { PointFormFields } from './PointFormFields.tsx';
+import { currentForm, rememberForm, type PointForm } from './pointForms.ts';
 import { TakeRawSights } from './TakeRawSights.tsx';
 
 const groupChoices = worded((): readonly (readonly [PointGroup, string])[] => [
@@ -32,46 +34,23 @@ const groupChoices = worded((): readonly (readonly [PointGroup, string])[] => [
   ['stations', msg('common.stations')],
   ['asBuilt', msg('handover.whatWasMeasuredAsItStands')],
 ]);
-const COLUMNS_KEY = 'idle-marker export columns';
-const USUAL: readonly PointColumn[] = ['name', 'e', 'n', 'z', 'group', 'code', 'note'];
-
-/** Columns in their order, remembered on this device. */
-function useColumns(axes: 'EN' | 'NE'): readonly [readonly PointColumn[], (columns: readonly PointColumn[]) => void] {
-  const [columns, setColumns] = useState<readonly PointColumn[]>(() => {
-    const kept = (localStorage.getItem(COLUMNS_KEY) ?? '')
-      .split(' ')
-      .filter((each): each is PointColumn => (POINT_COLUMNS as readonly string[]).includes(each));
-    if (kept.length > 0) return kept;
-    return axes === 'EN' ? USUAL : USUAL.map((each) => (each === 'e' ? 'n' : each === 'n' ? 'e' : each));
-  });
-  return [
-    columns,
-    (next) => {
-      localStorage.setItem(COLUMNS_KEY, next.join(' '));
-      setColumns(next);
-    },
-  ];
-}
-
 /** Files for other programs, and from them: points and lines, sights as they were read, the whole site. */
 export function Place() {
-  const { id, state, trust } = useSite();
+  const { id, state, trust, who } = useSite();
   const { settings } = state;
   const [groups, setGroups] = useState<ReadonlySet<PointGroup>>(new Set(['control', 'marks', 'stations', 'asBuilt']));
-  const [columns, setColumns] = useColumns(settings.axisOrder);
+  const [form, setForm] = useState(() => currentForm(settings.axisOrder));
+  const { columns } = form;
+  const takeForm = (next: PointForm) => {
+    rememberForm(next);
+    setForm(next);
+  };
   const [setUp, setSetUp] = useState(state.occupations.at(-1)?.id ?? '');
   const points = useMemo(() => exportedPoints(state, trust), [state, trust]);
   const chosen = points.filter((point) => groups.has(point.group));
   const name = fileWord(settings.name);
   const occupation = state.occupations.find((each) => each.id === setUp) ?? null;
-  const landXml = () => {
-    const stamp = clock().toISOString();
-    return siteLandXml(chosen, exportedSetups(state), settings.lengthUnit, {
-      site: settings.name,
-      date: stamp.slice(0, 10),
-      time: stamp.slice(11, 19),
-    });
-  };
+  const about = () => exportedAbout(state, trust, { at: clock().toISOString(), by: who });
   return (
     <div className="flex h-full flex-col">
       <HandOverWays />
@@ -101,29 +80,34 @@ export function Place() {
             <Button
               look="primary"
               disabled={chosen.length === 0 || columns.length === 0}
-              onClick={() => saveAs(`${name}-points.csv`, 'text/csv', pointsCsv(chosen, columns, settings.lengthUnit))}
+              onClick={() =>
+                saveAs(
+                  `${name}-points.csv`,
+                  'text/csv',
+                  pointsCsv(chosen, columns, form.head ? about() : { ...about(), lines: [] }, form),
+                )
+              }
             >
               {msg('handover.csv')}
-            </Button>
-            <Button disabled={chosen.length === 0} onClick={() => saveAs(`${name}.xml`, 'application/xml', landXml())}>
-              {msg('handover.landxml')}
             </Button>
             <Button
               disabled={chosen.length === 0}
               onClick={() =>
-                saveAs(`${name}.dxf`, 'application/dxf', siteDxf(chosen, exportedLines(state), settings.lengthUnit))
+                saveAs(`${name}.xml`, 'application/xml', siteLandXml(chosen, exportedSetups(state), about()))
               }
+            >
+              {msg('handover.landxml')}
+            </Button>
+            <Button
+              disabled={chosen.length === 0}
+              onClick={() => saveAs(`${name}.dxf`, 'application/dxf', siteDxf(chosen, exportedLines(state), about()))}
             >
               {msg('handover.dxf')}
             </Button>
             <Button
               disabled={chosen.length === 0}
               onClick={() =>
-                saveAs(
-                  `${name}.geojson`,
-                  'application/geo+json',
-                  siteGeoJson(chosen, exportedLines(state), settings.coordinateSystem),
-                )
+                saveAs(`${name}.geojson`, 'application/geo+json', siteGeoJson(chosen, exportedLines(state), about()))
               }
             >
               {msg('handover.geojson')}
@@ -131,7 +115,12 @@ export function Place() {
           </div>
           <p className="mt-2 text-[13px] text-ink2">{msg('handover.pointsComeBackUnderControlDrawingsAnd')}</p>
           <h2 className="mt-5 text-[17px]">{msg('handover.columnsOfTheCsvInThisOrder')}</h2>
-          <ColumnList columns={columns} unit={settings.lengthUnit} onChange={setColumns} />
+          <PointFormFields form={form} axes={settings.axisOrder} onChange={takeForm} />
+          <ColumnList
+            columns={columns}
+            unit={settings.lengthUnit}
+            onChange={(next) => takeForm({ ...form, columns: next })}
+          />
         </section>
         <div className="flex flex-col gap-4">
           <section className="border-[1.5px] border-ink bg-sheet p-5 max-md:p-3" aria-label={msg('handover.rawSights')}>

@@ -23,6 +23,7 @@ export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>;
   const [remarks, setRemarks] = useState('');
   const [validUntil, setValidUntil] = useState('');
   const [bothHeights, setBothHeights] = useState(state.settings.siteZero !== null);
+  const [coordinates, setCoordinates] = useState(false);
   const [part, setPart] = useState(false);
   const [name, setName] = useState('');
   const stops = useMemo(
@@ -50,6 +51,7 @@ export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>;
         by: who,
         timeZone: TIME_ZONE,
         bothHeights,
+        coordinates,
         ...(givenTo.trim() ? { givenTo: givenTo.trim() } : {}),
         ...(validUntil ? { validUntil } : {}),
         ...(remarks.trim() ? { remarks: remarks.trim() } : {}),
@@ -115,6 +117,7 @@ export function IssueDialog({ work, onClose }: { readonly work: Fact<'package'>;
           onChange={setBothHeights}
         />
       )}
+      <Tick label={msg('handover.coordinatesOfTheMarksAsColumns')} checked={coordinates} onChange={setCoordinates} />
       <Tick label={msg('handover.onlySomeOfItsMarks')} checked={part} onChange={setPart} />
       {part && (
         <>

@@ -70,7 +70,7 @@ export function IssuedSheets({
                   {msg('handover.tell', { givenTo: notice.givenTo, sheetTrouble: sheetTroubleWords(notice.marks) })}
                 </p>
               )}
-              <p className="mt-1 flex gap-4">
+              <p className="mt-1 flex flex-wrap gap-x-4">
                 {ENDINGS.map((ending) => (
                   <button
                     key={ending}
@@ -86,6 +86,19 @@ export function IssuedSheets({
                     {ending.toUpperCase()}
                   </button>
                 ))}
+                <button
+                  type="button"
+                  className={LINK}
+                  aria-label={msg('handover.bareCsvOfCutSheetRevision', {
+                    number: sheet.number,
+                    revision: sheet.revision,
+                  })}
+                  onClick={() =>
+                    void papers.fetchPaper('sheetCsv', { site: id, id: sheet.id }, { query: { head: 'no' } })
+                  }
+                >
+                  {msg('handover.csvTableAlone')}
+                </button>
               </p>
             </li>
           );
