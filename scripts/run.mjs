@@ -1,31 +1,45 @@
 // Runs a TypeScript program of this project: node scripts/run.mjs FILE ARGUMENT... Bundling takes a few tenths of a
 // second, loading the sources file by file over a second. The bundle is kept beside the installed packages and taken
-// again while every file that went into it is as it was.
-import { mkdirSync, readFileSync, renameSync, statSync, writeFileSync } from 'node:fs';
-import { join, resolve } from 'node:path';
+// again while every file that went into it is as it was. What only some commands need is a part of its own.
+import {
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
+import { tmpdir } from 'node:os';
+import { basename, join, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 
 const ROOT = resolve(import.meta.dirname, '..');
 const KEPT = join(ROOT, 'node_modules/.cache/idle-marker');
+/** Packages that read files of their own: they stay where they are. */
+const WITH_FILES = ['pdfkit', 'fontkit', 'qrcode', 'write-excel-file'];
 
 const [entry] = process.argv.splice(2, 1);
 const name = resolve(entry).replaceAll(/[^A-Za-z0-9]+/g, '-');
-const [bundle, list] = [join(KEPT, `run${name}.mjs`), join(KEPT, `run${name}.json`)];
+const [folder, list] = [join(KEPT, `run${name}`), join(KEPT, `run${name}.json`)];
 
 const stateOf = (file) => {
   const { mtimeMs, size } = statSync(file);
   return `${mtimeMs} ${size}`;
 };
 
-/** Whether there is a bundle and nothing that it was made from has changed since. */
-function isFresh() {
+/** The bundle where there is one and nothing that it was made from has changed since. */
+function fresh() {
   try {
     const { node, made, files } = JSON.parse(readFileSync(list, 'utf8'));
-    return (
-      node === process.version && made === stateOf(bundle) && files.every(([file, state]) => stateOf(file) === state)
-    );
+    return node === process.version &&
+      made.every(([file, state]) => stateOf(join(folder, file)) === state) &&
+      files.every(([file, state]) => stateOf(file) === state)
+      ? join(folder, made[0][0])
+      : null;
   } catch {
-    return false;
+    return null;
   }
 }
 
@@ -40,9 +54,19 @@ async function bundled() {
     format: 'esm',
     target: 'node20',
     logLevel: 'error',
-    banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(process.cwd() + '/');" },
+    outdir: 'out',
+    outExtension: { '.js': '.mjs' },
+    splitting: true,
+    external: WITH_FILES.flatMap((each) => [each, `${each}/*`]),
+    banner: {
+      js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(process.cwd() + '/');",
+    },
   });
-  return { code: outputFiles[0].contents, files: Object.keys(metafile.inputs).map((file) => resolve(file)) };
+  const main = basename(entry).replace(/\.\w+$/, '.mjs');
+  const parts = outputFiles
+    .map(({ path, contents }) => ({ file: basename(path), contents }))
+    .sort((a, b) => Number(b.file === main) - Number(a.file === main));
+  return { parts, files: [import.meta.filename, ...Object.keys(metafile.inputs).map((file) => resolve(file))] };
 }
 
 /** Two programs may start at once: each file is written apart and put in its place whole. */
@@ -52,22 +76,31 @@ function put(file, content) {
   renameSync(apart, file);
 }
 
-if (isFresh()) await import(pathToFileURL(bundle).href);
-else {
-  const { code, files } = await bundled();
+async function kept() {
+  const { parts, files } = await bundled();
+  const putAll = (where) => {
+    mkdirSync(where, { recursive: true });
+    for (const { file, contents } of parts) put(join(where, file), contents);
+    return join(where, parts[0].file);
+  };
   try {
-    mkdirSync(KEPT, { recursive: true });
-    put(bundle, code);
+    const main = putAll(folder);
     put(
       list,
       JSON.stringify({
         node: process.version,
-        made: stateOf(bundle),
+        made: parts.map(({ file }) => [file, stateOf(join(folder, file))]),
         files: files.map((file) => [file, stateOf(file)]),
       }),
     );
+    return main;
   } catch {
     // A folder that can't be written to costs time, nothing else.
+    const apart = mkdtempSync(join(tmpdir(), 'idle-marker-run-'));
+    process.on('exit', () => rmSync(apart, { recursive: true, force: true }));
+    symlinkSync(join(ROOT, 'node_modules'), join(apart, 'node_modules'));
+    return putAll(apart);
   }
-  await import(`data:text/javascript;base64,${Buffer.from(code).toString('base64')}`);
 }
+
+await import(pathToFileURL(fresh() ?? (await kept())).href);

@@ -2,13 +2,11 @@ import { readFileSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { compute, type ComputeOutcome } from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';
+import { callerFolder } from './caller.ts';
 import { designFilesIn } from './designFiles.ts';
 
 /** Largest case read: a case is a handful of sights, not a data set. */
 const LARGEST_CASE_BYTES = 64 * 1024 * 1024;
-
-// npm changes the working directory to the project's root; paths are the caller's.
-const callerFolder = process.env['INIT_CWD'] ?? process.cwd();
 
 function unreadable(message: string): ComputeOutcome {
   return { id: null, ok: false, error: { code: 'UNREADABLE', message, path: '' } };

@@ -1,24 +1,34 @@
-import { runCompute } from './compute.ts';
-import { runRead } from './read.ts';
+import { CommandFault } from './caller.ts';
+import { HELP, USAGE, type CommandName } from './help.ts';
 
-const USAGE = `Usage: npm run -s cli -- compute FILE...
-       npm run -s cli -- read FILE...
+/** Each is loaded when it is called: what prints papers takes longer to load than what reads a list. */
+const COMMANDS: Readonly<Record<CommandName, (args: readonly string[]) => Promise<number>>> = {
+  read: async (args) => (await import('./read.ts')).runRead(args),
+  compute: async (args) => (await import('./compute.ts')).runCompute(args),
+  export: async (args) => (await import('./export.ts')).runExport(args),
+  report: async (args) => (await import('./report.ts')).runReport(args),
+  check: async (args) => (await import('./check.ts')).runCheck(args),
+  schema: async (args) => (await import('./schema.ts')).runSchema(args),
+};
 
-  compute FILE...   reads cases { "id", "kind", "input" } from JSON files ("-" for standard input)
-                    and prints one JSON line a file, in order.
-                    Exit status: 0 all computed, 1 any gave an error, 2 wrong usage.
-
-  read FILE...      reads drawings (DXF, GeoJSON, LandXML) and lists of points (CSV), and says what is in them.
-                    Of a case { "id", "kind": "drawing" | "control", "input": { "file", "unit", "order",
-                    "columns", "decimal" } } it reads the file beside it and prints one JSON line.
-                    Exit status: 0 all read, 1 any could not be, 2 wrong usage.
-`;
+const isCommand = (name: string | undefined): name is CommandName => name !== undefined && Object.hasOwn(HELP, name);
+const asksForHelp = (args: readonly string[]): boolean => args.some((each) => each === '--help' || each === '-h');
 
 const [command, ...rest] = process.argv.slice(2);
-if (command === 'compute' && rest.length > 0) process.exitCode = runCompute(rest);
-else if (command === 'read' && rest.length > 0) process.exitCode = runRead(rest);
-else if (command === '--help' || command === '-h') process.stdout.write(USAGE);
-else {
+if (isCommand(command)) {
+  if (asksForHelp(rest)) process.stdout.write(HELP[command]);
+  else if (rest.length === 0 && command !== 'schema') {
+    process.stderr.write(HELP[command]);
+    process.exitCode = 2;
+  } else
+    try {
+      process.exitCode = await COMMANDS[command](rest);
+    } catch (error) {
+      if (!(error instanceof CommandFault)) throw error;
+      process.stderr.write(`${error.message}\n`);
+      process.exitCode = error.status;
+    }
+} else if (command === undefined || !asksForHelp([command])) {
   process.stderr.write(USAGE);
   process.exitCode = 2;
-}
+} else process.stdout.write(USAGE);

@@ -1,12 +1,20 @@
 /** `read`: what a file in an open format is read as; a case of it, or the file itself for people. */
-import { readFileSync, statSync } from 'node:fs';
-import { basename, dirname, join, resolve } from 'node:path';
-import { isFileUnit, type DrawingSaid } from '@idle-marker/formats';
-import { msg } from '@idle-marker/words';
+import { basename, dirname, join } from 'node:path';
+import { isFileUnit, METRES_PER_FILE_UNIT, type DrawingSaid, type FileUnit } from '@idle-marker/formats';
+import { fileUnitWords, msg, readFaultWords, readWarningWords } from '@idle-marker/words';
+import { argumentsOf, Wanted } from './arguments.ts';
+import { bytesOf, callerFolder, callerPath, CommandFault } from './caller.ts';
 import { controlResult, drawingResult, isListOfPoints, type ReadOutcome } from './readResult.ts';
 
-const LARGEST_FILE_BYTES = 1024 * 1024 * 1024;
-const callerFolder = process.env['INIT_CWD'] ?? process.cwd();
+const OPTIONS = {
+  unit: { type: 'string' },
+  order: { type: 'string' },
+  columns: { type: 'string' },
+  decimal: { type: 'string' },
+  as: { type: 'string' },
+  json: { type: 'boolean' },
+  help: { type: 'boolean', short: 'h' },
+} as const;
 
 interface ReadCase {
   readonly id: string;
@@ -41,49 +49,54 @@ function saidIn(input: ReadCase['input']): DrawingSaid {
 
 const unreadable = (message: string): ReadOutcome => ({ ok: false, error: { code: 'UNREADABLE', message } });
 
-function bytesOf(path: string, name: string): Uint8Array | ReadOutcome {
+/** Bytes of a file, or why there are none. */
+function bytesIn(name: string): Uint8Array | ReadOutcome {
   try {
-    if (path !== '-' && statSync(path).size > LARGEST_FILE_BYTES)
-      return unreadable(msg('commands.itIsOver1GibSplitIt'));
-    return readFileSync(path === '-' ? 0 : path);
-  } catch (cause) {
-    return unreadable(
-      (cause as NodeJS.ErrnoException).code === 'ENOENT'
-        ? msg('commands.doesNotExistCheckThePath', { file: name })
-        : msg('commands.itCantBeRead', { message: (cause as Error).message }),
-    );
+    return bytesOf(name);
+  } catch (error) {
+    if (error instanceof CommandFault) return unreadable(error.message);
+    throw error;
   }
 }
 
 /** Prints one line for a case, or a few words for a file; the exit status. */
-export function runRead(files: readonly string[]): number {
+export function runRead(args: readonly string[]): number {
+  const { values, positionals } = argumentsOf(args, OPTIONS);
+  const wanted = new Wanted();
+  if (positionals.length === 0) wanted.need('FILE', undefined, 'site.dxf');
+  const { unit, order, decimal, columns } = values;
+  const said: DrawingSaid = {
+    unit: unit === undefined ? null : wanted.oneOf('--unit', unit, Object.keys(METRES_PER_FILE_UNIT) as FileUnit[]),
+    order: order === undefined ? null : wanted.oneOf('--order', order, ['EN', 'NE'] as const),
+    decimal: decimal === undefined ? null : wanted.oneOf('--decimal', decimal, ['.', ','] as const),
+    columns: columns === undefined ? null : columns.split(','),
+  };
+  const as = values.as === undefined ? null : wanted.oneOf('--as', values.as, ['drawing', 'control'] as const);
+  wanted.settle();
   let status = 0;
-  for (const name of files) {
-    const path = name === '-' ? name : resolve(callerFolder, name);
-    const bytes = bytesOf(path, name);
-    if ('ok' in bytes) {
-      status = 1;
-      process.stdout.write(`${JSON.stringify({ id: null, ...bytes })}\n`);
-      continue;
-    }
-    const found = caseIn(bytes);
-    const outcome = found ? ofCase(found, path) : ofFile(bytes);
+  for (const name of positionals) {
+    const bytes = bytesIn(name);
+    const found = 'ok' in bytes ? null : caseIn(bytes);
+    const outcome = 'ok' in bytes ? bytes : found ? ofCase(found, name) : ofFile(bytes, said, as);
     if (!outcome.ok) status = 1;
-    process.stdout.write(found ? `${JSON.stringify({ id: found.id, ...outcome })}\n` : told(name, outcome));
+    const isJson = found !== null || values.json === true || 'ok' in bytes;
+    process.stdout.write(isJson ? `${JSON.stringify({ id: found?.id ?? null, ...outcome })}\n` : told(name, outcome));
   }
   return status;
 }
 
-function ofCase({ kind, input }: ReadCase, path: string): ReadOutcome {
+function ofCase({ kind, input }: ReadCase, name: string): ReadOutcome {
   // A case's file lies beside it, and nowhere else is looked.
   if (basename(input.file) !== input.file) return unreadable(msg('commands.nameAFileThatLiesBesideThe'));
-  const bytes = bytesOf(join(path === '-' ? callerFolder : dirname(path), input.file), input.file);
+  const bytes = bytesIn(join(name === '-' ? callerFolder : dirname(callerPath(name)), input.file));
   if ('ok' in bytes) return bytes;
   return (kind === 'control' ? controlResult : drawingResult)(bytes, saidIn(input));
 }
 
-const ofFile = (bytes: Uint8Array): ReadOutcome =>
-  isListOfPoints(bytes) ? controlResult(bytes, { order: 'EN' }) : drawingResult(bytes, {});
+const ofFile = (bytes: Uint8Array, said: DrawingSaid, as: 'drawing' | 'control' | null): ReadOutcome =>
+  (as ?? (isListOfPoints(bytes) ? 'control' : 'drawing')) === 'control'
+    ? controlResult(bytes, said)
+    : drawingResult(bytes, said);
 
 type Counted = readonly unknown[] | undefined;
 
@@ -96,7 +109,11 @@ function told(name: string, outcome: ReadOutcome): string {
       readonly leftOut?: readonly { readonly what: string; readonly count: number }[];
     };
   const lines = [
-    msg('commands.fileInUnit', { name, unit: unit.name, stated: unit.stated ? msg('commands.asItStates') : '' }),
+    msg('commands.fileInUnit', {
+      name,
+      unit: fileUnitWords()[unit.name as FileUnit],
+      stated: unit.stated ? msg('commands.asItStates') : '',
+    }),
     msg('commands.fileHolds', {
       points: points?.length ?? 0,
       paths: paths?.length ?? 0,
@@ -106,9 +123,9 @@ function told(name: string, outcome: ReadOutcome): string {
     ...(leftOut ?? []).map(({ what, count }) => msg('commands.fileLeftOut', { count, what })),
     ...(faults ?? []).map((fault) => {
       const { row, code } = fault as { row: number; code: string };
-      return msg('commands.fileRow', { row, code });
+      return msg('commands.fileRow', { row, code: readFaultWords(code) });
     }),
-    ...(warnings ?? []).map((code) => msg('commands.fileLookAt', { code: String(code) })),
+    ...(warnings ?? []).map((code) => msg('commands.fileLookAt', { code: readWarningWords(String(code)) })),
   ];
   return `${lines.join('\n')}\n`;
 }

@@ -111,7 +111,7 @@ describe('usage', () => {
     for (const args of [[], ['compute'], ['conjure', 'x']]) {
       const { status, stderr, stdout } = run(args);
       expect(status).toBe(2);
-      expect(stderr).toContain('Usage: npm run -s cli -- compute FILE...');
+      expect(stderr).toContain('Usage: npm run -s cli -- ');
       expect(stdout).toBe('');
     }
     expect(run(['--help'])).toMatchObject({ status: 0, stdout: expect.stringContaining('Usage') });

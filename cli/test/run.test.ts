@@ -17,7 +17,7 @@ beforeAll(() => {
 });
 const kept = () => readdirSync(KEPT).filter((file) => file.includes(basename(folder)));
 afterAll(() => {
-  for (const file of kept()) rmSync(join(KEPT, file));
+  for (const file of kept()) rmSync(join(KEPT, file), { recursive: true });
   rmSync(folder, { recursive: true });
 });
 
@@ -44,7 +44,11 @@ describe('a program', () => {
   });
 
   it('runs from its sources when what was kept is broken', () => {
-    for (const file of kept()) writeFileSync(join(KEPT, file), 'broken');
+    const files = readdirSync(KEPT, { recursive: true, withFileTypes: true }).filter(
+      (each) => each.isFile() && join(each.parentPath, each.name).includes(basename(folder)),
+    );
+    expect(files.length).toBeGreaterThan(1);
+    for (const { parentPath, name } of files) writeFileSync(join(parentPath, name), 'broken');
     expect(start('d')).toBe('second one d\n');
     expect(start('e')).toBe('second one e\n');
   });
