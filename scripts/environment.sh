@@ -36,6 +36,15 @@ need_node() {
 
 need_postgres() { [ -n "$(postgres_bin)" ] || install_debian postgresql; }
 
+# Readers of other makers, of files that are written: tests with them are left out where they are not, unless they are
+# required.
+need_other_readers() {
+  [ "${IDLE_OTHER_READERS:-}" = required ] || return 0
+  command -v qpdf >/dev/null && command -v pdfinfo >/dev/null && command -v ogrinfo >/dev/null && command -v unzip >/dev/null \
+    && /usr/bin/python3 -c 'import ezdxf, openpyxl' 2>/dev/null \
+    || install_debian qpdf poppler-utils gdal-bin python3 python3-ezdxf python3-openpyxl unzip
+}
+
 need_packages() {
   local wanted; wanted="$(sha256sum < package-lock.json)"
   if [ "$(cat "$STAMPS/packages" 2>/dev/null)" != "$wanted" ]; then
@@ -48,7 +57,7 @@ need_packages() {
 
 # Hash of all sources that go into the build.
 source_hash() {
-  find core words contract records paper formats server web demo scripts package-lock.json tsconfig.base.json \
+  find core words contract records paper press archive formats server web demo scripts package-lock.json tsconfig.base.json \
     -type f -not -path '*/node_modules/*' -not -path '*/dist/*' -print0 | sort -z | xargs -0 sha256sum | sha256sum
 }
 

@@ -82,7 +82,7 @@ const JEST = [
   ],
 ];
 const TYPES = ['node', ['scripts/typecheck.mjs']];
-const FUZZ_SECONDS = 30;
+const FUZZ_SECONDS = 20;
 const FUZZ = ['scripts/fuzz.sh', ['--seconds', String(FUZZ_SECONDS)]];
 
 /** One after the other, beside the browser tests. */
