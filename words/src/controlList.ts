@@ -7,7 +7,22 @@ import { smallUnit, smallFigure } from './small.ts';
 import { unitAbbreviationWords, unitNameWords } from './vocabulary.ts';
 import { conditionWords } from './vocabulary.ts';
 
+type ColumnRole = 'name' | 'e' | 'n' | 'z' | 'sdPlan' | 'sdHeight' | 'kind' | 'condition' | 'code' | 'note';
 type FileUnit = 'm' | 'mm' | 'cm' | 'dm' | 'km' | 'in' | 'ft' | 'ftUS' | 'yd';
+
+/** What a column of a list is. */
+export const columnRoleWords = worded((): Readonly<Record<ColumnRole, string>> => ({
+  name: msg('controlList.roleName'),
+  e: msg('common.east'),
+  n: msg('common.north'),
+  z: msg('common.height'),
+  sdPlan: msg('controlList.roleSdPlan'),
+  sdHeight: msg('controlList.roleSdHeight'),
+  kind: msg('common.kind'),
+  condition: msg('common.condition'),
+  code: msg('controlList.roleCode'),
+  note: msg('common.note'),
+}));
 
 /** Units that files are in. */
 export const fileUnitWords = worded((): Readonly<Record<FileUnit, string>> => ({

@@ -111,7 +111,14 @@ export {
   proofVerdict,
   resightVerdict,
 } from './proof.ts';
-export { controlFileWords, controlRowWords, fileUnitWords, listRemarkWords, listWarningWords } from './controlList.ts';
+export {
+  columnRoleWords,
+  controlFileWords,
+  controlRowWords,
+  fileUnitWords,
+  listRemarkWords,
+  listWarningWords,
+} from './controlList.ts';
 export { outlineErrorWords } from './outline.ts';
 export { landXmlFaultWords, landXmlWarningWords } from './landXml.ts';
 export {
@@ -207,6 +214,8 @@ export { openCautionWords } from './care.ts';
 export { liftWords } from './claim.ts';
 export { levelWait, levelOutWords, levelStepWords } from './level.ts';
 export { controlChangeWords } from './controlList.ts';
+export { readFaultWords, readWarningWords } from './readWords.ts';
+export { exportLines, stationStanding, type StationSaid } from './exportHead.ts';
 export { heldBy } from './heldBy.ts';
 export { olderControlWords } from './olderControl.ts';
 export { driftWords } from './drift.ts';

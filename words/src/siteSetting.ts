@@ -21,6 +21,7 @@ export const siteSettingWords = worded(
       numbers: msg('siteSetting.whereNumbersBegin'),
       alongWord: msg('siteSetting.whatAPlaceAlongALineIs'),
       stationFormat: msg('siteSetting.howStationsAreWritten'),
+      paper: msg('siteSetting.paperOfThePrinter'),
       wording: msg('siteSetting.wording'),
       publicAddress: msg('siteSetting.addressOfTheCrewsPages'),
       mayAccept: msg('siteSetting.whoMayAcceptAStation'),

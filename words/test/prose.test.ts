@@ -6,14 +6,14 @@ import { askedWhileLoading, sentencesIn } from '../../scripts/prose.mjs';
 import { MESSAGES } from '../src/messages/index.ts';
 
 const PROJECT = join(import.meta.dirname, '../..');
-const ROOMS = ['web', 'server', 'paper', 'records', 'contract', 'cli', 'words'];
+const ROOMS = ['web', 'server', 'paper', 'press', 'archive', 'records', 'contract', 'cli', 'words'];
 
 /**
  * Where text in code is no message: tables of languages and of messages themselves; the description of the API and what
- * the server tells its operator; drawings written as SVG; statements of migrations; the demo, which is data.
+ * the server tells its operator; drawings written as SVG; the structure of PDF and of workbooks; the help of commands; statements of migrations; the demo, which is data.
  */
 const ELSEWHERE =
-  /^(words\/src\/(messages|languages)\/|server\/src\/(openapi\/document|main|configuration)\.ts|server\/src\/(demo|database)\/|paper\/src\/svg\.ts|cli\/src\/main\.ts)/;
+  /^(words\/src\/(messages|languages)\/|server\/src\/(openapi\/document|main|configuration)\.ts|server\/src\/(demo|database)\/|paper\/src\/svg\.ts|press\/src\/(pdf\/|sheets\/printing\.ts)|cli\/src\/(main|help)\.ts)/;
 
 /** Names that programs read: under which something is kept, and words of a road as it is typed and kept. */
 const NAMES = new Set([

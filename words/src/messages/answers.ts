@@ -61,7 +61,7 @@ export const answers = {
   nothingWasWritten2: '{message}. Nothing was saved.',
   sendTheListAsTextCsvNothing: 'Send the list as text/csv. Nothing was saved.',
   theFileIsEmptyNothingWasWritten: 'The file is empty. Nothing was saved.',
-  theFileIsNotUtf8Text: 'The file isn’t UTF-8 text: save it as CSV. Nothing was saved.',
+  theFileIsNotUtf8Text: 'The file isn’t text: save it as CSV. Nothing was saved.',
   soManyAtOnceAreNotAnswered: 'Too many requests at once. Wait a minute, then load the page again.',
   theSiteHasNotArrivedYetNo: 'The site hasn’t arrived yet. No link was made.',
   thisIdIsUsedOnAnotherSite: 'This id is used on another site. No link was made.',

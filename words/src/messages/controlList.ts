@@ -1,5 +1,9 @@
 /** Messages of controlList. */
 export const controlList = {
+  roleName: 'Name',
+  roleSdPlan: 'SD plan, mm',
+  roleSdHeight: 'SD elevation, mm',
+  roleCode: 'Code',
   millimeters: 'millimeters',
   centimeters: 'centimeters',
   decimeters: 'decimeters',

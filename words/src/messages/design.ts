@@ -1,5 +1,17 @@
 /** Messages of design. */
 export const design = {
+  readNowItGivesMore: '{name}: files are read better now. Read again, this one differs:',
+  keptInFileStates: 'kept in {kept}; the file states {stated}',
+  elementsWereAreNow: '{before} elements when it was taken, {now} now',
+  marksAtNothingAnyMore: 'no point or line of it any more at: {marks}',
+  marksWithOtherHeights: 'the file has another elevation at: {marks}',
+  nothingMovesUntilYouTakeIt: 'Nothing moves until you take it.',
+  lookAndTakeIt: 'Look, and take it',
+  keepItAsItIs: 'Keep it as it is',
+  unitOfTheFile: 'Unit of the file',
+  asTheFileStates: 'as the file states',
+  asTheFileStatesUnit: '{unit}, as the file states',
+  theFileStatesAnotherUnit: 'The file states {unit}.',
   on: '{elements} on {layer}',
   whatTheNewerDrawingChanges: 'Changes in the new revision',
   noCornerMoved: 'No corner moved',

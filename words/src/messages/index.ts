@@ -26,6 +26,7 @@ import { equipment } from './equipment.ts';
 import { equipmentWords } from './equipmentWords.ts';
 import { events } from './events.ts';
 import { evidence } from './evidence.ts';
+import { exports } from './exports.ts';
 import { field } from './field.ts';
 import { fieldbook } from './fieldbook.ts';
 import { frame } from './frame.ts';
@@ -120,6 +121,7 @@ export const MESSAGES = {
   equipmentWords,
   events,
   evidence,
+  exports,
   field,
   fieldbook,
   frame,

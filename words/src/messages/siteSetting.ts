@@ -16,6 +16,7 @@ export const siteSetting = {
   whatPeopleAreHere: 'roles',
   whereNumbersBegin: 'number ranges',
   whatAPlaceAlongALineIs: 'word for distance along a line',
+  paperOfThePrinter: 'paper of the printer',
   wording: 'wording',
   howStationsAreWritten: 'how stations are written',
   addressOfTheCrewsPages: 'address of the crews’ pages',

@@ -13,7 +13,8 @@ export const control: BritishOf<typeof whole> = {
   sdInHeightMm: 'SD in level',
   whatIsOnlyDrawnStandsWhereIt:
     'What is only drawn stands where it was built: it is listed as good to {built} and its level isn’t used. Prove a station made from it on a mark that was surveyed.',
-  csvWithAHeaderRowNameE: 'CSV with a header row (name, E, N, level, in any order), or LandXML with CgPoints',
+  csvWithAHeaderRowNameE:
+    'CSV or text, with a header row or without (name, E, N, level, in any order), or LandXML with CgPoints',
   standardDeviationInHeightWhereNoneIs: 'Default SD, level',
   leftAsideNotUnderstood: 'Columns not recognised: {ignoredColumns}.',
   heightHigherThanListed: 'level difference, + above listed',

@@ -2,6 +2,7 @@ import type { BritishOf } from './britishOf.ts';
 import type { controlList as whole } from '../controlList.ts';
 
 export const controlList: BritishOf<typeof whole> = {
+  roleSdHeight: 'SD level, mm',
   millimeters: 'millimetres',
   centimeters: 'centimetres',
   decimeters: 'decimetres',

@@ -2,6 +2,7 @@ import type { BritishOf } from './britishOf.ts';
 import type { design as whole } from '../design.ts';
 
 export const design: BritishOf<typeof whole> = {
+  marksWithOtherHeights: 'the file has another level at: {marks}',
   heightComeOrGone: 'level added or removed',
   ofItsMarksAnotherPlace: ' {shifted} of its setting-out points{shifted, plural, one { moves} other { move}}.',
   ofItsMarksAnotherHeight: ' {raised} of its setting-out points{raised, plural, one { changes} other { change}} level.',

@@ -2,6 +2,8 @@ import type { BritishOf } from './britishOf.ts';
 import type { handover as whole } from '../handover.ts';
 
 export const handover: BritishOf<typeof whole> = {
+  pointNorthEastElevationCode: 'Point, N, E, level, code',
+  pointEastNorthElevationCode: 'Point, E, N, level, code',
   giveTheLathItsSizesFirst: 'Enter the stake’s sizes first.',
   neither: 'Word for on level',
   heightsAreWritten: 'Level rounding',

@@ -5,6 +5,7 @@ import { care } from './care.ts';
 import { cautions } from './cautions.ts';
 import { claim } from './claim.ts';
 import { closing } from './closing.ts';
+import { commands } from './commands.ts';
 import { common } from './common.ts';
 import { control } from './control.ts';
 import { controlList } from './controlList.ts';
@@ -17,6 +18,7 @@ import { equipment } from './equipment.ts';
 import { equipmentWords } from './equipmentWords.ts';
 import { events } from './events.ts';
 import { evidence } from './evidence.ts';
+import { exports } from './exports.ts';
 import { field } from './field.ts';
 import { fieldbook } from './fieldbook.ts';
 import { frame } from './frame.ts';
@@ -74,6 +76,7 @@ export const BRITISH_MESSAGES = {
   cautions,
   claim,
   closing,
+  commands,
   common,
   control,
   controlList,
@@ -86,6 +89,7 @@ export const BRITISH_MESSAGES = {
   equipmentWords,
   events,
   evidence,
+  exports,
   field,
   fieldbook,
   frame,

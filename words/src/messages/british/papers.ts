@@ -2,6 +2,7 @@ import type { BritishOf } from './britishOf.ts';
 import type { papers as whole } from '../papers.ts';
 
 export const papers: BritishOf<typeof whole> = {
+  hubOverDesign: 'Peg over design ({unit})',
   height: 'Level ({unit})',
   heightOff: 'Level off ({unit})',
   shots: 'Readings',

@@ -2,6 +2,7 @@ import type { BritishOf } from './britishOf.ts';
 import type { settings as whole } from '../settings.ts';
 
 export const settings: BritishOf<typeof whole> = {
+  a4AsIsUsualInMetres: 'A4 (usual in metres)',
   heightWithinMm: 'Tolerance, level ({unit})',
   heightWithin: 'level within',
   hubsUsuallyOffBy2: '{name}, pegs usually off by',

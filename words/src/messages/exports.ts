@@ -1,0 +1,17 @@
+export const exports = {
+  site: 'Site: {site}',
+  coordinates: 'Coordinates: {coordinateSystem}, {order}, {unit}',
+  notNamed: 'system not named',
+  eastFirst: 'easting first',
+  northFirst: 'northing first',
+  elevations: 'Elevations: {heightDatum}, {unit}',
+  datumNotNamed: 'datum not named',
+  onTheGround: 'Scale factor: 1 (ground distances)',
+  scaleFactor: 'Scale factor: {factor} (grid over ground)',
+  written: 'Written: {at} by {by}',
+  station: 'Station {name}: {standing}',
+  noStation: 'Station: none',
+  sheet: 'Cut sheet {number}, revision {revision}: {package}',
+  standing: '{verdict}, {heldBy}{radius95Mm}',
+  radius95: ', 95 %: {length}',
+} as const;
