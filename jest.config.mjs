@@ -33,11 +33,13 @@ const project = (room, environment = 'node', extra = {}) => ({
 
 export default {
   // A page without a browser is slow to search by role on a busy machine; nothing here measures time.
-  testTimeout: 90_000,
+  testTimeout: 180_000,
   // Two cores are the least that the tests are made for; by itself it would leave one of them idle.
   maxWorkers: 2,
   projects: [
-    ...['core', 'words', 'contract', 'records', 'paper', 'formats', 'cli', 'server'].map((room) => project(room)),
+    ...['core', 'words', 'contract', 'records', 'paper', 'press', 'archive', 'formats', 'cli', 'server'].map((room) =>
+      project(room),
+    ),
     project('web', 'jsdom', { setupFiles: [`${import.meta.dirname}/web/test/browser.mjs`] }),
   ],
 };

@@ -9,8 +9,10 @@ const MAY_USE = {
   contract: ['core', 'words'],
   records: ['core', 'words', 'contract', 'formats'],
   paper: ['core', 'words', 'contract', 'records', 'formats'],
-  cli: ['core', 'words', 'contract', 'formats', 'records', 'paper'],
-  server: ['core', 'words', 'contract', 'formats', 'records', 'paper'],
+  archive: ['core', 'words', 'contract', 'records'],
+  press: ['core', 'words', 'contract', 'records', 'formats', 'paper'],
+  cli: ['core', 'words', 'contract', 'formats', 'records', 'paper', 'press', 'archive'],
+  server: ['core', 'words', 'contract', 'formats', 'records', 'paper', 'press', 'archive'],
   web: ['core', 'words', 'contract', 'formats', 'records', 'paper'],
   e2e: ['core', 'words', 'contract', 'formats', 'records', 'paper'],
 };
@@ -221,8 +223,11 @@ export default {
     { files: ['web/**/*.{ts,tsx}'], rules: { 'react/rules-of-hooks': 'error' } },
     ...boundaries,
     ...webLayers,
-    // Tests of papers and of the interface tell their sites with the story of the records' tests.
-    { files: ['web/test/**', 'paper/test/**', 'core/test/**'], rules: { 'no-restricted-imports': 'off' } },
+    // Tests of papers, of commands and of the interface tell their sites with the story of the records' tests.
+    {
+      files: ['web/test/**', 'paper/test/**', 'core/test/**', 'cli/test/**'],
+      rules: { 'no-restricted-imports': 'off' },
+    },
     STATEMENTS,
     ...coreLayers,
     {

@@ -289,7 +289,11 @@ test('files for others have the columns that were chosen, and the whole site is 
   await page.getByRole('button', { name: 'Leave out Note' }).click();
   await page.getByRole('button', { name: 'Add Standing' }).click();
   const csv = await text(await download(page, () => page.getByRole('button', { name: 'CSV' }).click()));
-  expect(csv.split('\r\n')[0]).toBe('Point,Northing (m),Easting (m),Height (m),Group,Code,Standing');
+  const lines = csv.split('\r\n');
+  expect(lines[0]).toBe(`\uFEFF# Site: ${DEMO}`);
+  expect(lines.find((line) => !/^\uFEFF?# /.test(line))).toBe(
+    'Point,Northing (m),Easting (m),Height (m),Group,Code,Standing',
+  );
   expect(csv).toMatch(/^TH-A1 S,.*,marks,Ticket hall hubs,verified$/m);
   const xml = await text(await download(page, () => page.getByRole('button', { name: 'LandXML' }).click()));
   expect(xml).toContain('<RawObservation setupID="setup-3"');

@@ -89,9 +89,10 @@ test('the whole morning, from control to a cut sheet', async ({ page }) => {
   const csv = readFileSync(await csvDownload.path(), 'utf8');
   const pieces = await pdfPieces(await pdfDownload.path());
   const pdf = textOf(pieces);
-  const [header, ...rows] = csv
-    .trim()
-    .split('\r\n')
+  expect(csv).toMatch(/^\uFEFF# Site: .*\r\n# Cut sheet \d+, revision 1: /);
+  const lines = csv.trim().split('\r\n');
+  const [header, ...rows] = lines
+    .filter((line) => !/^\uFEFF?# /.test(line))
     .map((line) => line.split(/,(?=(?:[^"]*"[^"]*")*[^"]*$)/).map((cell) => cell.replace(/"/g, '')));
   expect(rows).toHaveLength(11);
   const column = (row: string[], name: string) => row[header!.indexOf(name)]!;
@@ -106,10 +107,10 @@ test('the whole morning, from control to a cut sheet', async ({ page }) => {
       'Mark',
       'Offset to',
       'Offset (m)',
-      'Ground elevation (m)',
-      'Hub elevation (m)',
-      'Design elevation (m)',
       'Cut or fill',
+      'Design elevation (m)',
+      'Hub elevation (m)',
+      'Ground elevation (m)',
     ].map((name) => column(row, name));
     const off = `${signed(column(row, 'dE (mm)'))} / ${signed(column(row, 'dN (mm)'))}`;
     const proofs = `${column(row, 'Check shot before')} / ${column(row, 'Check shot after')}`;

@@ -32,7 +32,7 @@ export const textOf = (pieces: readonly PdfPiece[]): string =>
     .replace(/\s+/g, ' ');
 
 /** Lines of one cell stand no farther apart, points. */
-const LINE = 12;
+const LINE = 15;
 
 /**
  * The cells of a row from left to right: a piece lower down goes on in the cell that starts, or ends, where it does.

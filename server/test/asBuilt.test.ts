@@ -30,7 +30,9 @@ describe('what stands there', () => {
   it('is a table for the office, differences from the design with it', async () => {
     const answer = await ask('as-built.csv').expect(200);
     expect(answer.headers['content-disposition']).toContain('as-built.csv');
-    const rows = answer.text.trim().split('\r\n');
+    const lines = answer.text.trim().split('\r\n');
+    expect(lines[1]).toMatch(/^# Coordinates: Ternhaven site grid/);
+    const rows = lines.filter((line) => !/^\uFEFF?# /.test(line));
     expect(rows[0]).toMatch(/^.?Name,Code,East \(m\),North \(m\),Elevation \(m\),Compare with,dE \(m\)/);
     const bolts = rows.filter((row) => row.startsWith('GB.'));
     expect(bolts).toHaveLength(8);

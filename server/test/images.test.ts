@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import request from 'supertest';
 import { LARGEST_IMAGE_BYTES, type AnyFact } from '@idle-marker/contract';
-import { imageTypeOf } from '../src/images/sniff.ts';
+import { imageTypeOf } from '@idle-marker/archive';
 import { device, id, SITE_BODY, startHarness, type Harness } from './harness.ts';
 
 let harness: Harness;

@@ -140,7 +140,11 @@ describe('sheets', () => {
     await issue(sheet, work().id).expect(201);
     const csv = await request(harness.app).get(`/api/v1/sites/${SITE}/sheets/${sheet}/csv`).expect(200);
     expect(csv.headers['content-disposition']).toMatch(/cut-sheet-1-revision-\d+\.csv/);
-    expect(csv.text.split('\r\n')).toHaveLength(11);
+    const rows = csv.text.split('\r\n');
+    expect(rows.filter((line) => line.replace(/^\uFEFF/, '').startsWith('# '))).toHaveLength(7);
+    const bare = await request(harness.app).get(`/api/v1/sites/${SITE}/sheets/${sheet}/csv?head=no`).expect(200);
+    expect(bare.text.split('\r\n')).toHaveLength(11);
+    expect(rows.slice(7)).toEqual(bare.text.split('\r\n'));
     const pdf = await request(harness.app)
       .get(`/api/v1/sites/${SITE}/sheets/${sheet}/pdf`)
       .expect(200)
