@@ -3,7 +3,7 @@
  * else along.
  */
 import { parentPort, workerData } from 'node:worker_threads';
-import { readControlList, readLandXmlSurvey, textOf, OpenDrawing } from '@idle-marker/formats';
+import { listHead, readControlList, readLandXmlSurvey, textOf, OpenDrawing } from '@idle-marker/formats';
 import { readRawSights } from '@idle-marker/contract';
 
 import { mutantOf } from './fuzzMutants.ts';
@@ -36,6 +36,7 @@ const READERS: Readonly<Record<string, (mutant: string) => Outcome>> = {
   geojson: (text) => opened(bytesOf(text)),
   points: (text) => opened(bytesOf(text)),
   control: (text) => {
+    listHead(bytesOf(text));
     const decoded = textOf(bytesOf(text));
     return decoded.ok ? readControlList(decoded.value, { unit: 'metre', xIsNorth: false }) : decoded;
   },

@@ -26,6 +26,8 @@ export interface ControlCsvOptions {
   /** X is the northing, Y the easting; null to refuse a list that says X and Y. */
   readonly xIsNorth: boolean | null;
   readonly said?: ListSaid;
+  /** Most rows that are taken; as many as a control list may have where nothing is said. */
+  readonly most?: number;
 }
 
 export type ListWarning = 'DECIMAL_COMMA_ASSUMED' | 'UNIT_OVERRIDDEN' | 'ENCODING_ASSUMED';
@@ -94,8 +96,8 @@ export interface ControlList {
 }
 
 export const MOST_CONTROL_ROWS = 50_000;
-/** With empty rows and line breaks inside of cells; and no list has so many cells in a row. */
-const MOST_LINES = 4 * MOST_CONTROL_ROWS;
+/** Lines to a row, with empty rows and line breaks inside of cells; and no list has so many cells in a row. */
+const LINES_TO_A_ROW = 4;
 const MOST_COLUMNS = 200;
 const LONGEST_NAME = 80;
 /** A cell with more letters is no number, and no column is headed by more. */
@@ -103,8 +105,9 @@ const LONGEST_NUMBER = 60;
 const LONGEST_HEAD = 120;
 
 export function readControlCsv(text: string, options: ControlCsvOptions): Result<ControlList, FileIssue> {
+  const { most = MOST_CONTROL_ROWS } = options;
   const written = lineCount(text);
-  if (written > MOST_LINES) return fail({ code: 'TOO_MANY_ROWS', rows: written - 1, most: MOST_CONTROL_ROWS });
+  if (written > LINES_TO_A_ROW * most) return fail({ code: 'TOO_MANY_ROWS', rows: written - 1, most });
   const { rows: lines } = tableOf(text);
   const wide = lines.find(({ cells }) => cells.length > MOST_COLUMNS);
   if (wide) return fail({ code: 'TOO_MANY_CELLS', row: wide.row, cells: wide.cells.length, most: MOST_COLUMNS });
@@ -115,8 +118,7 @@ export function readControlCsv(text: string, options: ControlCsvOptions): Result
   const { at, stated, hasHeader } = columns.value;
   const body = hasHeader ? lines.slice(1) : lines;
   if (body.length === 0) return fail({ code: 'NO_ROWS' });
-  if (body.length > MOST_CONTROL_ROWS)
-    return fail({ code: 'TOO_MANY_ROWS', rows: body.length, most: MOST_CONTROL_ROWS });
+  if (body.length > most) return fail({ code: 'TOO_MANY_ROWS', rows: body.length, most });
   const said = options.said?.unit ?? null;
   const unit = said ?? stated ?? (options.unit === null ? null : FILE_UNIT_OF[options.unit]);
   if (unit === null) return fail({ code: 'NO_UNIT_STATED' });

@@ -75,6 +75,9 @@ export function readRawDrawing(
   return ok({ ...read.value, ...(remarks.length > 0 ? { remarks } : {}), format: format.value });
 }
 
+/** More points than this in one list are no drawing that a page can show. */
+const MOST_DRAWN_POINTS = 200_000;
+
 /** Longer descriptions are cut: a code is a word. */
 const LONGEST_CODE = 80;
 
@@ -84,6 +87,7 @@ function readPoints(bytes: Uint8Array, unit: LengthUnit | null, said: DrawingSai
     unit,
     xIsNorth: order === null ? (unit === null ? null : false) : order === 'NE',
     said,
+    most: MOST_DRAWN_POINTS,
   });
   if (!list.ok) {
     const { error } = list;
@@ -124,4 +128,11 @@ function readPoints(bytes: Uint8Array, unit: LengthUnit | null, said: DrawingSai
   });
 }
 
-const SAYABLE: ReadonlySet<string> = new Set(['NO_UNIT_STATED', 'XY_ORDER_UNKNOWN', 'DECIMAL_MIXED']);
+/** What can be said, and limits: they are told as what they are. */
+const SAYABLE: ReadonlySet<string> = new Set([
+  'NO_UNIT_STATED',
+  'XY_ORDER_UNKNOWN',
+  'DECIMAL_MIXED',
+  'TOO_MANY_ROWS',
+  'TOO_MANY_CELLS',
+]);

@@ -120,3 +120,17 @@ describe('points of a site', () => {
     );
   });
 });
+
+describe('a list as a drawing', () => {
+  const list = (rows: number) =>
+    `Point,E (m),N (m)\n${Array.from({ length: rows }, (_, i) => `${i},${i},1\n`).join('')}`;
+
+  it('may have more points than a list of control, and is told the limit as what it is', () => {
+    expect(drawn(list(60_000))).toHaveLength(60_000);
+    const read = readRawDrawing(new TextEncoder().encode(list(200_001)), null);
+    expect(read).toMatchObject({
+      ok: false,
+      error: { code: 'LIST', issue: { code: 'TOO_MANY_ROWS', rows: 200_001, most: 200_000 } },
+    });
+  });
+});
