@@ -132,9 +132,7 @@ describe('control lists', () => {
 
   it('that are no text are refused', async () => {
     await freshSite();
-    expect((await send(Buffer.from([0x50, 0x4b, 3, 4, 0, 0, 1, 2])).expect(422)).body.detail).toMatch(
-      /isn’t text/,
-    );
+    expect((await send(Buffer.from([0x50, 0x4b, 3, 4, 0, 0, 1, 2])).expect(422)).body.detail).toMatch(/isn’t text/);
   });
 
   it('are refused at a time that does not exist', async () => {
