@@ -3,7 +3,6 @@ export {
   ARCHIVE_FORMAT,
   ARCHIVE_VERSION,
   ArchiveRefused,
-  digestOfBytes,
   FACTS,
   LONGEST_NAME,
   MANIFEST,

@@ -2,7 +2,6 @@
  * What an archive of a site is: a ZIP file (APPNOTE of its inventor) with a list of contents that tells whether any of
  * them was changed.
  */
-import { createHash } from 'node:crypto';
 import { closed, Type, Uuid } from '@idle-marker/contract';
 
 export const ARCHIVE_FORMAT = 'idle-marker site archive';
@@ -36,8 +35,6 @@ export interface Manifest {
   readonly quarantined?: readonly string[];
   readonly files: Readonly<Record<string, string>>;
 }
-
-export const digestOfBytes = (bytes: Uint8Array | string): string => createHash('sha256').update(bytes).digest('hex');
 
 /** Why an archive can't be taken, in words. */
 export class ArchiveRefused extends Error {}

@@ -5,8 +5,8 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { zipSync } from 'fflate';
-import { ARCHIVE_FORMAT, digestOfBytes, FACTS, MANIFEST, SHEETS } from '@idle-marker/archive';
-import { canonicalJson, compute, readRawSights } from '@idle-marker/contract';
+import { ARCHIVE_FORMAT, FACTS, MANIFEST, SHEETS } from '@idle-marker/archive';
+import { canonicalJson, compute, digestOfBytes, readRawSights } from '@idle-marker/contract';
 import { Story } from '../../records/test/story.ts';
 import { CommandFault } from '../src/caller.ts';
 import { runCheck } from '../src/check.ts';
@@ -32,7 +32,7 @@ function archiveOf({ facts }: Story, change: (text: string) => string = (text) =
     version: 1,
     site: '7e2b1c40-51d6-4f0e-9a37-0d6b5a1f2c01',
     name: 'Quay extension',
-    files: Object.fromEntries(Object.entries(texts).map(([name, text]) => [name, digestOfBytes(text)])),
+    files: Object.fromEntries(Object.entries(texts).map(([name, text]) => [name, digestOfBytes(Buffer.from(text))])),
   };
   const bytes = (text: string) => new TextEncoder().encode(text);
   return Buffer.from(

@@ -5,7 +5,6 @@ export { controlReportPdf } from './reports/controlReportPdf.ts';
 export { labelsPdf, type Label } from './papers/labelsPdf.ts';
 export { markAddress, paperMade, PaperRefused, type PaperMade, type PaperSource } from './papers/askedPapers.ts';
 export { sketchPdf } from './papers/sketchPdf.ts';
-export { sheetAbout } from './sheets/sheetAbout.ts';
 export { sheetCsv } from './sheets/sheetCsv.ts';
 export { sheetPdf } from './sheets/sheetPdf.ts';
 export { sheetXlsx } from './sheets/sheetXlsx.ts';

@@ -527,7 +527,7 @@ describe('Work', () => {
     });
     story.work({ items: [{ ...HALL, drawing: older.id }] });
     const shown = show(story, <Work />);
-    const notice = await screen.findByText(/^hall: files are read better now/);
+    const notice = await screen.findByText(/^hall: files are read differently now/);
     const told = within(notice.parentElement!);
     expect(told.getByText('kept in feet; the file states meters')).toBeTruthy();
     expect(told.getByText('40 elements when it was taken, 1 now')).toBeTruthy();
@@ -542,7 +542,7 @@ describe('Work', () => {
     story.say('drawing', { ...older.body, reading: 2, supersedes: older.id });
     show(story, <Work />);
     expect(await screen.findByRole('link', { name: 'hall.dxf' })).toBeTruthy();
-    expect(screen.queryByText(/files are read better now/)).toBeNull();
+    expect(screen.queryByText(/files are read differently now/)).toBeNull();
   });
 
   it('lists the drawings, and says when a package is from one that is no longer used', async () => {

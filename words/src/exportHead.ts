@@ -44,7 +44,11 @@ export function exportLines(
       unit,
     }),
     msg('exports.elevations', { heightDatum: about.heightDatum || msg('exports.datumNotNamed'), unit }),
-    about.scaleFactor === 1 ? msg('exports.onTheGround') : msg('exports.scaleFactor', { factor: about.scaleFactor }),
+    about.scaleFactor === null
+      ? msg('exports.scaleFactorNotKept')
+      : about.scaleFactor === 1
+        ? msg('exports.onTheGround')
+        : msg('exports.scaleFactor', { factor: about.scaleFactor }),
     msg('exports.written', { at: about.at, by: about.by }),
     ...(about.stations.length === 0 ? [msg('exports.noStation')] : []),
     ...about.stations.map(({ name, standing }) => msg('exports.station', { name, standing })),

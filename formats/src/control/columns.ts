@@ -86,6 +86,11 @@ export function readHeaderCell(text: string): HeaderCell {
   return { role, unit, letter: plain === 'x' || plain === 'y' ? plain : null, isStation: plain === 'station' };
 }
 
+const isFigure = (cell: string): boolean => /^[-+−]?[\d.,' ]*\d[\d.,' ]*$/.test(cell.trim());
+
+/** Whether a first row is one of headings: a row with two figures is a point already. */
+export const hasHeadings = (cells: readonly string[]): boolean => cells.filter(isFigure).length < 2;
+
 /** Whether a header uses X and Y, whose order differs between regions. */
 export const usesXY = (header: readonly string[]): boolean =>
   header.some((cell) => readHeaderCell(cell).letter !== null);

@@ -4,7 +4,7 @@ import type { LandXmlFault } from '../landXml/landXmlFault.ts';
 import { tableOf, type CellRow } from '../list/cells.ts';
 import { decimalOf, figureOf, type DecimalSign } from '../list/figures.ts';
 import { FILE_UNIT_OF, METRES_PER_FILE_UNIT, type FileUnit } from '../list/fileUnits.ts';
-import { COLUMN_ROLES, readHeaderCell, usesXY, type ColumnRole } from './columns.ts';
+import { COLUMN_ROLES, hasHeadings, readHeaderCell, usesXY, type ColumnRole } from './columns.ts';
 
 export type ControlKind = 'pin' | 'nail' | 'screw' | 'cross' | 'stake' | 'target' | 'benchmark' | 'other';
 export type ControlCondition = 'secure' | 'usable' | 'doubtful' | 'lost';
@@ -171,11 +171,9 @@ interface ColumnsFound {
   readonly hasHeader: boolean;
 }
 
-const isFigure = (cell: string): boolean => /^[-+−]?[\d.,' ]*\d[\d.,' ]*$/.test(cell.trim());
-
 /** What each column is: as a person says, or as the first line heads them. */
 function columnsOf(cells: readonly string[], options: ControlCsvOptions): Result<ColumnsFound, FileIssue> {
-  const isHeaded = cells.filter(isFigure).length < 2;
+  const isHeaded = hasHeadings(cells);
   const said = options.said?.columns ?? null;
   if (said) return saidColumns(said, isHeaded ? cells : null);
   return isHeaded ? readHeader(cells, options) : fail({ code: 'NO_HEADER', firstRow: cells.join(', ').slice(0, 80) });

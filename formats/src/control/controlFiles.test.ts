@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { readControlList } from './controlList.ts';
-import type { SiteAbout } from '../export/siteAbout.ts';
+import { ABOUT } from '../export/siteAboutExample.ts';
 import { CONDITIONS, KINDS } from './controlCsv.ts';
 import { controlCsv, controlLandXml, type WrittenMark } from './writeControl.ts';
 
@@ -65,19 +65,6 @@ describe('control points of a LandXML file', () => {
     ).toBe('UNKNOWN_UNIT');
   });
 });
-
-const ABOUT: SiteAbout = {
-  site: 'Quay & co',
-  coordinateSystem: 'Quay grid',
-  heightDatum: 'bolt at the gate',
-  unit: 'metre',
-  axes: 'EN',
-  scaleFactor: 0.9999,
-  at: '2031-05-06T08:00:00.000Z',
-  by: 'Rosa <Quint>',
-  stations: [{ name: 'S1', standing: 'accepted, K1, K2' }],
-  lines: ['Site: Quay & co', 'Station S1: accepted, K1, K2'],
-};
 
 describe('a control list written for others', () => {
   const coordinate = fc.double({ min: -1e6, max: 1e6, noNaN: true });

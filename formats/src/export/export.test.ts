@@ -10,10 +10,10 @@ import {
   siteDxf,
   siteGeoJson,
   siteLandXml,
-  type SiteAbout,
   type SitePoint,
   type SurveySetup,
 } from '../index.ts';
+import { ABOUT } from './siteAboutExample.ts';
 import { readRawGeoJson } from '../design/geoJson.ts';
 
 const POINT: SitePoint = {
@@ -45,19 +45,6 @@ const DESIGN = [
     ],
   },
 ] as const;
-const ABOUT: SiteAbout = {
-  site: 'Quay & co',
-  coordinateSystem: 'Quay grid',
-  heightDatum: 'bolt at the gate',
-  unit: 'metre',
-  axes: 'EN',
-  scaleFactor: 0.9999,
-  at: '2031-05-06T08:00:00.000Z',
-  by: 'Rosa <Quint>',
-  stations: [{ name: 'S1', standing: 'accepted, K1, K2' }],
-  lines: ['Site: Quay & co', 'Station S1: accepted, K1, K2'],
-};
-
 const SETUP: SurveySetup = {
   id: 'setup-1',
   name: 'S1',

@@ -10,8 +10,8 @@ export interface SiteAbout {
   readonly unit: LengthUnit;
   /** Which of the two coordinates comes first where both orders are possible. */
   readonly axes: 'EN' | 'NE';
-  /** Grid distance over horizontal distance. */
-  readonly scaleFactor: number;
+  /** Grid distance over horizontal distance; null where it was not kept. */
+  readonly scaleFactor: number | null;
   /** Instant of writing, ISO 8601. */
   readonly at: string;
   readonly by: string;

@@ -44,7 +44,7 @@ export const unitsElement = (unit: LengthUnit): string =>
 /** Units, coordinate system, the site, who wrote it and what it hangs on, as the schema has them in this order. */
 export const aboutElements = (about: SiteAbout): string[] => [
   `  <Units>${unitsElement(about.unit)}</Units>`,
-  `  <CoordinateSystem name="${xmlText(about.coordinateSystem)}" desc="${xmlText(`scale factor ${about.scaleFactor}`)}" horizontalCoordinateSystemName="${xmlText(about.coordinateSystem)}" verticalDatum="${xmlText(about.heightDatum)}"/>`,
+  `  <CoordinateSystem name="${xmlText(about.coordinateSystem)}" desc="${about.scaleFactor === null ? '' : `scale factor ${about.scaleFactor}`}" horizontalCoordinateSystemName="${xmlText(about.coordinateSystem)}" verticalDatum="${xmlText(about.heightDatum)}"/>`,
   `  <Project name="${xmlText(about.site)}" desc="${xmlText(about.lines.map(oneLine).join('; '))}"/>`,
   `  <Application name="Idle Marker"><Author createdBy="${xmlText(about.by)}" timeStamp="${about.at}"/></Application>`,
 ];

@@ -1,5 +1,5 @@
 /** How a list of points begins: enough for a person to see what each column is, whether it can be read or not. */
-import { readHeaderCell, type ColumnRole } from '../control/columns.ts';
+import { hasHeadings, readHeaderCell, type ColumnRole } from '../control/columns.ts';
 import { looksLikeXml } from '../control/controlLandXml.ts';
 import { decodedText } from '../text.ts';
 import { tableOf, type Separator } from './cells.ts';
@@ -25,8 +25,6 @@ const SAMPLES = 3;
 const MOST_COLUMNS = 60;
 const LONGEST_SAMPLE = 40;
 
-const isFigure = (cell: string): boolean => /^[-+−]?[\d.,' ]*\d[\d.,' ]*$/.test(cell.trim());
-
 /** Null for what is no table of text. */
 export function listHead(bytes: Uint8Array): ListHead | null {
   // Whole lines alone: half of a letter would be none.
@@ -36,7 +34,7 @@ export function listHead(bytes: Uint8Array): ListHead | null {
   const { rows, separator } = tableOf(text.value.text);
   const [first, ...rest] = rows.map(({ cells }) => cells.slice(0, MOST_COLUMNS));
   if (!first) return null;
-  const isHeaded = first.filter(isFigure).length < 2;
+  const isHeaded = hasHeadings(first);
   const body = (isHeaded ? rest : [first, ...rest]).slice(0, SAMPLES);
   const width = Math.max(first.length, ...body.map((cells) => cells.length));
   return {

@@ -11,7 +11,7 @@ export function sheetAbout(sheet: NumberedSheet): SiteAbout {
     heightDatum: sheet.heightDatum ?? '',
     unit: lengthUnit,
     axes: sheet.axes ?? 'EN',
-    scaleFactor: sheet.scaleFactor ?? 1,
+    scaleFactor: sheet.scaleFactor ?? null,
     at: sheet.issuedAt,
     by: sheet.issuedBy,
     stations: sheet.stations.map((station) => ({

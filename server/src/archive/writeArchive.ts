@@ -4,7 +4,6 @@
 import {
   ARCHIVE_FORMAT,
   ARCHIVE_VERSION,
-  digestOfBytes,
   FACTS,
   LONGEST_NAME,
   MANIFEST,
@@ -13,7 +12,7 @@ import {
 } from '@idle-marker/archive';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
-import { canonicalJson, quarantinedAmong, type Fact, type StoredFact } from '@idle-marker/contract';
+import { canonicalJson, digestOfBytes, quarantinedAmong, type Fact, type StoredFact } from '@idle-marker/contract';
 import { msg } from '@idle-marker/words';
 import { bytesOf, filesOf, type FileTable } from '../database/files.ts';
 import { sheetsForArchive } from '../database/sheets.ts';
@@ -53,7 +52,7 @@ export async function writeArchive(
     [SHEETS]: sheets.map((sheet) => `${canonicalJson(sheet)}\n`).join(''),
   };
   const files: Record<string, string> = Object.fromEntries(
-    Object.entries(texts).map(([name, text]) => [name, digestOfBytes(text)]),
+    Object.entries(texts).map(([name, text]) => [name, digestOfBytes(Buffer.from(text))]),
   );
   const beside: { readonly table: FileTable; readonly id: string; readonly path: string }[] = [];
   for (const { table, folder } of BESIDE)

@@ -4,9 +4,9 @@
  */
 import { zipSync, type Zippable } from 'fflate';
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { controlCsv } from '@idle-marker/formats';
+import { controlCsv, type SiteAbout } from '@idle-marker/formats';
 import { fileWord, SKETCH_OPTIONS } from '@idle-marker/paper';
-import { sheetAbout, sheetCsv, sheetPdf, sheetXlsx, sketchPdf, type Progress } from '@idle-marker/press';
+import { sheetCsv, sheetPdf, sheetXlsx, sketchPdf, type Progress } from '@idle-marker/press';
 import { controlListVersion, sitePaper, type NumberedSheet, type SiteState } from '@idle-marker/records';
 import { photoOf } from '../database/files.ts';
 
@@ -15,6 +15,8 @@ export interface SheetSource {
   readonly site: string;
   readonly state: SiteState;
   readonly notices: readonly string[];
+  /** What files say that are written of the site as it stands now. */
+  readonly about: SiteAbout;
 }
 
 const ENDING: Readonly<Record<string, string>> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp' };
@@ -23,7 +25,7 @@ const MOST_PHOTOS = 200;
 
 export async function handoverPackage(
   sheet: NumberedSheet,
-  { em, site, state, notices }: SheetSource,
+  { em, site, state, notices, about }: SheetSource,
   progress: Progress,
 ): Promise<Buffer> {
   const name = `cut-sheet-${sheet.number}-revision-${sheet.revision}`;
@@ -38,7 +40,7 @@ export async function handoverPackage(
     [`control-v${controlListVersion(state).version}.csv`]: text(
       controlCsv(
         state.control.map((mark) => mark.revision.body).filter((body) => used.has(body.name)),
-        sheetAbout(sheet),
+        about,
       ),
     ),
   };

@@ -2,7 +2,7 @@ import { Router } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { invalidAgainst, IssueSchema, type IssueRequest } from '@idle-marker/contract';
 import { sheetCsv, sheetPdf, sheetXlsx, type Progress } from '@idle-marker/press';
-import { sheetNotices, siteState, trustOf, type NumberedSheet } from '@idle-marker/records';
+import { exportedAbout, sheetNotices, siteState, trustOf, type NumberedSheet } from '@idle-marker/records';
 import { msg, sheetTroubleWords } from '@idle-marker/words';
 import { ProblemError } from '../http/problems.ts';
 import { sendPaper } from '../http/sendPaper.ts';
@@ -102,8 +102,11 @@ async function sourceOf(orm: MikroORM, site: string, sheet: string, now: Date): 
   const em = orm.em.fork();
   const state = siteState(await readAllFacts(em, site));
   const at = new Date(Math.max(now.getTime(), Date.parse(state.timeline.at(-1)!.at))).toISOString();
-  const notices = sheetNotices(state, trustOf(state, at))
+  const trust = trustOf(state, at);
+  const issued = state.timeline.find((fact) => fact.type === 'handover' && fact.body.sheet === sheet);
+  const about = exportedAbout(state, trust, { at, by: issued?.by ?? '' });
+  const notices = sheetNotices(state, trust)
     .filter((notice) => notice.sheet === sheet)
     .map((notice) => msg('answers.sinceThisSheetWasIssued', { sheetTrouble: sheetTroubleWords(notice.marks) }));
-  return { em, site, state, notices };
+  return { em, site, state, notices, about };
 }

@@ -1,6 +1,6 @@
 /** Messages of design. */
 export const design = {
-  readNowItGivesMore: '{name}: files are read better now. Read again, this one differs:',
+  readNowItGivesMore: '{name}: files are read differently now. Read again, this one gives:',
   keptInFileStates: 'kept in {kept}; the file states {stated}',
   elementsWereAreNow: '{before} elements when it was taken, {now} now',
   marksAtNothingAnyMore: 'no point or line of it any more at: {marks}',

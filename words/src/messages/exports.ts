@@ -8,6 +8,7 @@ export const exports = {
   datumNotNamed: 'datum not named',
   onTheGround: 'Scale factor: 1 (ground distances)',
   scaleFactor: 'Scale factor: {factor} (grid over ground)',
+  scaleFactorNotKept: 'Scale factor: not kept with this sheet',
   written: 'Written: {at} by {by}',
   station: 'Station {name}: {standing}',
   noStation: 'Station: none',
