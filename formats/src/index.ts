@@ -51,13 +51,13 @@ export {
   type SurveyRead,
   type SurveySetupRead,
 } from './landXml/landXmlSurvey.ts';
+export type { LayerLines } from './design/paintedLines.ts';
 export {
   OpenDrawing,
   type FoundPlace,
   type OpenAsked,
   type ComparedDrawings,
   type DrawingSummary,
-  type LayerLines,
   type SurfaceSummary,
   type Touched,
 } from './design/openDrawing.ts';

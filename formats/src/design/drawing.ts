@@ -110,7 +110,7 @@ export interface DrawnLayer {
 }
 
 /** On the site, in metres. */
-export interface Drawing extends Omit<RawDrawing, 'unit'> {
+export interface Drawing extends Omit<RawDrawing, 'unit' | 'listUnit'> {
   readonly unitFromFile: string | null;
   /** Closed rings of straight sides, largest first. */
   readonly outlines: readonly DrawnOutline[];
@@ -178,20 +178,27 @@ export function placeDrawing(raw: RawDrawing, { metresPerUnit, similarity }: Pla
       far.set(each.layer, (far.get(each.layer) ?? 0) + 1);
       return false;
     });
+  /** What lies as the file says is not copied: of a large drawing that would be as much again. */
+  const placed = <T>(list: readonly T[], place: (each: T) => T): readonly T[] =>
+    metresPerUnit === 1 && similarity === null ? list : list.map(place);
   const paths = near(
-    raw.paths.map((path) => ({
-      ...path,
-      corners: path.corners.map((corner) => ({ ...at(corner), z: height(corner.z), bulge: corner.bulge })),
+    placed(raw.paths, ({ layer, corners, closed }) => ({
+      layer,
+      closed,
+      corners: corners.map((corner) => {
+        const { e, n } = at(corner);
+        return { e, n, z: height(corner.z), bulge: corner.bulge };
+      }),
     })),
     ({ corners }) => corners,
   );
   const points = near(
-    raw.points.map((point) => ({ ...point, at: at(point.at), z: height(point.z) })),
+    placed(raw.points, (point) => ({ ...point, at: at(point.at), z: height(point.z) })),
     (point) => [point.at],
   );
   const scale = metresPerUnit * (similarity?.scale ?? 1);
   const circles = near(
-    raw.circles.map((circle) => ({
+    placed(raw.circles, (circle) => ({
       ...circle,
       centre: at(circle.centre),
       radius: circle.radius * scale,
@@ -200,20 +207,20 @@ export function placeDrawing(raw: RawDrawing, { metresPerUnit, similarity }: Pla
     ({ centre }) => [centre],
   );
   const texts = near(
-    raw.texts.map((text) => ({ ...text, at: at(text.at) })),
+    placed(raw.texts, (text) => ({ ...text, at: at(text.at) })),
     (text) => [text.at],
   );
   const surfaces = raw.surfaces.flatMap(({ layer, triangles: { places, faces } }): DrawnSurface[] => {
-    const placed = new Float64Array(places.length);
+    const lying = new Float64Array(places.length);
     for (let i = 0; i < places.length; i += 3) {
       const to = at({ e: places[i]!, n: places[i + 1]! });
       if (!isNear(to)) {
         far.set(layer, (far.get(layer) ?? 0) + 1);
         return [];
       }
-      placed.set([to.e, to.n, places[i + 2]! * metresPerUnit], i);
+      lying.set([to.e, to.n, places[i + 2]! * metresPerUnit], i);
     }
-    return [{ layer, triangles: { places: placed, faces } }];
+    return [{ layer, triangles: { places: lying, faces } }];
   });
   const alignments = raw.alignments
     .map((alignment) => placedAlignment(alignment, at, metresPerUnit, similarity?.scale ?? 1))
@@ -227,10 +234,10 @@ export function placeDrawing(raw: RawDrawing, { metresPerUnit, similarity }: Pla
   for (const { layer, corners, closed } of paths) {
     if (corners.some(({ bulge }) => bulge !== 0)) continue;
     const closesItself = corners.length > 3 && planDistance(corners[0]!, corners.at(-1)!) < CLOSES;
-    const ring = (closesItself ? corners.slice(0, -1) : corners).map(({ e, n, z }) => ({ e, n, z }));
+    const ring = closesItself ? corners.slice(0, -1) : corners;
     if ((closed || closesItself) && ring.length >= 3)
       outlines.push({ layer, corners: ring, area: Math.abs(signedArea(ring)) });
-    else ring.slice(1).forEach((to, i) => lines.push({ layer, from: ring[i]!, to }));
+    else for (let i = 1; i < ring.length; i++) lines.push({ layer, from: ring[i - 1]!, to: ring[i]! });
   }
   outlines.push(...joinedLines(lines));
   return {
@@ -272,21 +279,28 @@ export function usualExtent({
   circles,
   surfaces,
 }: Pick<Drawing, 'paths' | 'points' | 'circles' | 'surfaces'>): readonly [number, number, number, number] | null {
-  const places = [
-    ...paths.flatMap(({ corners }) => corners),
-    ...points.map(({ at }) => at),
-    ...circles.map(({ centre }) => centre),
-    ...surfaces.flatMap(cornersOf),
-  ];
-  if (places.length === 0) return null;
-  const span = (values: number[]): [number, number] => {
-    const sorted = values.sort((a, b) => a - b);
+  const boxes = surfaces.flatMap(cornersOf);
+  const corners = paths.reduce((sum, path) => sum + path.corners.length, 0);
+  const count = corners + points.length + circles.length + boxes.length;
+  if (count === 0) return null;
+  const [es, ns] = [new Float64Array(count), new Float64Array(count)];
+  let at = 0;
+  const add = ({ e, n }: PlanPoint) => {
+    es[at] = e;
+    ns[at++] = n;
+  };
+  for (const path of paths) path.corners.forEach(add);
+  for (const point of points) add(point.at);
+  for (const { centre } of circles) add(centre);
+  boxes.forEach(add);
+  const span = (values: Float64Array): [number, number] => {
+    const sorted = values.sort();
     const [low, high] = [sorted[Math.floor(sorted.length * 0.02)]!, sorted[Math.ceil(sorted.length * 0.98) - 1]!];
     const reach = Math.max(high - low, 1) * 2;
     return [sorted.find((value) => value >= low - reach)!, sorted.findLast((value) => value <= high + reach)!];
   };
-  const [e0, e1] = span(places.map(({ e }) => e));
-  const [n0, n1] = span(places.map(({ n }) => n));
+  const [e0, e1] = span(es);
+  const [n0, n1] = span(ns);
   return [e0, n0, e1, n1];
 }
 

@@ -209,7 +209,7 @@ describe('drawings', () => {
       similarity: { scale: 1, rotation: Math.PI / 2, shift: { e: 100, n: 200 } },
     });
     // Turned clockwise by a quarter: what ran east runs south.
-    expect(placed.lines[0]).toEqual({
+    expect(placed.lines[0]).toMatchObject({
       layer: 'A',
       from: { e: 100, n: 200, z: null },
       to: { e: expect.closeTo(100, 9), n: 199, z: null },

@@ -65,9 +65,9 @@ export function readRawDxf(text: string, onProgress: Progress = () => undefined)
   if (!groups.ok) return groups;
   const { elements, insUnits, blocks } = groups.value;
   const taking = new Taking(text, blocks);
-  for (let i = 0; i < elements.length; i += AT_A_TIME) {
-    for (const element of elements.slice(i, i + AT_A_TIME)) taking.take(element);
-    onProgress(Math.min(i + AT_A_TIME, elements.length), elements.length);
+  for (let i = 0; i < elements.length; i++) {
+    taking.take(elements.at(i));
+    if ((i + 1) % AT_A_TIME === 0 || i + 1 === elements.length) onProgress(i + 1, elements.length);
   }
   // Sheets beside the one that is open are kept as blocks.
   for (const [name, block] of blocks)
@@ -180,6 +180,8 @@ class Taking {
   readonly surfaces = new Map<string, GrowingSurface>();
   /** By what and layer. */
   readonly left = new Map<string, number>();
+  /** Layers as they are told, by what the file calls them: one word for all elements of a layer. */
+  readonly #layers = new Map<string, string>();
   readonly #text: string;
   readonly #blocks: ReadonlyMap<string, DxfBlock>;
   #taken = 0;
@@ -201,10 +203,18 @@ class Taking {
 
   take(element: DxfElement, within: Within = OUTSIDE): void {
     if (NOTHING.has(element.type)) return;
-    const own = withSigns(element.layer);
+    const own = this.#layerOf(element.layer);
     const layer = own === '0' && within.layer !== null ? within.layer : own;
     const why = this.#why(element, layer, within);
     if (why !== null) this.leave(why, layer);
+  }
+
+  #layerOf(written: string): string {
+    const known = this.#layers.get(written);
+    if (known !== undefined) return known;
+    const layer = withSigns(written);
+    this.#layers.set(written, layer);
+    return layer;
   }
 
   /** Null when it was taken; what it is called in the list of what was left out otherwise. */
@@ -213,7 +223,7 @@ class Taking {
     if (broken !== null) return `${type} with no group code on line ${broken}`;
     if (!whole) return `${type} without an end`;
     if (++this.#taken > MOST_ELEMENTS) return type;
-    const [record, ...parts] = dxfRecords(this.#text.slice(start, end));
+    const [record, ...parts] = dxfRecords(this.#text, start, end);
     if (within.depth === 0 && record.flags(67) === 1) return 'PAPER_SPACE';
     if (record.flags(60) === 1) return 'INVISIBLE';
     const from = planeOf(type, record);

@@ -80,14 +80,43 @@ export class DxfRecord {
 export const numberOf = (value: string | undefined): number =>
   value === undefined || value === '' ? NaN : Number(value);
 
-/** The element itself, and its parts in their order. */
-export function dxfRecords(text: string): readonly [DxfRecord, ...DxfRecord[]] {
+/**
+ * What a line says that a value follows it by; null where it is no whole number of at most four digits, as they all are:
+ * a reader that takes anything else for one may never come to an end.
+ */
+export function groupCode(text: string, from: number, to: number): number | null {
+  let [start, end] = [from, to];
+  while (start < end && text.charCodeAt(start) <= SPACE) start++;
+  while (end > start && text.charCodeAt(end - 1) <= SPACE) end--;
+  const isBelow = text[start] === '-';
+  if (isBelow) start++;
+  if (end === start || end - start > MOST_DIGITS) return null;
+  let code = 0;
+  for (let i = start; i < end; i++) {
+    const digit = text.charCodeAt(i) - NOUGHT;
+    if (digit < 0 || digit > 9) return null;
+    code = 10 * code + digit;
+  }
+  return isBelow ? -code : code;
+}
+
+const SPACE = 32;
+const NOUGHT = 48;
+const MOST_DIGITS = 4;
+
+/** The element itself, and its parts in their order; its groups stand in the text from `start` on. */
+export function dxfRecords(text: string, start: number, end: number): readonly [DxfRecord, ...DxfRecord[]] {
   const records: Group[][] = [];
-  const lines = text.split('\n');
-  for (let i = 0; i + 1 < lines.length; i += 2) {
-    const group = { code: Number(lines[i]), value: lines[i + 1]!.trim() };
-    if (group.code === 0 || records.length === 0) records.push([]);
-    records.at(-1)!.push(group);
+  let at = start;
+  while (at < end) {
+    const codeEnd = text.indexOf('\n', at);
+    if (codeEnd < 0 || codeEnd >= end) break;
+    const found = text.indexOf('\n', codeEnd + 1);
+    const valueEnd = found < 0 || found > end ? end : found;
+    const code = groupCode(text, at, codeEnd) ?? NaN;
+    if (code === 0 || records.length === 0) records.push([]);
+    records.at(-1)!.push({ code, value: text.slice(codeEnd + 1, valueEnd).trim() });
+    at = valueEnd + 1;
   }
   const [first = [], ...parts] = records;
   return [new DxfRecord(first), ...parts.map((groups) => new DxfRecord(groups))];

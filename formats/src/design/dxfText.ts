@@ -13,6 +13,9 @@ const doubleByte = (page: string, hex: string): string => {
   return new TextDecoder(encoding).decode(code > 255 ? Uint8Array.of(code >> 8, code & 255) : Uint8Array.of(code));
 };
 
+/** A part of a text keeps the whole of it in memory, which may be a whole file; this is a text by itself. */
+export const ownCopy = (part: string): string => ` ${part}`.slice(1);
+
 /** Signs that are written by a code, in names too. */
 export const withSigns = (text: string): string =>
   text
@@ -27,7 +30,7 @@ const withControls = (text: string): string =>
     .replace(/%%(\d{3})/g, (_, code: string) => String.fromCharCode(Number(code)));
 
 /** A line of text. */
-export const plainText = (text: string): string => withControls(withSigns(text)).trim();
+export const plainText = (text: string): string => ownCopy(withControls(withSigns(text)).trim());
 
 /** A text of several lines, without its formatting. */
 export function multilineText(text: string): string {

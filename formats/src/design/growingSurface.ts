@@ -71,7 +71,8 @@ function numberOf(key: string): number | null {
   return Number.isInteger(number) && number >= 0 && number < LARGEST_NUMBER && String(number) === key ? number : null;
 }
 
-function grown<A extends Float64Array | Uint32Array>(array: A, make: new (length: number) => A): A {
+/** The same numbers in twice the room. */
+export function grown<A extends Float64Array | Uint32Array>(array: A, make: new (length: number) => A): A {
   const larger = new make(array.length * 2);
   larger.set(array);
   return larger;

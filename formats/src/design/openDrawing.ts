@@ -1,19 +1,14 @@
 /** A drawing that is open: read, placed, and asked about. Runs in a worker, or where there are none on the spot. */
-import Flatbush from 'flatbush';
 import {
-  bulgedArc,
   type Corner,
   heightOn,
   METRES_PER_UNIT,
-  pathOf,
-  rimOf,
   snapAt,
   crossingTriangles,
   surfaceOf,
   type CrossingTriangles,
   type LengthUnit,
   type Metres,
-  type PathSide,
   type PlanPoint,
   type Result,
   type Similarity,
@@ -40,7 +35,9 @@ import {
 } from './drawing.ts';
 import { gridFromLines, type DrawnGrid } from './drawnGrid.ts';
 import type { Progress } from './dxf.ts';
+import { DrawnSides } from './drawnSides.ts';
 import { namedCorners } from './namedCorners.ts';
+import { paintedLines, type LayerLines } from './paintedLines.ts';
 import { readRawDrawing, type DrawingFormat } from './readDrawing.ts';
 
 export interface PlacedAs {
@@ -98,15 +95,6 @@ export interface SurfaceSummary {
   readonly crossing: CrossingTriangles | null;
 }
 
-/** Lines of a layer as they are painted: places in metres from `origin`, each run of them one line. */
-export interface LayerLines {
-  readonly layer: string;
-  readonly origin: PlanPoint;
-  readonly places: Float32Array;
-  /** Where each line begins in `places`, counted in places; one more at the end. */
-  readonly starts: Uint32Array;
-}
-
 /** What lies at a touch: an element to be taken whole. */
 export type Touched =
   | {
@@ -127,33 +115,24 @@ export interface ComparedDrawings {
   readonly places: readonly (PlanPoint | null)[];
 }
 
-interface Indexed {
-  readonly sides: readonly (PathSide & { readonly path: number })[];
-  readonly index: Flatbush | null;
-}
-
-/** Points of an arc when it is painted, by its angle. */
-const ARC_STEP = Math.PI / 16;
-const CIRCLE_STEPS = 48;
+/** The place itself first, then a millimetre to each side. */
+const AROUND = [0, -1, 1];
 const MOST_LISTED = 30;
 /** Grids have few lines; a layer with more is none, and looking would take long. */
 const MOST_GRID_LINES = 300;
 /** Sides that are looked at for one touch. */
 const MOST_NEAR = 40;
-/** A surface of more triangles is painted by its rim alone. */
-const MOST_PAINTED = 1000;
-/** Layers are painted in tiles of so many lines, so that what is out of view costs nothing. */
-const TILE_LINES = 1000;
-
 export class OpenDrawing {
-  readonly #raw: RawDrawing & { readonly format: DrawingFormat };
+  readonly #format: DrawingFormat;
+  readonly #listUnit: DrawingSummary['listUnit'];
   readonly #unit: DrawingUnit;
   readonly drawing: Drawing;
-  #indexed: Indexed | null = null;
+  #sides: DrawnSides | null = null;
   readonly #surfaces = new Map<string, Surface | null>();
 
   constructor(raw: RawDrawing & { readonly format: DrawingFormat }, { unit, similarity }: PlacedAs) {
-    this.#raw = raw;
+    this.#format = raw.format;
+    this.#listUnit = raw.listUnit ?? null;
     this.#unit = unit;
     this.drawing = placeDrawing(raw, { metresPerUnit: unit.metres, similarity });
   }
@@ -174,19 +153,22 @@ export class OpenDrawing {
 
   /** What stands at places: whether a point or a corner of the drawing does, to a millimetre, and its height. */
   found(places: readonly PlanPoint[]): FoundPlace[] {
+    const millimetres = (metres: Metres) => Math.round(metres * 1000);
     const key = (e: number, n: number) => `${e} ${n}`;
+    const keysOf = ({ e, n }: PlanPoint) =>
+      AROUND.flatMap((de) => AROUND.map((dn) => key(millimetres(e) + de, millimetres(n) + dn)));
+    // Only what is asked about is kept: a drawing has a million places, and few marks.
+    const asked = new Set(places.flatMap(keysOf));
     const heights = new Map<string, Metres | null>();
     const add = ({ e, n }: PlanPoint, z: Metres | null) => {
-      const at = key(Math.round(e * 1000), Math.round(n * 1000));
-      heights.set(at, heights.get(at) ?? z);
+      const at = key(millimetres(e), millimetres(n));
+      if (asked.has(at)) heights.set(at, heights.get(at) ?? z);
     };
     for (const { at, z } of this.drawing.points) add(at, z);
     for (const { corners } of this.drawing.paths) for (const corner of corners) add(corner, corner.z);
     for (const { centre, z } of this.drawing.circles) add(centre, z ?? null);
-    const around = [0, -1, 1];
-    return places.map(({ e, n }) => {
-      const [me, mn] = [Math.round(e * 1000), Math.round(n * 1000)];
-      const at = around.flatMap((de) => around.map((dn) => key(me + de, mn + dn))).find((each) => heights.has(each));
+    return places.map((place) => {
+      const at = keysOf(place).find((each) => heights.has(each));
       return at === undefined ? { isThere: false, z: null } : { isThere: true, z: heights.get(at) ?? null };
     });
   }
@@ -202,10 +184,10 @@ export class OpenDrawing {
       return grid?.ok ? [grid.value] : [];
     });
     return {
-      format: this.#raw.format,
+      format: this.#format,
       unitFromFile,
       unit: this.#unit,
-      listUnit: this.#raw.listUnit ?? null,
+      listUnit: this.#listUnit,
       layers,
       elements: layers.reduce((sum, { elements }) => sum + elements, 0),
       leftOut,
@@ -268,30 +250,11 @@ export class OpenDrawing {
   }
 
   layerLines(): LayerLines[] {
-    const { paths, circles, surfaces } = this.drawing;
-    const byLayer = new Map<string, PlanPoint[][]>();
-    const add = (layer: string, line: PlanPoint[]) => {
-      const list = byLayer.get(layer);
-      if (list) list.push(line);
-      else byLayer.set(layer, [line]);
-    };
-    for (const { layer, corners, closed } of paths) add(layer, paintedLine(corners, closed));
-    for (const { layer, centre, radius } of circles)
-      add(
-        layer,
-        Array.from({ length: CIRCLE_STEPS + 1 }, (_, i) => {
-          const angle = (2 * Math.PI * i) / CIRCLE_STEPS;
-          return { e: centre.e + radius * Math.cos(angle), n: centre.n + radius * Math.sin(angle) };
-        }),
-      );
-    for (const surface of surfaces) for (const line of surfaceLines(surface)) add(surface.layer, line);
-    return [...byLayer].flatMap(([layer, lines]) => {
-      // Neighbours in the file are near each other as a rule; sorting by place makes tiles of them.
-      const sorted = lines.length > TILE_LINES ? [...lines].sort((a, b) => a[0]!.e - b[0]!.e) : lines;
-      return Array.from({ length: Math.ceil(sorted.length / TILE_LINES) }, (_, i) =>
-        packed(layer, sorted.slice(i * TILE_LINES, (i + 1) * TILE_LINES)),
-      );
-    });
+    return paintedLines(this.drawing);
+  }
+
+  get #drawnSides(): DrawnSides {
+    return (this.#sides ??= new DrawnSides(this.drawing.paths));
   }
 
   snap(
@@ -301,14 +264,10 @@ export class OpenDrawing {
     wanted: readonly SnapKind[],
     hidden: readonly string[],
   ): Snap | null {
-    const { sides, index } = (this.#indexed ??= indexOf(this.drawing));
     const off = new Set(hidden);
     // Lines that would have to be carried on to meet lie a little farther away.
     const reach = wanted.includes('extension') ? radius * 8 : radius;
-    const near = (index?.search(point.e - reach, point.n - reach, point.e + reach, point.n + reach) ?? [])
-      .map((i) => sides[i]!)
-      .filter((side) => !off.has(this.drawing.paths[side.path]!.layer))
-      .slice(0, MOST_NEAR);
+    const near = this.#drawnSides.near(point, reach, MOST_NEAR, (layer) => !off.has(layer)).map(({ side }) => side);
     const isNear = (at: PlanPoint) => Math.abs(at.e - point.e) <= radius && Math.abs(at.n - point.n) <= radius;
     return snapAt(
       point,
@@ -330,7 +289,7 @@ export class OpenDrawing {
   }
 
   touched(point: PlanPoint, radius: Metres, hidden: readonly string[]): Touched | null {
-    const { paths, points, circles, texts } = this.drawing;
+    const { points, circles, texts } = this.drawing;
     const off = new Set(hidden);
     const spot = points.find(
       ({ at, layer }) => !off.has(layer) && Math.hypot(at.e - point.e, at.n - point.n) <= radius,
@@ -341,23 +300,20 @@ export class OpenDrawing {
         !off.has(each.layer) &&
         Math.abs(Math.hypot(each.centre.e - point.e, each.centre.n - point.n) - each.radius) <= radius,
     );
-    const { sides, index } = (this.#indexed ??= indexOf(this.drawing));
-    const candidates = (index?.search(point.e - radius, point.n - radius, point.e + radius, point.n + radius) ?? [])
-      .map((i) => sides[i]!)
-      .filter((side) => !off.has(paths[side.path]!.layer));
-    const nearest = candidates
-      .map((side) => ({
+    const nearest = this.#drawnSides
+      .near(point, radius, Infinity, (layer) => !off.has(layer))
+      .map(({ path, side }) => ({
+        path,
         side,
         at: snapAt(point, radius, { sides: [side], circles: [], points: [] }, null, new Set(['on'])),
       }))
-      .flatMap(({ side, at }) => (at ? [{ side, away: Math.hypot(at.e - point.e, at.n - point.n) }] : []))
+      .flatMap(({ path, side, at }) => (at ? [{ path, side, away: Math.hypot(at.e - point.e, at.n - point.n) }] : []))
       .sort((a, b) => a.away - b.away)[0];
     if (!nearest)
       return circle ? { kind: 'circle', layer: circle.layer, centre: circle.centre, radius: circle.radius } : null;
-    const path = paths[nearest.side.path]!;
+    const { path, side } = nearest;
     // A side of a ring that was drawn line by line means the ring.
-    const ring =
-      path.closed || path.corners.length > 2 ? null : this.#ringWith(nearest.side.from, nearest.side.to, path.layer);
+    const ring = path.closed || path.corners.length > 2 ? null : this.#ringWith(side.from, side.to, path.layer);
     const corners: readonly DrawnCorner[] = ring ?? path.corners;
     const names = namedCorners(corners, texts);
     return {
@@ -390,78 +346,4 @@ function surfaceSummary({ layer, triangles: { places, faces } }: DrawnSurface): 
     [low, high] = [Math.min(low, z), Math.max(high, z)];
   }
   return { name: layer, triangles: faces.length / 3, low, high };
-}
-
-/** The triangles of a surface, or of a large one its rim. */
-function surfaceLines({ triangles }: DrawnSurface): PlanPoint[][] {
-  const { places, faces } = triangles;
-  const at = (corner: number): PlanPoint => ({ e: places[3 * corner]!, n: places[3 * corner + 1]! });
-  if (faces.length / 3 <= MOST_PAINTED)
-    return Array.from({ length: faces.length / 3 }, (_, i) => [0, 1, 2, 0].map((k) => at(faces[3 * i + k]!)));
-  const rim = rimOf(triangles);
-  return Array.from({ length: rim.length / 2 }, (_, i) => [at(rim[2 * i]!), at(rim[2 * i + 1]!)]);
-}
-
-function paintedLine(corners: readonly DrawnCorner[], closed: boolean): PlanPoint[] {
-  const line: PlanPoint[] = [];
-  const count = closed ? corners.length : corners.length - 1;
-  for (let i = 0; i < count; i++) {
-    const [from, to] = [corners[i]!, corners[(i + 1) % corners.length]!];
-    line.push(from);
-    if (from.bulge !== 0) line.push(...arcPlaces(from, to, from.bulge));
-  }
-  line.push(closed ? corners[0]! : corners.at(-1)!);
-  return line;
-}
-
-/** Places on an arc between its ends, from its bulge. */
-function arcPlaces(from: PlanPoint, to: PlanPoint, bulge: number): PlanPoint[] {
-  const { centre, radius, start, angle: delta } = bulgedArc(from, to, bulge);
-  const steps = Math.max(2, Math.ceil(Math.abs(delta) / ARC_STEP));
-  return Array.from({ length: steps - 1 }, (_, i) => {
-    const angle = start + (delta * (i + 1)) / steps;
-    return { e: centre.e + radius * Math.cos(angle), n: centre.n + radius * Math.sin(angle) };
-  });
-}
-
-function packed(layer: string, lines: readonly (readonly PlanPoint[])[]): LayerLines {
-  const origin = { e: lines[0]![0]!.e, n: lines[0]![0]!.n };
-  const count = lines.reduce((sum, line) => sum + line.length, 0);
-  const places = new Float32Array(count * 2);
-  const starts = new Uint32Array(lines.length + 1);
-  let at = 0;
-  lines.forEach((line, i) => {
-    starts[i] = at;
-    for (const { e, n } of line) {
-      places[at * 2] = e - origin.e;
-      places[at * 2 + 1] = n - origin.n;
-      at++;
-    }
-  });
-  starts[lines.length] = at;
-  return { layer, origin, places, starts };
-}
-
-function indexOf({ paths }: Drawing): Indexed {
-  const sides = paths.flatMap((path, i) => {
-    const found = pathOf(
-      path.corners.map((corner, k) => ({ name: String(k), ...corner })),
-      path.closed,
-    );
-    return found.ok ? found.value.sides.map((side) => ({ ...side, path: i })) : [];
-  });
-  if (sides.length === 0) return { sides, index: null };
-  const index = new Flatbush(sides.length);
-  for (const { from, to, arc } of sides) {
-    if (arc)
-      index.add(
-        arc.centre.e - arc.radius,
-        arc.centre.n - arc.radius,
-        arc.centre.e + arc.radius,
-        arc.centre.n + arc.radius,
-      );
-    else index.add(Math.min(from.e, to.e), Math.min(from.n, to.n), Math.max(from.e, to.e), Math.max(from.n, to.n));
-  }
-  index.finish();
-  return { sides, index };
 }
