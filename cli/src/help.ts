@@ -66,6 +66,7 @@ Makes a paper from a site's archive ("-" is standard input), without a server.
                       sketch           --package NAME
                       control-card     --mark NAME
                       control-labels   --format FORMAT
+  --no-head           of a CSV: a bare table, without the lines that say what it is
   --format FORMAT     a4of24, a4of14, a4of8, letterOf30, letterOf10, roll24, roll36, roll62
 ${ARCHIVE_OPTIONS}
 Exit status: 0 written, 1 the archive can't be used or there is nothing to print, 2 wrong usage.

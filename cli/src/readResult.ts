@@ -88,7 +88,7 @@ export function drawingResult(bytes: Uint8Array, said: DrawingSaid): ReadOutcome
   }
   const unit = unitOf(raw.value, said.unit ?? null);
   if (unit === null) return refused('NO_UNIT_STATED', controlFileWords({ code: 'NO_UNIT_STATED' }));
-  const inMetres = raw.value.listUnit !== undefined;
+  const inMetres = raw.value.list !== undefined;
   const drawing = placeDrawing(raw.value, {
     metresPerUnit: inMetres ? 1 : METRES_PER_FILE_UNIT[unit.name],
     similarity: null,
@@ -104,7 +104,7 @@ interface Unit {
 
 /** What a person says wins over what the file states. */
 function unitOf(raw: RawDrawing, said: FileUnit | null): Unit | null {
-  if (raw.listUnit) return { name: raw.listUnit.unit, stated: raw.listUnit.isStated, isOverridden: false };
+  if (raw.list) return { name: raw.list.unit, stated: raw.list.isStated, isOverridden: false };
   const stated = raw.unit && fileUnitOf(raw.unit.metres);
   const assumed = raw.remarks?.includes('UNIT_ASSUMED') ? ('m' as const) : null;
   const name = said ?? stated ?? assumed;

@@ -67,6 +67,7 @@ const OPTIONS = {
   day: { type: 'string' },
   setup: { type: 'string' },
   mark: { type: 'string' },
+  'no-head': { type: 'boolean' },
 } as const;
 
 type Values = ReturnType<typeof argumentsOf<typeof OPTIONS>>['values'];
@@ -155,14 +156,14 @@ const MAKERS: Readonly<Record<Paper, Maker>> = {
     const notices = sheetNotices(site.state, site.trust)
       .filter((notice) => notice.sheet === id)
       .map((notice) => msg('answers.sinceThisSheetWasIssued', { sheetTrouble: sheetTroubleWords(notice.marks) }));
-    if (form === 'csv') return sheetCsv(sheet);
+    if (form === 'csv') return sheetCsv(sheet, { head: values['no-head'] !== true });
     return form === 'xlsx' ? sheetXlsx(sheet, notices) : sheetPdf(sheet, { notices });
   },
   'control-report': ({ state, at, by, timeZone }) => controlReportPdf(controlReport(state, at, by), timeZone),
-  'as-built': ({ state, trust, at, by, timeZone }, _values, _wanted, form) => {
+  'as-built': ({ state, trust, at, by, timeZone }, values, _wanted, form) => {
     const report = asBuiltReport(state, at, by);
     if (form === 'pdf') return asBuiltPdf(report, timeZone);
-    const { lines } = exportedAbout(state, trust, { at, by });
+    const lines = values['no-head'] ? [] : exportedAbout(state, trust, { at, by }).lines;
     return Promise.resolve(asBuiltCsv(report, timeZone, lines));
   },
   'field-book': made('day', (_site, { day }) => ({ day: day! })),

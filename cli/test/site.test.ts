@@ -169,6 +169,17 @@ describe('report', () => {
     expect(bytes.subarray(0, 8).toString()).toBe('%PDF-1.7');
   });
 
+  it('gives a table alone where lines that say what it is would be in the way', async () => {
+    const rows = async (...args: string[]) =>
+      (await run(['report', '--paper', 'as-built', '--form', 'csv', ...args, 'site.zip'])).bytes
+        .toString()
+        .replace('\uFEFF', '')
+        .split('\r\n');
+    const whole = await rows();
+    expect(whole[0]).toBe('# Site: Quay extension');
+    expect(await rows('--no-head')).toEqual(whole.filter((line) => !line.startsWith('# ')));
+  });
+
   it('says what has to be said for a paper, and which names there are', async () => {
     expect(await run(['report', '--paper', 'labels', 'site.zip'])).toMatchObject({
       status: 2,

@@ -9,6 +9,7 @@ export {
   type ListWarning,
   type FileIssue,
 } from './control/controlCsv.ts';
+export type { DecimalSign } from './list/figures.ts';
 export { listHead, type ListColumn, type ListHead } from './list/listHead.ts';
 export { COLUMN_ROLES, type ColumnRole } from './control/columns.ts';
 export { readControlBytes, readControlList } from './control/controlList.ts';

@@ -34,6 +34,9 @@ describe('what stands there', () => {
     expect(lines[1]).toMatch(/^# Coordinates: Ternhaven site grid/);
     const rows = lines.filter((line) => !/^\uFEFF?# /.test(line));
     expect(rows[0]).toMatch(/^.?Name,Code,East \(m\),North \(m\),Elevation \(m\),Compare with,dE \(m\)/);
+    expect((await ask('as-built.csv', { head: 'no' }).expect(200)).text.replace('\uFEFF', '').trim()).toBe(
+      rows.join('\r\n').replace('\uFEFF', ''),
+    );
     const bolts = rows.filter((row) => row.startsWith('GB.'));
     expect(bolts).toHaveLength(8);
     // The bolt that is bent is out of its class, and no other.

@@ -230,7 +230,7 @@ describe('a list from a file', () => {
     expect(await screen.findByText(/No headings\. The columns are:/)).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Import marks' }).hasAttribute('disabled')).toBe(true);
     await user.click(screen.getByRole('button', { name: 'P N E Z D' }));
-    expect(await screen.findByText(/Read with the northing first and a decimal point\./)).toBeTruthy();
+    expect(await screen.findByText('Read with the northing first.')).toBeTruthy();
     expect(screen.getByLabelText<HTMLSelectElement>('Column 2 is').value).toBe('n');
     // A role belongs to one column.
     await user.selectOptions(screen.getByLabelText('Column 2 is'), 'Easting');
@@ -239,10 +239,22 @@ describe('a list from a file', () => {
     expect(await screen.findByText(/Read with the easting first/)).toBeTruthy();
   });
 
+  it('shows how large it is and lies far off where its unit is another than the control’s', async () => {
+    const { user } = dialog(new Story().control());
+    await choose(user, 'Point,E,N\nA,4000.5,8000\nB,4021,8012.2\n');
+    expect(await screen.findByText('2 marks, 20.5 east–west by 12.2 north–south (m).')).toBeTruthy();
+    expect(screen.queryByText(/far from the control of this site/)).toBeNull();
+    await user.selectOptions(screen.getByLabelText('Unit of the coordinates'), 'feet');
+    expect(await screen.findByText(/far from the control of this site; read in meters, it would fit/)).toBeTruthy();
+  });
+
   it('shows its separator and letters, and its unit can be said to be another', async () => {
     const { user } = dialog();
     await choose(user, 'Point;E (ft);N (ft)\nA;100,5;200\nB;110,5;200\n');
     expect(await screen.findByText('Separated by semicolons; letters in Unicode.')).toBeTruthy();
+    // By the figures it is a comma; a person may know better.
+    const sign = screen.getByLabelText<HTMLSelectElement>('Decimal sign');
+    expect(sign.selectedOptions[0]!.textContent).toBe('comma, by the figures');
     const unit = screen.getByLabelText<HTMLSelectElement>('Unit of the coordinates');
     expect(unit.selectedOptions[0]!.textContent).toBe('feet, as the file states');
     await user.selectOptions(unit, 'meters');

@@ -6,6 +6,7 @@ import { EditPackage } from '../src/features/design/EditPackage.tsx';
 import { readList } from '../src/reading/lists.ts';
 import { askDrawing, cancelDrawings, drawingWorkerAge } from '../src/drawings/drawings.ts';
 import { DrawingDialog } from '../src/features/design/DrawingDialog.tsx';
+import { FileInput } from '../src/features/design/FileInput.tsx';
 import { Place as Work } from '../src/features/design/DesignPlace.tsx';
 import { asBuiltReport } from '@idle-marker/records';
 import { HALL } from '../../records/test/story.ts';
@@ -128,6 +129,48 @@ describe('taking a drawing', () => {
     await user.click(screen.getByRole('button', { name: 'Import drawing' }));
     await waitFor(() => expect(said()).toHaveLength(1));
     expect(said()[0]).toMatchObject({ body: { unit: { name: 'feet', metres: 0.3048 }, reading: 2 } });
+  });
+
+  it('of points whose columns nobody could tell is read when they are said, and kept with them', async () => {
+    const { user } = show(new Story().control(), <DrawingDialog drawing={null} sameFile={false} onClose={nothing} />);
+    const list = new TextEncoder().encode('spot;across;up\nA;100,5;200\nB;110,5;205\n');
+    await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(list, 'points.csv'));
+    const first = await screen.findByLabelText('Column spot is');
+    expect(screen.getByRole('button', { name: 'Import drawing' }).hasAttribute('disabled')).toBe(true);
+    await user.selectOptions(first, 'Name');
+    await user.selectOptions(screen.getByLabelText('Column across is'), 'Easting');
+    await user.selectOptions(screen.getByLabelText('Column up is'), 'Northing');
+    expect(await screen.findByText(/10\.0 by 5\.0 m/)).toBeTruthy();
+    await user.selectOptions(screen.getByLabelText('Decimal sign'), 'comma');
+    await user.click(await screen.findByRole('button', { name: 'Import drawing' }));
+    await waitFor(() => expect(said()).toHaveLength(1));
+    expect(said()[0]).toMatchObject({
+      body: { format: 'csv', listRead: { columns: ['name', 'e', 'n'], decimal: ',' } },
+    });
+  });
+
+  it('on the way to corners is shown before it is taken, and taken once', async () => {
+    const taken: string[] = [];
+    const { user } = show(
+      new Story().control(),
+      <FileInput label="A file of corners" onTaken={(fact) => taken.push(fact.body.name)} />,
+    );
+    await user.upload(screen.getByLabelText('A file of corners'), fileOf(ticketHall(), 'ticket-hall.dxf'));
+    expect(await screen.findByText(/elements on 4 layers, in meters/)).toBeTruthy();
+    expect(said()).toHaveLength(0);
+    await user.click(screen.getByRole('button', { name: 'Import drawing' }));
+    await waitFor(() => expect(taken).toEqual(['ticket-hall']));
+    await waitFor(() => expect(said()).toHaveLength(1));
+  });
+
+  it('on the way to corners is the drawing that it is already', async () => {
+    const story = new Story().control();
+    await keptDrawing(story, 'hall.dxf', ticketHall());
+    const taken: string[] = [];
+    const { user } = show(story, <FileInput label="A file" onTaken={(fact) => taken.push(fact.body.name)} />);
+    await user.upload(screen.getByLabelText('A file'), fileOf(ticketHall(), 'ticket-hall.dxf'));
+    await waitFor(() => expect(taken).toEqual(['hall']));
+    expect(said()).toHaveLength(0);
   });
 
   it('of points in a unit that somebody says is kept with it, and read so again', async () => {

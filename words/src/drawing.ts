@@ -3,7 +3,7 @@ import type { DrawingError, DrawingRemark, GridError, LeftOut } from '@idle-mark
 import { msg } from './message.ts';
 import { controlFileWords, listWarningWords } from './controlList.ts';
 import { landXmlFaultWords } from './landXml.ts';
-import { unitAbbreviationWords } from './vocabulary.ts';
+import { drawingUnitWords, unitAbbreviationWords } from './vocabulary.ts';
 
 /** Why a drawing or a grid in it can't be used. */
 type DrawingFault = DrawingError | GridError;
@@ -74,7 +74,7 @@ export function crossingWords(
 export function farOffWords(doubt: FarOff, unit: LengthUnit): string {
   switch (doubt.code) {
     case 'OTHER_UNIT':
-      return msg('drawing.itLiesFarFromTheControlOf', { unit: doubt.unit });
+      return msg('drawing.itLiesFarFromTheControlOf', { unit: drawingUnitWords(doubt.unit) });
     case 'AXES_EXCHANGED':
       return msg('drawing.itLiesFarFromTheControlOf2');
     case 'FAR':

@@ -55,6 +55,8 @@ const paper = <K extends keyof typeof PaperSchemas>(kind: K) =>
     gives: [PDF, LINES],
   }) as const;
 const report = ReportOptionsSchema.properties;
+/** Whether lines above the headings of a table say what it is; they do where nothing is said. */
+const head = { head: Type.Optional(Words('yes', 'no')) };
 
 export const OPERATIONS = {
   listSites: { method: 'get', path: '/sites', answer: SitesAnswer },
@@ -77,7 +79,12 @@ export const OPERATIONS = {
   },
   controlReport: { method: 'get', path: '/sites/{site}/control-report', query: report, gives: [PDF] },
   asBuiltPdf: { method: 'get', path: '/sites/{site}/as-built.pdf', query: report, gives: [PDF] },
-  asBuiltCsv: { method: 'get', path: '/sites/{site}/as-built.csv', query: report, gives: ['text/csv'] },
+  asBuiltCsv: {
+    method: 'get',
+    path: '/sites/{site}/as-built.csv',
+    query: { ...report, ...head },
+    gives: ['text/csv'],
+  },
   readImage: { method: 'get', path: '/sites/{site}/images/{id}', gives: ['image/*'] },
   keepImage: { method: 'put', path: '/sites/{site}/images/{id}', file: 'image/*', answer: KeptAnswer },
   readSource: { method: 'get', path: '/sites/{site}/sources/{id}', gives: ['application/octet-stream'] },
@@ -94,8 +101,7 @@ export const OPERATIONS = {
   sheetCsv: {
     method: 'get',
     path: '/sites/{site}/sheets/{id}/csv',
-    // Whether lines above the headings say what it is; they do where nothing is said.
-    query: { head: Type.Optional(Words('yes', 'no')) },
+    query: head,
     gives: ['text/csv', LINES],
   },
   sheetXlsx: { method: 'get', path: '/sites/{site}/sheets/{id}/xlsx', gives: [WORKBOOK, LINES] },

@@ -35,8 +35,12 @@ const middleOf = ([w, s, e, n]: Extent): PlanPoint => ({ e: (w + e) / 2, n: (s +
 /** Of several at once; null of none. */
 export function extentOf(places: readonly PlanPoint[]): Extent | null {
   if (places.length === 0) return null;
-  const [e, n] = [places.map((place) => place.e), places.map((place) => place.n)];
-  return [Math.min(...e), Math.min(...n), Math.max(...e), Math.max(...n)];
+  let [west, south, east, north] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const { e, n } of places) {
+    [west, east] = [Math.min(west, e), Math.max(east, e)];
+    [south, north] = [Math.min(south, n), Math.max(north, n)];
+  }
+  return [west, south, east, north];
 }
 
 /**

@@ -11,6 +11,7 @@ import {
   type Triangles,
 } from '@idle-marker/core';
 import type { ReadAlignment } from '../landXml/landXmlDesign.ts';
+import type { DecimalSign } from '../list/figures.ts';
 import type { FileUnit } from '../list/fileUnits.ts';
 import type { FileIssue, ListWarning } from '../control/controlCsv.ts';
 import { placedAlignment } from '../landXml/placedAlignment.ts';
@@ -70,6 +71,17 @@ export interface DrawingUnit {
   readonly metres: Metres;
 }
 
+/** How a list of points was read. */
+export interface ReadList {
+  readonly unit: FileUnit;
+  /** The list says its unit itself. */
+  readonly isStated: boolean;
+  readonly order: 'EN' | 'NE';
+  readonly decimal: DecimalSign;
+  /** Its headings say X and Y, which may be either. */
+  readonly usesXY: boolean;
+}
+
 /** What was assumed of a file; `UNIT_ASSUMED`: no coordinate system, and figures that can be no degrees. */
 export type DrawingRemark = 'UNIT_ASSUMED' | ListWarning;
 
@@ -77,8 +89,8 @@ export type DrawingRemark = 'UNIT_ASSUMED' | ListWarning;
 export interface RawDrawing {
   /** As the file says; null when it says nothing and it must be asked. */
   readonly unit: DrawingUnit | null;
-  /** Of a list of points, whose figures come in metres: the unit they were written in, and whether the list says it. */
-  readonly listUnit?: { readonly unit: FileUnit; readonly isStated: boolean };
+  /** Of a list of points, whose figures come in metres. */
+  readonly list?: ReadList;
   readonly paths: readonly DrawnPath[];
   readonly points: readonly DrawnPoint[];
   readonly circles: readonly DrawnCircle[];
@@ -110,7 +122,7 @@ export interface DrawnLayer {
 }
 
 /** On the site, in metres. */
-export interface Drawing extends Omit<RawDrawing, 'unit' | 'listUnit'> {
+export interface Drawing extends Omit<RawDrawing, 'unit' | 'list'> {
   readonly unitFromFile: string | null;
   /** Closed rings of straight sides, largest first. */
   readonly outlines: readonly DrawnOutline[];

@@ -17,7 +17,6 @@ import {
   type Surface,
 } from '@idle-marker/core';
 import type { ReadAlignment } from '../landXml/landXmlDesign.ts';
-import type { FileUnit } from '../list/fileUnits.ts';
 import type { LandXmlWarning } from '../landXml/landXmlFault.ts';
 import { compareDrawings, type MovedCorner } from './compareDrawings.ts';
 import {
@@ -32,13 +31,14 @@ import {
   type DrawnSurface,
   type LeftOut,
   type RawDrawing,
+  type ReadList,
 } from './drawing.ts';
 import { gridFromLines, type DrawnGrid } from './drawnGrid.ts';
 import type { Progress } from './dxf.ts';
 import { DrawnSides } from './drawnSides.ts';
 import { namedCorners } from './namedCorners.ts';
 import { paintedLines, type LayerLines } from './paintedLines.ts';
-import { readRawDrawing, type DrawingFormat } from './readDrawing.ts';
+import { readRawDrawing, type DrawingFormat, type DrawingSaid } from './readDrawing.ts';
 
 export interface PlacedAs {
   readonly unit: DrawingUnit;
@@ -54,7 +54,7 @@ export interface OpenAsked {
   /** Where the file says nothing. */
   readonly usual?: DrawingUnit | null;
   /** Of a list of points, as a person says. */
-  readonly listUnit?: FileUnit | null;
+  readonly list?: DrawingSaid;
   readonly similarity: Similarity | null;
 }
 
@@ -69,8 +69,8 @@ export interface DrawingSummary {
   /** Null when the file does not say and it has to be asked. */
   readonly unitFromFile: string | null;
   readonly unit: DrawingUnit;
-  /** Of a list of points: the unit that its figures were read in, and whether it says it. */
-  readonly listUnit: { readonly unit: FileUnit; readonly isStated: boolean } | null;
+  /** Of a list of points. */
+  readonly list: ReadList | null;
   readonly layers: readonly DrawnLayer[];
   readonly elements: number;
   readonly leftOut: readonly LeftOut[];
@@ -124,7 +124,7 @@ const MOST_GRID_LINES = 300;
 const MOST_NEAR = 40;
 export class OpenDrawing {
   readonly #format: DrawingFormat;
-  readonly #listUnit: DrawingSummary['listUnit'];
+  readonly #list: ReadList | null;
   readonly #unit: DrawingUnit;
   readonly drawing: Drawing;
   #sides: DrawnSides | null = null;
@@ -132,7 +132,7 @@ export class OpenDrawing {
 
   constructor(raw: RawDrawing & { readonly format: DrawingFormat }, { unit, similarity }: PlacedAs) {
     this.#format = raw.format;
-    this.#listUnit = raw.listUnit ?? null;
+    this.#list = raw.list ?? null;
     this.#unit = unit;
     this.drawing = placeDrawing(raw, { metresPerUnit: unit.metres, similarity });
   }
@@ -140,13 +140,13 @@ export class OpenDrawing {
   /** What a person says goes before what the file says; metres where nobody says anything. */
   static read(
     bytes: Uint8Array,
-    { siteUnit, unit = null, usual = null, listUnit = null, similarity }: OpenAsked,
+    { siteUnit, unit = null, usual = null, list, similarity }: OpenAsked,
     onProgress?: Progress,
   ): Result<OpenDrawing, DrawingError> {
-    const raw = readRawDrawing(bytes, siteUnit, onProgress, { unit: listUnit });
+    const raw = readRawDrawing(bytes, siteUnit, onProgress, list);
     if (!raw.ok) return raw;
     // Lists come in metres already.
-    const said = raw.value.listUnit ? null : unit;
+    const said = raw.value.list ? null : unit;
     const taken = said ?? raw.value.unit ?? usual ?? { name: 'metres', metres: METRES_PER_UNIT.metre };
     return { ok: true, value: new OpenDrawing(raw.value, { unit: taken, similarity }) };
   }
@@ -187,7 +187,7 @@ export class OpenDrawing {
       format: this.#format,
       unitFromFile,
       unit: this.#unit,
-      listUnit: this.#listUnit,
+      list: this.#list,
       layers,
       elements: layers.reduce((sum, { elements }) => sum + elements, 0),
       leftOut,

@@ -109,7 +109,13 @@ function readPoints(bytes: Uint8Array, unit: LengthUnit | null, said: DrawingSai
   // Rows come in metres already.
   return ok({
     unit: { name: 'metres', metres: 1 },
-    listUnit: { unit: list.value.unit, isStated: list.value.unitFromFile },
+    list: {
+      unit: list.value.unit,
+      isStated: list.value.unitFromFile,
+      order: list.value.order,
+      decimal: list.value.decimal,
+      usesXY: list.value.usesXY,
+    },
     ...(list.value.warnings.length > 0 ? { remarks: list.value.warnings } : {}),
     paths: [],
     points: good.map((row) => ({

@@ -6,7 +6,7 @@ import { msg, LENGTH_DECIMALS, sheetClock, standingWords, unitAbbreviationWords 
 /**
  * What was measured, a row each, figures in the site's unit; differences are measured less design.
  *
- * @param lines stand above the headings and say what it is
+ * @param lines stand above the headings and say what it is; none for a bare table
  */
 export function asBuiltCsv(report: AsBuiltReport, timeZone: string, lines: readonly string[]): string {
   const unit = unitAbbreviationWords()[report.lengthUnit];

@@ -13,7 +13,8 @@ export function asBuiltRoutes(orm: MikroORM): Router {
   const report = async (
     request: Request,
   ): Promise<{ report: AsBuiltReport; timeZone: string; lines: readonly string[] }> => {
-    const { at, by, timeZone } = reportOptions(request.query);
+    const { head: _, ...options } = request.query;
+    const { at, by, timeZone } = reportOptions(options);
     const facts = await readAllFacts(orm.em.fork(), uuidOf(request, 'site'));
     if (!facts.some((fact) => fact.type === 'site'))
       throw new ProblemError('NOT_FOUND', msg('answers.thereIsNoSuchSite'));
@@ -28,8 +29,9 @@ export function asBuiltRoutes(orm: MikroORM): Router {
   });
   router.get('/sites/:site/as-built.csv', async (request, response) => {
     const asked = await report(request);
+    const lines = request.query['head'] === 'no' ? [] : asked.lines;
     response.setHeader('Content-Disposition', 'attachment; filename="as-built.csv"');
-    response.type('text/csv; charset=utf-8').send(asBuiltCsv(asked.report, asked.timeZone, asked.lines));
+    response.type('text/csv; charset=utf-8').send(asBuiltCsv(asked.report, asked.timeZone, lines));
   });
   return router;
 }

@@ -3,12 +3,15 @@ import type { Metres, PlanPoint, Snap, SnapKind } from '@idle-marker/core';
 import { digestOfBytes } from '@idle-marker/contract';
 import {
   type DrawingError,
+  drawingFormatOf,
+  listHead,
   OpenDrawing,
   type FoundPlace,
   type OpenAsked,
   type ComparedDrawings,
   type DrawingSummary,
   type LayerLines,
+  type ListHead,
   type Touched,
 } from '@idle-marker/formats';
 
@@ -20,8 +23,14 @@ interface Questions {
       readonly bytes: Uint8Array;
     } & OpenAsked;
     answer:
-      | { readonly ok: true; readonly value: DrawingSummary; readonly digest: string }
-      | { readonly ok: false; readonly error: DrawingError };
+      | {
+          readonly ok: true;
+          readonly value: DrawingSummary;
+          readonly digest: string;
+          /** How a list of points begins; null for any other drawing. */
+          readonly head: ListHead | null;
+        }
+      | { readonly ok: false; readonly error: DrawingError; readonly head: ListHead | null };
   };
   close: { ask: { readonly key: string }; answer: null };
   lines: { ask: { readonly key: string }; answer: LayerLines[] };
@@ -89,9 +98,13 @@ export function answerDrawing(asked: DrawingAsk, tell: Tell): void {
     const { siteUnit } = as;
     const read = OpenDrawing.read(bytes, as, (done, total) => tell({ id, progress: { done, total } }));
     if (read.ok) open.set(key, read.value);
+    const format = drawingFormatOf(bytes);
+    const head = format.ok && format.value === 'csv' ? listHead(bytes) : null;
     tell({
       id,
-      answer: read.ok ? { ok: true, value: read.value.summary(siteUnit), digest: digestOfBytes(bytes) } : read,
+      answer: read.ok
+        ? { ok: true, value: read.value.summary(siteUnit), digest: digestOfBytes(bytes), head }
+        : { ...read, head },
     });
     return;
   }

@@ -10,6 +10,7 @@ import { useSite } from '../site/SiteContext.tsx';
 import { askDrawing, drawingWorkerAge } from './drawings.ts';
 
 import { tilesOf } from './tiles.ts';
+import { listSaidOf } from './useTakeFile.ts';
 
 type DrawingFact = Fact<'drawing'>;
 
@@ -65,10 +66,10 @@ export async function openRevision(
   const failed = (trouble: string) => tell(fact.id, { status: 'failed', trouble });
   const bytes = await sourceBytes(site, fact.body.file);
   if (!bytes) return failed(msg('drawings.itsFileIsNeitherInThisBrowser'));
-  const { unit, placing, listUnit = null } = fact.body;
+  const { unit, placing } = fact.body;
   const opened = await askDrawing(
     'open',
-    { key: fact.id, bytes, siteUnit, unit, listUnit, similarity: similarityOf(placing) },
+    { key: fact.id, bytes, siteUnit, unit, list: listSaidOf(fact.body), similarity: similarityOf(placing) },
     (done, total) => tell(fact.id, { status: 'reading', share: done / total }),
   );
   if (opened && !opened.ok) return failed(drawingWords(opened.error));

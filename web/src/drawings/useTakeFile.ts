@@ -4,16 +4,22 @@ import type { Similarity } from '@idle-marker/core';
 import { LARGEST_DRAWING_BYTES, type Fact, type FactBody } from '@idle-marker/contract';
 import { alikeName } from '@idle-marker/records';
 import { msg, drawingWords } from '@idle-marker/words';
-import { DRAWING_READING, type DrawingUnit, type DrawingSummary, type FileUnit } from '@idle-marker/formats';
+import {
+  DRAWING_READING,
+  type DrawingSaid,
+  type DrawingSummary,
+  type DrawingUnit,
+  type ListHead,
+} from '@idle-marker/formats';
 import { keepBeside } from '../data/beside.ts';
 import { newId } from '../data/uuid.ts';
 import { useSite } from '../site/SiteContext.tsx';
 import { askDrawing, cancelDrawings } from './drawings.ts';
 
-/** What a person says of the unit: of a drawing, or of a list of points; null where nobody did. */
-export interface UnitSaid {
+/** What a person says of a file: the unit of a drawing, null where nobody did; how a list of points is read. */
+export interface FileSaid {
   readonly unit: DrawingUnit | null;
-  readonly listUnit: FileUnit | null;
+  readonly list: DrawingSaid;
 }
 
 /** A file that was read and is not kept yet. It is open under `key`. */
@@ -23,7 +29,18 @@ export interface ReadFile {
   readonly digest: string;
   readonly key: string;
   readonly summary: DrawingSummary;
-  readonly said: UnitSaid;
+  /** How a list of points begins; null for any other drawing. */
+  readonly head: ListHead | null;
+  readonly said: FileSaid;
+}
+
+/** A list of points that could not be read as it stands, and may be when it is said how. */
+export interface UnreadList {
+  readonly fileName: string;
+  readonly bytes: Uint8Array;
+  readonly key: string;
+  readonly head: ListHead;
+  readonly said: FileSaid;
 }
 
 /** A drawing that is kept and not said yet. */
@@ -37,10 +54,11 @@ export interface TakeFile {
   /** What is being read, and how far. */
   readonly reading: { readonly fileName: string; readonly share: number } | null;
   readonly fault: string | null;
+  readonly unread: UnreadList | null;
   /** `usual`: the unit where the file says none. */
   read(file: File, usual?: DrawingUnit | null): Promise<ReadFile | null>;
-  /** Places a file anew that was read already: in a unit that is said, whatever it says itself. */
-  place(read: ReadFile, said: UnitSaid, similarity: Similarity | null): Promise<ReadFile>;
+  /** Places a file anew that was read already: as it is said, whatever it says itself. Null when it can't be read so. */
+  place(read: ReadFile | UnreadList, said: FileSaid, similarity: Similarity | null): Promise<ReadFile | null>;
   cancel(): void;
   /** Keeps its bytes in this browser, and gives what is to be said of it. */
   keep(
@@ -54,16 +72,38 @@ export interface TakeFile {
   ): KeptFile;
 }
 
-const placeText = ({ unit, listUnit }: UnitSaid, similarity: Similarity | null): string =>
-  JSON.stringify([unit?.metres, listUnit, similarity]);
+const placeText = ({ unit, list }: FileSaid, similarity: Similarity | null): string =>
+  JSON.stringify([unit?.metres, list, similarity]);
 
-const NOBODY_SAID: UnitSaid = { unit: null, listUnit: null };
+const NOBODY_SAID: FileSaid = { unit: null, list: {} };
+
+/** A list has a name and two coordinates at least; what has fewer columns is none. */
+const LEAST_COLUMNS = 3;
+
+/** What was said of a list beside its unit, as it is kept; nothing where nothing was. */
+function listReadOf({ decimal, columns, order }: DrawingSaid): Pick<FactBody<'drawing'>, 'listRead'> {
+  if (!decimal && !columns && !order) return {};
+  return {
+    listRead: {
+      ...(decimal ? { decimal } : {}),
+      ...(columns ? { columns: [...columns] } : {}),
+      ...(order ? { order } : {}),
+    },
+  };
+}
+
+/** How a kept list was said to be read. */
+export const listSaidOf = ({ listUnit, listRead }: FactBody<'drawing'>): DrawingSaid => ({
+  unit: listUnit ?? null,
+  ...listRead,
+});
 
 export function useTakeFile(): TakeFile {
   const { id, state } = useSite();
   const siteUnit = state.settings.lengthUnit;
   const [reading, setReading] = useState<TakeFile['reading']>(null);
   const [fault, setFault] = useState<string | null>(null);
+  const [unread, setUnread] = useState<UnreadList | null>(null);
   /** How each file lies by now: asked to lie as it does, it is not read again. */
   const placed = useRef(new Map<string, string>());
 
@@ -72,11 +112,13 @@ export function useTakeFile(): TakeFile {
       key: string,
       fileName: string,
       bytes: Uint8Array,
-      said: UnitSaid & { readonly usual?: DrawingUnit | null },
+      said: FileSaid & { readonly usual?: DrawingUnit | null },
       similarity: Similarity | null,
     ): Promise<ReadFile | null> => {
+      const { unit, list } = said;
       setReading({ fileName, share: 0 });
       setFault(null);
+      setUnread(null);
       const opened = await askDrawing('open', { key, bytes, siteUnit, ...said, similarity }, (done, total) =>
         setReading({ fileName, share: done / total }),
       );
@@ -84,11 +126,14 @@ export function useTakeFile(): TakeFile {
       if (!opened) return null;
       if (!opened.ok) {
         setFault(`${fileName}: ${drawingWords(opened.error)}`);
+        const { head } = opened;
+        if (head && head.columns.length >= LEAST_COLUMNS)
+          setUnread({ fileName, bytes, key, head, said: { unit, list } });
         return null;
       }
       placed.current.set(key, placeText(said, similarity));
-      const { unit, listUnit } = said;
-      return { fileName, bytes, digest: opened.digest, key, summary: opened.value, said: { unit, listUnit } };
+      const { value: summary, digest, head } = opened;
+      return { fileName, bytes, digest, key, summary, head, said: { unit, list } };
     },
     [siteUnit],
   );
@@ -96,6 +141,7 @@ export function useTakeFile(): TakeFile {
   const read = useCallback<TakeFile['read']>(
     async (file, usual = null) => {
       setFault(null);
+      setUnread(null);
       if (file.size > LARGEST_DRAWING_BYTES) {
         setFault(
           msg('drawings.isOverMbTakeOutWhatIs', {
@@ -113,9 +159,9 @@ export function useTakeFile(): TakeFile {
 
   const place = useCallback<TakeFile['place']>(
     async (one, said, similarity) =>
-      (placed.current.get(one.key) === placeText(said, similarity)
+      'summary' in one && placed.current.get(one.key) === placeText(said, similarity)
         ? one
-        : await open(one.key, one.fileName, one.bytes, said, similarity)) ?? one,
+        : open(one.key, one.fileName, one.bytes, said, similarity),
     [open],
   );
 
@@ -134,7 +180,8 @@ export function useTakeFile(): TakeFile {
         placing,
         hidden: [...hidden],
         elements: summary.elements,
-        ...(said.listUnit ? { listUnit: said.listUnit } : {}),
+        ...(said.list.unit ? { listUnit: said.list.unit } : {}),
+        ...listReadOf(said.list),
         reading: DRAWING_READING,
         retired: false,
         supersedes: replaces?.id ?? null,
@@ -145,7 +192,7 @@ export function useTakeFile(): TakeFile {
     },
     [id],
   );
-  return { reading, fault, read, place, keep, cancel: cancelDrawings };
+  return { reading, fault, unread, read, place, keep, cancel: cancelDrawings };
 }
 
 /** A name for a drawing from its file's, free of those there are. */

@@ -38,6 +38,7 @@ export const design = {
     'No longer found: {lost}. {lost2, plural, one {It stays} other {They stay}} where {lost2, plural, one {it was} other {they were}}: check the package yourself.',
   itCantBeBroughtAlong: 'Can’t be updated: {item}',
   bringAlong: 'Bring {name} along',
+  sayWhatItsColumnsAre: 'If it is a list of points, choose what each column is.',
   fromAFileADxfDrawingLandxml: 'From a file: a DXF drawing, LandXML, GeoJSON, or points as CSV in order',
   inDrawing: 'In drawing {name}…',
   reading: 'Reading {name}…',

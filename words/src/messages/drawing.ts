@@ -21,9 +21,10 @@ export const drawing = {
   surfaceHasTrianglesThatLieOverOne:
     'Surface “{surface}” has {count} triangles that lie over one another, first {first} and {first2} of the file, at {place}: there it has two elevations, and either may be given. Ask who made it before elevations are taken from it.',
   itLiesFarFromTheControlOf:
-    'It is far from the control of this site; read in {unit}, it would fit. Which unit was it drawn in?',
+    'It is far from the control of this site; read in {unit}, it would fit. Which unit is it in?',
   itLiesFarFromTheControlOf2:
     'It is far from the control of this site; with east and north swapped it would fit. Ask who wrote the file.',
   itLiesFromTheControlOfThis:
-    'It lies {length} {unitAbbreviation} from the control of this site: are these its coordinates? One with its own is brought here by pairs of points.',
+    'It lies {length} {unitAbbreviation} from the control of this site: are these its coordinates?',
+  bringItByPairs: 'One with its own is brought here by pairs of points.',
 } as const;

@@ -100,6 +100,16 @@ export const DrawingBody = closed({
   elements: Type.Integer({ minimum: 0 }),
   /** Of a list of points: the unit that somebody said its coordinates are in, whatever its headings say. */
   listUnit: Type.Optional(Words('m', 'mm', 'cm', 'dm', 'km', 'in', 'ft', 'ftUS', 'yd')),
+  /** Of a list of points: what else somebody said of it, which goes before what it says. */
+  listRead: Type.Optional(
+    closed({
+      decimal: Type.Optional(Words('.', ',')),
+      /** What each column is; an empty word leaves it aside. */
+      columns: Type.Optional(Type.Array(Type.String({ maxLength: 20 }), { minItems: 1, maxItems: 200 })),
+      /** Easting or northing first, where its headings say X and Y. */
+      order: Type.Optional(Words('EN', 'NE')),
+    }),
+  ),
   /** With which reading of files it was taken; not on drawings of before readings were counted. */
   reading: Type.Optional(Type.Integer({ minimum: 1, maximum: 1000 })),
   retired: Type.Boolean(),

@@ -2,7 +2,7 @@ import { METRES_PER_FILE_UNIT, type FileUnit } from '@idle-marker/formats';
 import { fileUnitWords, msg } from '@idle-marker/words';
 import { Choice } from '../../ui/Field.tsx';
 import { SmallField } from '../../field/SmallField.tsx';
-import { ListColumns } from './ListColumns.tsx';
+import { ListColumns } from '../../field/ListColumns.tsx';
 import type { ImportControlModel } from './useImportControl.ts';
 
 const FILE_UNITS = Object.keys(METRES_PER_FILE_UNIT) as FileUnit[];
@@ -12,7 +12,7 @@ export function ControlColumns({ model }: { readonly model: ImportControlModel }
   const { xIsNorth, setXIsNorth, said, setSaid, sdH, setSdH, sdZ, setSdZ, list, head } = model;
   return (
     <>
-      {head && <ListColumns head={head} said={said} onSaid={setSaid} />}
+      {head && <ListColumns head={head} said={said} decimal={list?.decimal ?? null} onSaid={setSaid} />}
       {list && (
         <div className="mt-3 grid gap-3 sm:grid-cols-3">
           <Choice<FileUnit | ''>
@@ -47,10 +47,7 @@ export function ControlColumns({ model }: { readonly model: ImportControlModel }
             />
           )}
           <p className="self-end text-[14px] text-ink2">
-            {msg('control.readAs', {
-              order: list.order === 'NE' ? msg('control.northingFirst') : msg('control.eastingFirst'),
-              decimal: list.decimal === ',' ? msg('control.decimalComma') : msg('control.decimalPoint'),
-            })}
+            {list.order === 'NE' ? msg('control.northingFirst') : msg('control.eastingFirst')}
           </p>
         </div>
       )}

@@ -3,6 +3,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { toggled } from '../../ui/toggled.ts';
 import { ReadingOn } from '../../ui/ReadingOn.tsx';
+import { ListOnPlan } from './ListOnPlan.tsx';
 import { PreviewTable } from './PreviewTable.tsx';
 import { useImportControl } from './useImportControl.ts';
 import { ControlColumns } from './ControlColumns.tsx';
@@ -130,6 +131,11 @@ export function ImportControl({
           {mixed && (
             <p className="mt-2 border-l-4 border-ochre pl-3 font-medium">{listRemarkWords(mixed, units.lengthUnit)}</p>
           )}
+          <ListOnPlan
+            rows={rows}
+            unit={list.unit}
+            fitKey={JSON.stringify([picked?.key, list.unit, list.order, model.said])}
+          />
           <PreviewTable
             rows={rows}
             skipped={skipped}

@@ -88,9 +88,9 @@ export function Place() {
           sameFile={drawing.sameFile}
           file={drawing.file ?? null}
           onClose={() => setDrawing(null)}
-          onTaken={(name) => {
+          onTaken={(taken) => {
             setDrawing(null);
-            setTaken(name);
+            setTaken(taken.body.name);
           }}
         />
       )}

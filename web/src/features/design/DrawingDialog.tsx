@@ -3,19 +3,21 @@ import { Board } from '../../board/LazyBoard.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 
-import { AskUnit, ChooseFile, ReadingFile } from './FileInput.tsx';
+import { ListColumns } from '../../field/ListColumns.tsx';
+import { AskUnit, ChooseFile, ReadingFile } from './readFile.tsx';
 import { Compared } from './Compared.tsx';
 
 import { useDrawingDialog, type DrawingDialogProps } from './useDrawingDialog.ts';
 import { DrawingFields } from './DrawingFields.tsx';
 
 /** Takes a drawing, or a newer revision of one: unit, place, layers, and what it changes, before anything is kept. */
-export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: DrawingDialogProps) {
-  const model = useDrawingDialog({ drawing, sameFile, file, onClose, onTaken });
+export function DrawingDialog(props: DrawingDialogProps) {
+  const { drawing, sameFile, onClose } = props;
+  const model = useDrawingDialog(props);
   const {
     take,
     read,
-    sayUnit,
+    sayFile,
     hidden,
     tiles,
     compared,
@@ -59,7 +61,25 @@ export function DrawingDialog({ drawing, sameFile, file, onClose, onTaken }: Dra
         <ChooseFile label={msg('design.aDxfDrawingLandxmlGeojsonOrA')} onFile={(chosen) => void choose(chosen)} />
       )}
       <ReadingFile take={take} />
-      {read && needsUnit && <AskUnit read={read} onUnit={(unit) => void sayUnit({ unit, listUnit: null })} />}
+      {take.unread && (
+        <>
+          <p className="mt-2">{msg('design.sayWhatItsColumnsAre')}</p>
+          <ListColumns
+            head={take.unread.head}
+            said={take.unread.said.list}
+            onSaid={(list) => void sayFile({ unit: null, list: { ...take.unread?.said.list, ...list } })}
+          />
+        </>
+      )}
+      {read && needsUnit && <AskUnit read={read} onUnit={(unit) => void sayFile({ ...read.said, unit })} />}
+      {read?.head && (
+        <ListColumns
+          head={read.head}
+          said={read.said.list}
+          decimal={read.summary.list?.decimal ?? null}
+          onSaid={(list) => void sayFile({ unit: null, list: { ...read.said.list, ...list } })}
+        />
+      )}
       {(sameFile || (read && !needsUnit)) && (
         <div className="mt-3 grid gap-4 md:grid-cols-2">
           <DrawingFields model={model} drawing={drawing} sameFile={sameFile} />

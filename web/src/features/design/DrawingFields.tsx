@@ -23,7 +23,7 @@ export function DrawingFields({
   const {
     units,
     read,
-    sayUnit,
+    sayFile,
     name,
     setName,
     hidden,
@@ -74,7 +74,7 @@ export function DrawingFields({
           )}
         </p>
       )}
-      {read && <DrawingUnitField read={read} onUnit={(said) => void sayUnit(said)} />}
+      {read && <DrawingUnitField read={read} onSaid={(said) => void sayFile(said)} />}
       {read?.summary.remarks.map((remark) => (
         <p key={remark} className="mt-2 border-l-4 border-ochre pl-3 text-[14px] font-medium">
           {drawingRemarkWords(remark)}
@@ -91,7 +91,12 @@ export function DrawingFields({
           ))}
         </ul>
       )}
-      {doubt && <p className="mt-2 text-[14px] font-medium text-ochre">{farOffWords(doubt, units.lengthUnit)}</p>}
+      {doubt && (
+        <p className="mt-2 text-[14px] font-medium text-ochre">
+          {farOffWords(doubt, units.lengthUnit)}
+          {doubt.code === 'FAR' && ` ${msg('drawing.bringItByPairs')}`}
+        </p>
+      )}
       {read?.summary.surfaces.map(
         ({ name: surface, crossing }) =>
           crossing && (

@@ -1,35 +1,47 @@
 import { DRAWING_UNITS, METRES_PER_FILE_UNIT, type FileUnit } from '@idle-marker/formats';
 import { drawingUnitWords, fileUnitWords, msg } from '@idle-marker/words';
 import { Choice } from '../../ui/Field.tsx';
-import type { ReadFile, UnitSaid } from '../../drawings/useTakeFile.ts';
+import type { FileSaid, ReadFile } from '../../drawings/useTakeFile.ts';
 
 const FILE_UNITS = Object.keys(METRES_PER_FILE_UNIT) as FileUnit[];
 
 /** The unit that a file is read in: as it states, or as a person says instead. */
-export function DrawingUnitField({ read, onUnit }: { readonly read: ReadFile; onUnit(said: UnitSaid): void }) {
-  const { listUnit, unit, unitFromFile } = read.summary;
+export function DrawingUnitField({ read, onSaid }: { readonly read: ReadFile; onSaid(said: FileSaid): void }) {
+  const { list, unit, unitFromFile } = read.summary;
   const { said } = read;
-  if (listUnit)
+  if (list)
     return (
-      <Choice<FileUnit | ''>
-        className="mt-2"
-        label={msg('design.unitOfTheFile')}
-        value={said.listUnit ?? (listUnit.isStated ? '' : listUnit.unit)}
-        options={[
-          ...(listUnit.isStated
-            ? [
-                [
-                  '',
-                  said.listUnit
-                    ? msg('design.asTheFileStates')
-                    : msg('design.asTheFileStatesUnit', { unit: fileUnitWords()[listUnit.unit] }),
-                ] as const,
-              ]
-            : []),
-          ...FILE_UNITS.map((each) => [each, fileUnitWords()[each]] as const),
-        ]}
-        onChange={(each) => onUnit({ unit: null, listUnit: each === '' ? null : each })}
-      />
+      <div className="mt-2 grid gap-3 sm:grid-cols-2">
+        <Choice<FileUnit | ''>
+          label={msg('design.unitOfTheFile')}
+          value={said.list.unit ?? (list.isStated ? '' : list.unit)}
+          options={[
+            ...(list.isStated
+              ? [
+                  [
+                    '',
+                    said.list.unit
+                      ? msg('design.asTheFileStates')
+                      : msg('design.asTheFileStatesUnit', { unit: fileUnitWords()[list.unit] }),
+                  ] as const,
+                ]
+              : []),
+            ...FILE_UNITS.map((each) => [each, fileUnitWords()[each]] as const),
+          ]}
+          onChange={(each) => onSaid({ unit: null, list: { ...said.list, unit: each === '' ? null : each } })}
+        />
+        {list.usesXY && (
+          <Choice
+            label={msg('control.theHeaderSaysXAndY')}
+            value={list.order}
+            options={[
+              ['EN', msg('control.xIsTheEasting')],
+              ['NE', msg('control.xIsTheNorthing')],
+            ]}
+            onChange={(order) => onSaid({ unit: null, list: { ...said.list, order } })}
+          />
+        )}
+      </div>
     );
   const isOther = said.unit !== null && unitFromFile !== null && said.unit.name !== unitFromFile;
   return (
@@ -44,7 +56,7 @@ export function DrawingUnitField({ read, onUnit }: { readonly read: ReadFile; on
             : [['', msg('design.asTheFileStatesUnit', { unit: drawingUnitWords(unitFromFile) })] as const]),
           ...DRAWING_UNITS.map((each) => [each.name, drawingUnitWords(each.name)] as const),
         ]}
-        onChange={(name) => onUnit({ unit: DRAWING_UNITS.find((each) => each.name === name) ?? null, listUnit: null })}
+        onChange={(name) => onSaid({ ...said, unit: DRAWING_UNITS.find((each) => each.name === name) ?? null })}
       />
       {isOther && (
         <p className="mt-1 border-l-4 border-ochre pl-3 text-[14px] font-medium">

@@ -23,9 +23,9 @@ import { msg } from '@idle-marker/words';
 import { askDrawing } from '../../drawings/drawings.ts';
 import { tilesOf } from '../../drawings/tiles.ts';
 import { similarityOf, useDrawings } from '../../drawings/useDrawings.ts';
-import { nameFor, useTakeFile, type ReadFile, type UnitSaid } from '../../drawings/useTakeFile.ts';
+import { nameFor, useTakeFile, type ReadFile, type FileSaid } from '../../drawings/useTakeFile.ts';
 import { roadScene } from '../../board/roadScene.ts';
-import { joinScenes } from '../../board/scene.ts';
+import { joinScenes, type SceneSymbol } from '../../board/scene.ts';
 import { controlScene, outlineScene } from '../../board/siteScene.ts';
 import type { Underlay } from '../../board/underlay.ts';
 import type { Said } from '../../data/ledger.ts';
@@ -44,11 +44,22 @@ export interface DrawingDialogProps {
   /** Dropped on the page. */
   readonly file?: File | null | undefined;
   onClose(): void;
-  /** A new drawing was taken in. */
-  readonly onTaken?: ((name: string) => void) | undefined;
+  /** A new drawing was taken in; `key`: under which it is open. */
+  readonly onTaken?: ((drawing: Fact<'drawing'>, key: string) => void) | undefined;
+  /** A file that is a drawing of the site already is taken as that. */
+  readonly takesKnown?: boolean | undefined;
 }
 
 const MOVED_SHOWN = 200;
+/** Layers with more points are not painted point by point. */
+const MOST_POINTS_SHOWN = 2000;
+
+/** A point of the drawing on the plan. */
+interface DrawnSymbol {
+  readonly layer: string;
+  readonly at: PlanPoint;
+  readonly label: string;
+}
 
 const tenthMm = (metres: Metres): number => Math.round(metres * 1e4) / 10;
 
@@ -95,7 +106,8 @@ export function useDrawingDialog({
   file,
   onClose,
   onTaken,
-}: Pick<DrawingDialogProps, 'drawing' | 'sameFile' | 'file' | 'onClose' | 'onTaken'>) {
+  takesKnown = false,
+}: DrawingDialogProps) {
   const { state, say } = useSite();
   const units = useUnits();
   const take = useTakeFile();
@@ -107,6 +119,7 @@ export function useDrawingDialog({
   const [pairs, setPairs] = useState<readonly PairDraft[]>([]);
   const [heldScale, setHeldScale] = useState(true);
   const [tiles, setTiles] = useState<Underlay[]>([]);
+  const [points, setPoints] = useState<readonly DrawnSymbol[]>([]);
   const [compared, setCompared] = useState<ComparedDrawings | null>(null);
   /** Heights of the newer drawing's surfaces where packages need them, by surface and place. */
   const [heights, setHeights] = useState<ReadonlyMap<string, Metres | null>>(NO_HEIGHTS);
@@ -148,12 +161,18 @@ export function useDrawingDialog({
 
   const choose = async (chosen: File | undefined) => {
     setRead(null);
+    setPoints([]);
     setCompared(null);
     setUnitSaid(false);
     if (!chosen) return;
     // A revision is most likely drawn as the one before it was.
     const found = await take.read(chosen, drawing?.body.unit ?? null);
     if (!found) return;
+    const known = takesKnown ? state.drawings.find(({ body }) => body.digest === found.digest) : undefined;
+    if (known && onTaken) {
+      onTaken(known, known.id);
+      return;
+    }
     if (drawing && found.summary.unitFromFile === null) setUnitSaid(true);
     setRead(found);
     if (name === '') setName(nameFor(chosen.name, others));
@@ -164,16 +183,20 @@ export function useDrawingDialog({
     // oxlint-disable-next-line react/exhaustive-deps
   }, [file]);
 
-  /** In another unit than the file states, or than was said before. */
-  const sayUnit = async (said: UnitSaid) => {
-    if (!read) return;
-    setRead(await take.place(read, said, null));
-    setUnitSaid(true);
+  /** In another unit than the file states or than was said before; a list in another way. */
+  const sayFile = async (said: FileSaid) => {
+    const from = read ?? take.unread;
+    if (!from) return;
+    const again = await take.place(from, said, null);
+    setRead(again);
+    if (!again) return;
+    if (said.unit !== null) setUnitSaid(true);
+    if (name === '') setName(nameFor(again.fileName, others));
   };
 
   // The drawing as it would lie, and what it changes: read anew whenever its place changes.
   const older = useDrawings().find(({ fact }) => fact.id === drawing?.id)?.state ?? null;
-  const placed = JSON.stringify([read?.digest, usedUnit?.name, read?.summary.listUnit?.unit, similarity]);
+  const placed = JSON.stringify([read?.digest, usedUnit?.name, read?.said.list, similarity]);
   useEffect(() => {
     if (!read || !usedUnit) return;
     let gone = false;
@@ -181,12 +204,20 @@ export function useDrawingDialog({
       // The usual unit of a revision was nobody's word for this file, but it is what it is taken in.
       const said = {
         unit: read.summary.unitFromFile === null ? usedUnit : read.said.unit,
-        listUnit: read.said.listUnit,
+        list: read.said.list,
       };
       const again = await take.place(read, said, similarity);
+      if (!again) return;
       const found = await tilesOf((await askDrawing('lines', { key: again.key })) ?? []);
+      const shown: DrawnSymbol[] = [];
+      for (const { name: layer, elements } of again.summary.pointLayers) {
+        if (shown.length + elements > MOST_POINTS_SHOWN) continue;
+        const points = await askDrawing('points', { key: again.key, layer });
+        for (const { name: label, e, n } of points ?? []) shown.push({ layer, at: { e, n }, label });
+      }
       if (gone) return;
       setTiles([{ tiles: found, extent: again.summary.extent, ink: 'spruce' }]);
+      setPoints(shown);
       // What is compared with has to be read itself first; until it is, the comparison waits.
       if (!drawing || older?.status !== 'open') return;
       const corners = packagesFrom(state, drawing.body.drawing).flatMap((work) =>
@@ -278,8 +309,12 @@ export function useDrawingDialog({
     });
     // Whole or not at all: a drawing without the roads and packages that hang on it is neither the old design nor the
     // new one.
-    await say(kept, ...roadBodies(roads, units, kept).map((body): Said => ({ type: 'alignment', body })), ...packages);
-    if (drawing === null && onTaken) onTaken(name.trim());
+    const [said] = await say(
+      kept,
+      ...roadBodies(roads, units, kept).map((body): Said => ({ type: 'alignment', body })),
+      ...packages,
+    );
+    if (drawing === null && onTaken) onTaken(said as Fact<'drawing'>, read!.key);
     else onClose();
   };
   const retire = async () => {
@@ -294,8 +329,13 @@ export function useDrawingDialog({
         outlineScene(state.packages),
         controlScene(state.control, null),
         ...roads.flatMap(({ road, taken }) => (road && taken ? [roadScene(road, style, 'other')] : [])),
+        {
+          symbols: points.flatMap(({ layer, at, label }, i): SceneSymbol[] =>
+            hidden.has(layer) ? [] : [{ id: `point ${i}`, at, label, symbol: 'toSet', ink: 'spruce', pickable: false }],
+          ),
+        },
       ),
-    [state, roads, style],
+    [state, roads, style, points, hidden],
   );
   const fitTo = [
     ...tiles.flatMap(({ extent }) =>
@@ -314,7 +354,7 @@ export function useDrawingDialog({
     units,
     take,
     read,
-    sayUnit,
+    sayFile,
     name,
     setName,
     hidden,

@@ -13,7 +13,7 @@ interface PlainDrawing {
 }
 
 /** A drawing in its own coordinates, in metres, open beside the one that is placed. Null while it is read. */
-export function usePlainDrawing({ digest, bytes, summary, said: { listUnit } }: ReadFile): PlainDrawing | null {
+export function usePlainDrawing({ digest, bytes, summary, said: { list } }: ReadFile): PlainDrawing | null {
   const { lengthUnit } = useSite().state.settings;
   const [plain, setPlain] = useState<PlainDrawing | null>(null);
   const { unit } = summary;
@@ -21,7 +21,7 @@ export function usePlainDrawing({ digest, bytes, summary, said: { listUnit } }: 
     let gone = false;
     const key = msg('design.plain', { digest });
     const open = async () => {
-      const opened = await askDrawing('open', { key, bytes, siteUnit: lengthUnit, unit, listUnit, similarity: null });
+      const opened = await askDrawing('open', { key, bytes, siteUnit: lengthUnit, unit, list, similarity: null });
       if (!opened?.ok) return;
       const tiles = await tilesOf((await askDrawing('lines', { key })) ?? []);
       if (!gone) setPlain({ key, tiles, extent: opened.value.extent });
@@ -31,6 +31,6 @@ export function usePlainDrawing({ digest, bytes, summary, said: { listUnit } }: 
       gone = true;
       void askDrawing('close', { key });
     };
-  }, [digest, bytes, lengthUnit, unit, listUnit]);
+  }, [digest, bytes, lengthUnit, unit, list]);
   return plain;
 }

@@ -94,12 +94,7 @@ function BuiltBody({ model }: { readonly model: AsBuiltPlaceModel }) {
     shown,
     byFact,
   } = model;
-  const report = (kind: 'pdf' | 'csv') =>
-    addressOf(
-      kind === 'pdf' ? 'asBuiltPdf' : 'asBuiltCsv',
-      { site: id },
-      { at: now().toISOString(), by: who, timeZone: TIME_ZONE },
-    );
+  const asked = () => ({ at: now().toISOString(), by: who, timeZone: TIME_ZONE });
   const begun = groups.filter(({ bolts }) => bolts.some(({ difference }) => difference !== null));
   return (
     <>
@@ -162,11 +157,14 @@ function BuiltBody({ model }: { readonly model: AsBuiltPlaceModel }) {
               onChange={setFilter}
             />
             <span className="flex gap-4">
-              <a className={LINK} href={report('pdf')} download>
+              <a className={LINK} href={addressOf('asBuiltPdf', { site: id }, asked())} download>
                 {msg('structure.asPdf')}
               </a>
-              <a className={LINK} href={report('csv')} download>
+              <a className={LINK} href={addressOf('asBuiltCsv', { site: id }, { ...asked(), head: 'yes' })} download>
                 {msg('common.asCsv')}
+              </a>
+              <a className={LINK} href={addressOf('asBuiltCsv', { site: id }, { ...asked(), head: 'no' })} download>
+                {msg('handover.csvTableAlone')}
               </a>
             </span>
           </div>

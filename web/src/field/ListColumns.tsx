@@ -1,6 +1,7 @@
-import { COLUMN_ROLES, type ColumnRole, type ListHead, type ListSaid } from '@idle-marker/formats';
+import { COLUMN_ROLES, type ColumnRole, type DecimalSign, type ListHead, type ListSaid } from '@idle-marker/formats';
 import { columnRoleWords, msg, worded } from '@idle-marker/words';
-import { Button } from '../../ui/Button.tsx';
+import { Button } from '../ui/Button.tsx';
+import { Choice } from '../ui/Field.tsx';
 
 /** Orders in which lists without headings come. */
 const ORDERS: readonly (readonly [string, readonly ColumnRole[]])[] = [
@@ -20,14 +21,19 @@ const separatorWords = worded(
     }) as const,
 );
 
+const decimalWords = worded(() => ({ '.': msg('control.point'), ',': msg('control.comma') }) as const);
+
 /** What each column is, by its heading or by what stands in it; each to be said otherwise. */
 export function ListColumns({
   head,
   said,
+  decimal = null,
   onSaid,
 }: {
   readonly head: ListHead;
   readonly said: ListSaid;
+  /** The sign that was used; null where the list could not be read. */
+  readonly decimal?: DecimalSign | null;
   onSaid(said: ListSaid): void;
 }) {
   const words = columnRoleWords();
@@ -55,6 +61,22 @@ export function ListColumns({
           ))}
         </p>
       )}
+      <Choice<DecimalSign | ''>
+        className="mt-1 max-w-64"
+        label={msg('control.decimalSign')}
+        value={said.decimal ?? ''}
+        options={[
+          [
+            '',
+            decimal === null || said.decimal
+              ? msg('control.decimalByTheFigures')
+              : msg('control.decimalByTheFiguresIs', { sign: decimalWords()[decimal] }),
+          ],
+          ['.', decimalWords()['.']],
+          [',', decimalWords()[',']],
+        ]}
+        onChange={(sign) => onSaid({ ...said, decimal: sign === '' ? null : sign })}
+      />
       <div className="mt-1 overflow-x-auto">
         <table className="text-[14px]">
           <thead>
