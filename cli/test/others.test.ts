@@ -9,7 +9,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pointsCsv, siteDxf, siteGeoJson, siteLandXml, type SiteAbout, type SitePoint } from '@idle-marker/formats';
 import { sheetXlsx } from '@idle-marker/press';
-import type { NumberedSheet } from '@idle-marker/records';
+import { SHEET } from './sheet.ts';
 
 const PYTHON = '/usr/bin/python3';
 const isRequired = process.env['IDLE_OTHER_READERS'] === 'required';
@@ -128,58 +128,6 @@ print(json.dumps({
     expect(found.names[1]).toBe('Ž 2');
   });
 });
-
-const SHEET: NumberedSheet = {
-  site: 'Quay',
-  lengthUnit: 'metre',
-  axes: 'NE',
-  siteZero: null,
-  package: 'Hall hubs',
-  crew: 'Formwork',
-  className: 'Grid',
-  planMm: 6,
-  heightMm: 5,
-  heightReference: 'finishedFloor',
-  issuedBy: 'Mara',
-  issuedAt: '2031-05-06T10:00:00.000Z',
-  timeZone: 'America/Chicago',
-  setFrom: '2031-05-06T09:00:00.000Z',
-  setTo: '2031-05-06T09:10:00.000Z',
-  setBy: ['Mara'],
-  stations: [],
-  rows: [
-    {
-      mark: '7e2b1c40-51d6-4f0e-9a37-0d6b5a1f2c99',
-      name: '=1+1',
-      corner: 'A1',
-      item: 'Hall',
-      meaning: 'outsideFace',
-      offset: 2,
-      reach: 'face',
-      hubZ: 5.9,
-      groundZ: null,
-      designZ: 6.25,
-      cutFill: -0.35,
-      dEMm: -2,
-      dNMm: 0,
-      station: 'S1',
-      provisional: false,
-      standing: 'held',
-      setAt: '2031-05-06T09:10:00.000Z',
-      proofBefore: '2031-05-05T17:00:00.000Z',
-      proofAfter: null,
-      stakeText: ['2.000 m offset'],
-      place: { e: 4000, n: 8000 },
-      design: { e: 4002, n: 8000 },
-    },
-  ],
-  withheld: [],
-  notSet: [],
-  shapes: [],
-  changes: [],
-  number: 3,
-  revision: 2,
-};
 
 withOpenpyxl('openpyxl', () => {
   it('reads a workbook with figures, dates, print areas and frozen heads, and no formula', async () => {

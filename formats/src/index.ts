@@ -1,5 +1,5 @@
 export { decodedText, textOf, type DecodedText, type TextError } from './text.ts';
-export { BYTE_ORDER_MARK, csvText, type CsvCell, type CsvHead } from './csvText.ts';
+export { BYTE_ORDER_MARK, csvText, undefused, type CsvCell, type CsvHead } from './csvText.ts';
 export {
   readControlCsv,
   type ControlCsvOptions,

@@ -19,6 +19,7 @@ import {
   stationOfRaw,
   targetHeightsThatCannotBe,
   usesOfRaw,
+  type UseFlags,
 } from '@idle-marker/records';
 import { newId, PLACES, Story } from './story.ts';
 
@@ -57,6 +58,49 @@ describe('raw sights', () => {
       expect([key, figures[key]]).toEqual([key, solution.fact.body.result[key]]);
     expect(back.sights.filter(({ used }) => used === null)).not.toEqual([]);
     expect(back.sights.map(({ target }) => target.kind)).toContain('other');
+  });
+  it('come back with every reading, name and use as they were, whatever was left out', () => {
+    const use: fc.Arbitrary<UseFlags> = fc.record(
+      { plan: fc.boolean(), height: fc.boolean(), direction: fc.boolean(), distance: fc.boolean() },
+      { requiredKeys: ['plan', 'height'] },
+    );
+    const off = fc.double({ min: -0.05, max: 0.05, noNaN: true });
+    const word = fc.string({ unit: fc.constantFrom(...`abÄжλ"'#,;\\{}: \u2028`), minLength: 1, maxLength: 12 });
+    fc.assert(
+      fc.property(fc.array(fc.tuple(use, off, word), { minLength: 4, maxLength: 4 }), (sights) => {
+        const story = new Story().control();
+        const occupation = story.occupy('S1');
+        const names = ['K1', 'K2', 'K3', 'K4'] as const;
+        const uses = new Map(
+          sights.map(([said, e, n], i) => {
+            const sight = story.sight(occupation, names[i]!, 'station', { e });
+            // A thing of any name, sighted between.
+            story.say('sight', { ...sight.body, target: { kind: 'spot', name: `x${n}`.trim() }, purpose: 'asBuilt' });
+            return [sight.id, said] as const;
+          }),
+        );
+        const draft = stationDraft(story.state, occupation, {});
+        const usageOf = ({ id }: Fact<'sight'>) => uses.get(id)!;
+        const { result } = outcomeOf(draft);
+        const fact = story.say('solution', solutionBody(story.state, occupation, draft, result, 'grid', usageOf, null));
+        story.say('decision', { solution: fact.id, verdict: 'accepted', reason: '' });
+        const raw = rawSightsOf(story.state, occupation);
+        const back = read(rawSightsText(raw));
+        // Facts come as JSON, which has no noughts below nought.
+        expect(back).toEqual(JSON.parse(JSON.stringify(raw)));
+        const kept = [...story.state.sights.values()];
+        expect(back.sights.map(({ read: figures }) => figures)).toEqual(kept.map(({ body }) => body.read));
+        expect(back.sights.filter(({ target }) => target.kind === 'control').map(({ used }) => used)).toEqual([
+          ...uses.values(),
+        ]);
+        const other = new Story();
+        const facts = factsOfRaw(other.state, back, newId);
+        const { flags } = usesOfRaw(back, facts);
+        const onControl = facts.filter(({ type, body }) => type === 'sight' && body.target.kind === 'control');
+        expect(onControl.map(({ id }) => flags[id])).toEqual([...uses.values()]);
+      }),
+      { numRuns: 40 },
+    );
   });
   it('taken in by another site are a set-up of it, with the control that it lacks, and give the same station', () => {
     const { story, solution } = morning();

@@ -121,6 +121,46 @@ describe('points of a site', () => {
   });
 });
 
+const drawnLines = fc.array(
+  fc.record({
+    name: word,
+    closed: fc.boolean(),
+    // Corners a metre apart at least: what lies on one spot is no line.
+    points: fc.uniqueArray(fc.record({ e: coordinate, n: coordinate }), {
+      minLength: 3,
+      maxLength: 7,
+      selector: ({ e, n }) => `${Math.round(e)} ${Math.round(n)}`,
+      comparator: (a, b) => a === b,
+    }),
+  }),
+  { minLength: 1, maxLength: 4 },
+);
+
+describe('lines of a design', () => {
+  it('come back corner by corner, closed as they were, from every drawing that they are written to', () => {
+    fc.assert(
+      fc.property(drawnLines, abouts, (lines, said) => {
+        for (const file of [siteDxf([], lines, aboutOf(said)), siteGeoJson([], lines, aboutOf(said))]) {
+          const read = readRawDrawing(typeof file === 'string' ? new TextEncoder().encode(file) : file, null);
+          if (!read.ok) throw new Error(JSON.stringify(read.error));
+          const { paths, unit } = read.value;
+          expect(paths.map(({ closed, corners }) => [closed, corners.length])).toEqual(
+            lines.map(({ closed, points: corners }) => [closed, corners.length]),
+          );
+          paths.forEach(({ corners }, i) =>
+            corners.forEach(({ e, n, z, bulge }, k) => {
+              const { e: e0, n: n0 } = lines[i]!.points[k]!;
+              expect(Math.hypot(e * unit!.metres - e0, n * unit!.metres - n0)).toBeLessThan(2e-4);
+              expect([z, bulge]).toEqual([null, 0]);
+            }),
+          );
+        }
+      }),
+      { numRuns: 100 },
+    );
+  });
+});
+
 describe('a list as a drawing', () => {
   const list = (rows: number) =>
     `Point,E (m),N (m)\n${Array.from({ length: rows }, (_, i) => `${i},${i},1\n`).join('')}`;
