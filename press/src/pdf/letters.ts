@@ -38,6 +38,9 @@ const second = ((regular, bold) => new Set([...regular].filter((code) => bold.ha
 const INVISIBLE = /\p{Default_Ignorable_Code_Point}/gu;
 /** Thin blanks are no glyphs of these fonts; a plain one does. */
 const BLANKS = /[\u2000-\u200a\u202f\u205f\u3000\t]/g;
+/** Feet and inches: these fonts leave a wide gap after the signs meant for them, where a figure follows. */
+const FEET = /′/g;
+const INCHES = /″/g;
 /** Control characters but the end of a line. */
 // oxlint-disable-next-line no-control-regex
 const CONTROL = /[\u0000-\u0008\u000b-\u001f\u007f-\u009f]/g;
@@ -46,7 +49,13 @@ const byNumber = (code: number): string => `[U+${code.toString(16).toUpperCase()
 
 /** The text as it can be printed; `missing` gets the letters that no font has. */
 export function printable(text: string, missing?: Set<string>): string {
-  const plain = text.normalize('NFC').replace(CONTROL, '').replace(BLANKS, ' ').replace(INVISIBLE, '');
+  const plain = text
+    .normalize('NFC')
+    .replace(CONTROL, '')
+    .replace(BLANKS, ' ')
+    .replace(INVISIBLE, '')
+    .replace(FEET, "'")
+    .replace(INCHES, '"');
   let written = '';
   for (const letter of plain) {
     const code = letter.codePointAt(0)!;

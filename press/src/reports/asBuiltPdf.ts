@@ -44,7 +44,8 @@ export async function asBuiltPdf(report: AsBuiltReport, timeZone: string): Promi
   for (const group of report.groups) drawGroup(flow, report, group);
   if (report.columns.length > 0) drawColumns(flow, report);
   for (const each of report.laid) drawLaid(flow, report, each);
-  await drawRows(flow, report);
+  if (report.rows.length > 0) await drawRows(flow, report);
+  else flow.text(msg('papers.nothingMeasured'), { size: 10, gap: 8 });
   flow.foot(msg('papers.asBuilt', { site: report.site }), {
     by: msg('papers.by2', { when: `${clock.day(report.at)} ${clock.time(report.at)}`, by: report.by }),
   });

@@ -21,6 +21,7 @@ export const papers = {
   by: 'By',
   asBuilt: 'As built: {site}',
   by2: '{when}, by {by}',
+  nothingMeasured: 'Nothing has been measured as-built on this site yet.',
   measuredOutside: '{rows} measured, {outside} outside {outside2, plural, one {its class} other {their classes}}',
   noProof: 'no check shot',
   goodAndMissedProofsTheLast: '{good} good and {missed} missed check shots, the last {time}',
