@@ -248,6 +248,16 @@ describe('a list from a file', () => {
     expect(await screen.findByText(/far from the control of this site; read in meters, it would fit/)).toBeTruthy();
   });
 
+  it('in the other feet than the site’s asks which, until somebody says', async () => {
+    const { user } = dialog(new Story({ lengthUnit: 'usSurveyFoot' }).control([]));
+    await choose(user, 'Point,N (ft),E (ft)\nA,5000,10000\nB,5100,10100\n');
+    expect(
+      await screen.findByText(/taken as feet; this site is in US survey feet\. Here the two differ by 0\.020 US ft/),
+    ).toBeTruthy();
+    await user.selectOptions(screen.getByLabelText('Unit of the coordinates'), 'US survey feet');
+    await waitFor(() => expect(screen.queryByText(/Here the two differ/)).toBeNull());
+  });
+
   it('shows its separator and letters, and its unit can be said to be another', async () => {
     const { user } = dialog();
     await choose(user, 'Point;E (ft);N (ft)\nA;100,5;200\nB;110,5;200\n');

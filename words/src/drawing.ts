@@ -1,9 +1,9 @@
-import { formatLength, type CrossingTriangles, type FarOff, type LengthUnit } from '@idle-marker/core';
+import { formatLength, type CrossingTriangles, type FarOff, type LengthUnit, type Metres } from '@idle-marker/core';
 import type { DrawingError, DrawingRemark, GridError, LeftOut } from '@idle-marker/formats';
 import { msg } from './message.ts';
 import { controlFileWords, listWarningWords } from './controlList.ts';
 import { landXmlFaultWords } from './landXml.ts';
-import { drawingUnitWords, unitAbbreviationWords } from './vocabulary.ts';
+import { drawingUnitWords, unitAbbreviationWords, unitNameWords } from './vocabulary.ts';
 
 /** Why a drawing or a grid in it can't be used. */
 type DrawingFault = DrawingError | GridError;
@@ -71,6 +71,15 @@ export function crossingWords(
 }
 
 /** Why a drawing lies far from the control of its site, and what to ask. */
+/** Feet of two kinds: how far apart they put what is in the file. */
+export const feetApartWords = (apart: Metres, siteUnit: LengthUnit, fileUnit: string): string =>
+  msg('drawing.feetOfTwoKinds', {
+    feet: fileUnit,
+    siteFeet: unitNameWords()[siteUnit],
+    length: formatLength(apart, siteUnit, 3),
+    unit: unitAbbreviationWords()[siteUnit],
+  });
+
 export function farOffWords(doubt: FarOff, unit: LengthUnit): string {
   switch (doubt.code) {
     case 'OTHER_UNIT':

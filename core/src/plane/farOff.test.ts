@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { extentOf, farOff, type Extent } from './farOff.ts';
+import { extentOf, farOff, feetApart, type Extent } from './farOff.ts';
 
 /** Control lies round E 4005, N 8000. */
 const SITE: Extent = [3940, 7930, 4070, 8075];
@@ -29,5 +29,18 @@ describe('a drawing that lies far from the control', () => {
       code: 'FAR',
       distance: expect.closeTo(118_680, -3),
     });
+  });
+});
+
+describe('feet of two kinds', () => {
+  it('are two millionths apart of where they are, and no question on metres or near the origin', () => {
+    const drawn: Extent = [10_000, -600_000, 10_100, -599_900];
+    const [foot, surveyFoot] = [0.3048, 1200 / 3937];
+    expect(feetApart('usSurveyFoot', drawn, foot)).toBeCloseTo(1.2, 5);
+    expect(feetApart('foot', drawn, surveyFoot)).toBeCloseTo(1.2, 5);
+    expect(feetApart('usSurveyFoot', drawn, surveyFoot)).toBeNull();
+    expect(feetApart('foot', drawn, 1)).toBeNull();
+    expect(feetApart('metre', drawn, foot)).toBeNull();
+    expect(feetApart('foot', [0, 0, 400, 300], surveyFoot)).toBeNull();
   });
 });

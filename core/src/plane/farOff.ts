@@ -2,7 +2,7 @@
  * Whether a drawing lies on its site: one in another unit, or with its axes exchanged, lies far off, and where tells
  * which.
  */
-import type { Metres } from '../quantity/unit.ts';
+import { METRES_PER_UNIT, type LengthUnit, type Metres } from '../quantity/unit.ts';
 import type { PlanPoint } from './point.ts';
 
 /** West, south, east, north; metres. */
@@ -62,4 +62,22 @@ export function farOff(site: Extent, drawn: Extent, metresPerUnit: number): FarO
   if (other.off <= NEAR * siteSize) return { code: 'OTHER_UNIT', unit: other.unit };
   if (off({ e: there.n, n: there.e }) <= NEAR * siteSize) return { code: 'AXES_EXCHANGED' };
   return { code: 'FAR', distance: off(there) };
+}
+
+/** Two places nearer than this are not worth a question. */
+const TOLD: Metres = 0.001;
+
+/**
+ * How far what was drawn in one kind of feet would move if they were the site's, which are of the other kind: they
+ * differ by two millionths, which is a hand's breadth at coordinates of a hundred thousand. Null where both are the same,
+ * or no feet, or where nobody would notice.
+ *
+ * @param metresPerUnit of the figures as they were taken
+ */
+export function feetApart(siteUnit: LengthUnit, drawn: Extent, metresPerUnit: number): Metres | null {
+  const own = METRES_PER_UNIT[siteUnit];
+  const ratio = own / metresPerUnit;
+  const isOtherFoot = siteUnit !== 'metre' && ratio !== 1 && Math.abs(ratio - 1) < 1e-5;
+  const apart = Math.max(...drawn.map(Math.abs)) * Math.abs(ratio - 1);
+  return isOtherFoot && apart >= TOLD ? apart : null;
 }

@@ -14,4 +14,4 @@ export { outlineGap, sharedPart, type OutlineGap } from './gap.ts';
 export { distanceToPolygon, insidePolygon, segmentMeetsPolygon, signedArea } from './polygon.ts';
 export { alongOff, intersectLines, pointAlongOff } from './line.ts';
 export { crossCircles, crossLineCircle, crossLines, type Circle, type Segment } from './crossing.ts';
-export { extentOf, farOff, type FarOff } from './farOff.ts';
+export { extentOf, farOff, feetApart, type FarOff } from './farOff.ts';

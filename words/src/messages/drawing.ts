@@ -26,5 +26,7 @@ export const drawing = {
     'It is far from the control of this site; with east and north swapped it would fit. Ask who wrote the file.',
   itLiesFromTheControlOfThis:
     'It lies {length} {unitAbbreviation} from the control of this site: are these its coordinates?',
+  feetOfTwoKinds:
+    'The file’s unit is taken as {feet}; this site is in {siteFeet}. Here the two differ by {length} {unit}: choose the one that the file was written in.',
   bringItByPairs: 'One with its own is brought here by pairs of points.',
 } as const;

@@ -134,6 +134,7 @@ export function ImportControl({
           <ListOnPlan
             rows={rows}
             unit={list.unit}
+            isUnitSaid={Boolean(model.said.unit)}
             fitKey={JSON.stringify([picked?.key, list.unit, list.order, model.said])}
           />
           <PreviewTable

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import { extentOf, farOff } from '@idle-marker/core';
+import { extentOf, farOff, feetApart } from '@idle-marker/core';
 import { METRES_PER_FILE_UNIT, type FileUnit } from '@idle-marker/formats';
-import { farOffWords, msg } from '@idle-marker/words';
+import { farOffWords, feetApartWords, fileUnitWords, msg } from '@idle-marker/words';
 import { Board } from '../../board/LazyBoard.tsx';
 import { joinScenes, type SceneSymbol } from '../../board/scene.ts';
 import { controlScene, outlineScene } from '../../board/siteScene.ts';
@@ -13,10 +13,13 @@ import type { PreviewRow } from './PreviewTable.tsx';
 export function ListOnPlan({
   rows,
   unit,
+  isUnitSaid,
   fitKey,
 }: {
   readonly rows: readonly PreviewRow[];
   readonly unit: FileUnit;
+  /** A person chose it. */
+  readonly isUnitSaid: boolean;
   /** The view is fitted anew when this changes. */
   readonly fitKey: string;
 }) {
@@ -52,6 +55,7 @@ export function ListOnPlan({
   );
   if (!extent) return null;
   const doubt = site && farOff(site, extent, METRES_PER_FILE_UNIT[unit]);
+  const apart = isUnitSaid ? null : feetApart(units.lengthUnit, extent, METRES_PER_FILE_UNIT[unit]);
   return (
     <section className="mt-3" aria-label={msg('control.planOfTheList')}>
       <p className="text-[14px]">
@@ -63,6 +67,11 @@ export function ListOnPlan({
         })}
       </p>
       {doubt && <p className="mt-1 border-l-4 border-ochre pl-3 font-medium">{farOffWords(doubt, units.lengthUnit)}</p>}
+      {apart !== null && (
+        <p className="mt-1 border-l-4 border-ochre pl-3 font-medium">
+          {feetApartWords(apart, units.lengthUnit, fileUnitWords()[unit])}
+        </p>
+      )}
       <div className="relative mt-2 h-[260px] border border-ink2">
         <Board
           scene={scene}

@@ -1,6 +1,5 @@
 import {
   msg,
-  farOffWords,
   crossingWords,
   landXmlWarningWords,
   leftOutWords,
@@ -91,12 +90,7 @@ export function DrawingFields({
           ))}
         </ul>
       )}
-      {doubt && (
-        <p className="mt-2 text-[14px] font-medium text-ochre">
-          {farOffWords(doubt, units.lengthUnit)}
-          {doubt.code === 'FAR' && ` ${msg('drawing.bringItByPairs')}`}
-        </p>
-      )}
+      {doubt && <p className="mt-2 text-[14px] font-medium text-ochre">{doubt}</p>}
       {read?.summary.surfaces.map(
         ({ name: surface, crossing }) =>
           crossing && (

@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import {
   extentOf,
   farOff,
+  feetApart,
   fitSimilarity,
   RADIANS_PER_DEGREE,
   type Metres,
@@ -18,8 +19,8 @@ import {
   type HeightOf,
   type SiteState,
 } from '@idle-marker/records';
-import type { ReadAlignment, ComparedDrawings } from '@idle-marker/formats';
-import { msg } from '@idle-marker/words';
+import { METRES_PER_FILE_UNIT, type ReadAlignment, type ComparedDrawings } from '@idle-marker/formats';
+import { drawingUnitWords, farOffWords, feetApartWords, fileUnitWords, msg } from '@idle-marker/words';
 import { askDrawing } from '../../drawings/drawings.ts';
 import { tilesOf } from '../../drawings/tiles.ts';
 import { similarityOf, useDrawings } from '../../drawings/useDrawings.ts';
@@ -142,6 +143,9 @@ export function useDrawingDialog({
 
   const doubt = useMemo(() => {
     if (!read || !usedUnit || ownPlace) return null;
+    const { list } = read.summary;
+    // A list comes in metres, whatever it was written in.
+    const unitMetres = list ? METRES_PER_FILE_UNIT[list.unit] : usedUnit.metres;
     const along = read.summary.alignments.flatMap(({ definition }) =>
       definition.elements.flatMap(({ start, end }) => [start, end]),
     );
@@ -156,8 +160,16 @@ export function useDrawingDialog({
       extentOf(control),
       extentOf([...along, ...(read.summary.extent ? cornersOf(read.summary.extent) : [])]),
     ];
-    return site && extent && farOff(site, extent, usedUnit.metres);
-  }, [read, usedUnit, ownPlace, state]);
+    const off = site && extent && farOff(site, extent, unitMetres);
+    if (off)
+      return farOffWords(off, units.lengthUnit) + (off.code === 'FAR' ? ` ${msg('drawing.bringItByPairs')}` : '');
+    // Who chose the unit has been asked.
+    const isSaid = read.said.unit !== null || Boolean(read.said.list.unit);
+    const apart = isSaid ? null : extent && feetApart(units.lengthUnit, extent, unitMetres);
+    return apart === null
+      ? null
+      : feetApartWords(apart, units.lengthUnit, list ? fileUnitWords()[list.unit] : drawingUnitWords(usedUnit.name));
+  }, [read, usedUnit, ownPlace, state, units.lengthUnit]);
 
   const choose = async (chosen: File | undefined) => {
     setRead(null);
