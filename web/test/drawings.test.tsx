@@ -149,6 +149,24 @@ describe('taking a drawing', () => {
     });
   });
 
+  it('of points is read as it was said before where it is the same file, and by itself where it is another', async () => {
+    const list = new TextEncoder().encode('spot;across;up\nA;100,5;200\nB;110,5;205\n');
+    const story = new Story().control();
+    const kept = await keptDrawing(story, 'points.csv', list);
+    const drawing = story.say('drawing', {
+      ...kept.body,
+      format: 'csv',
+      listRead: { columns: ['name', 'e', 'n'] },
+      supersedes: kept.id,
+    });
+    const { user } = show(story, <DrawingDialog drawing={drawing} sameFile={false} onClose={nothing} />);
+    await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(list, 'points.csv'));
+    expect(await screen.findByText(/10\.0 by 5\.0 m/)).toBeTruthy();
+    const other = new TextEncoder().encode('Point;N (m);E (m)\nA1;200;100\nB;205;110\n');
+    await user.upload(screen.getByLabelText(/A DXF drawing/), fileOf(other, 'points.csv'));
+    await waitFor(() => expect(screen.getByLabelText<HTMLSelectElement>('Column N (m) is').value).toBe('n'));
+  });
+
   it('on the way to corners is shown before it is taken, and taken once', async () => {
     const taken: string[] = [];
     const { user } = show(

@@ -55,8 +55,8 @@ export interface TakeFile {
   readonly reading: { readonly fileName: string; readonly share: number } | null;
   readonly fault: string | null;
   readonly unread: UnreadList | null;
-  /** `usual`: the unit where the file says none. */
-  read(file: File, usual?: DrawingUnit | null): Promise<ReadFile | null>;
+  /** `usual`: the unit where the file says none; `list`: how a list of points is said to be read. */
+  read(file: File, usual?: DrawingUnit | null, list?: DrawingSaid): Promise<ReadFile | null>;
   /** Places a file anew that was read already: as it is said, whatever it says itself. Null when it can't be read so. */
   place(read: ReadFile | UnreadList, said: FileSaid, similarity: Similarity | null): Promise<ReadFile | null>;
   cancel(): void;
@@ -139,7 +139,7 @@ export function useTakeFile(): TakeFile {
   );
 
   const read = useCallback<TakeFile['read']>(
-    async (file, usual = null) => {
+    async (file, usual = null, list = {}) => {
       setFault(null);
       setUnread(null);
       if (file.size > LARGEST_DRAWING_BYTES) {
@@ -152,7 +152,7 @@ export function useTakeFile(): TakeFile {
         return null;
       }
       const bytes = new Uint8Array(await file.arrayBuffer());
-      return open(`file ${newId()}`, file.name, bytes, { ...NOBODY_SAID, usual }, null);
+      return open(`file ${newId()}`, file.name, bytes, { ...NOBODY_SAID, usual, list }, null);
     },
     [open],
   );

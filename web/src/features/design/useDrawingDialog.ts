@@ -24,7 +24,7 @@ import { drawingUnitWords, farOffWords, feetApartWords, fileUnitWords, msg } fro
 import { askDrawing } from '../../drawings/drawings.ts';
 import { tilesOf } from '../../drawings/tiles.ts';
 import { similarityOf, useDrawings } from '../../drawings/useDrawings.ts';
-import { nameFor, useTakeFile, type ReadFile, type FileSaid } from '../../drawings/useTakeFile.ts';
+import { listSaidOf, nameFor, useTakeFile, type ReadFile, type FileSaid } from '../../drawings/useTakeFile.ts';
 import { roadScene } from '../../board/roadScene.ts';
 import { joinScenes, type SceneSymbol } from '../../board/scene.ts';
 import { controlScene, outlineScene } from '../../board/siteScene.ts';
@@ -178,7 +178,11 @@ export function useDrawingDialog({
     setUnitSaid(false);
     if (!chosen) return;
     // A revision is most likely drawn as the one before it was.
-    const found = await take.read(chosen, drawing?.body.unit ?? null);
+    // The same file is read as it was; of another one nobody said anything yet.
+    const isSameSize = drawing?.body.bytes === chosen.size;
+    let found = await take.read(chosen, drawing?.body.unit ?? null, isSameSize ? listSaidOf(drawing!.body) : {});
+    if (found && isSameSize && found.digest !== drawing!.body.digest)
+      found = await take.place(found, { ...found.said, list: {} }, null);
     if (!found) return;
     const known = takesKnown ? state.drawings.find(({ body }) => body.digest === found.digest) : undefined;
     if (known && onTaken) {
