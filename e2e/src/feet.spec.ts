@@ -42,7 +42,7 @@ test('a site in US feet, north first, feet and inches for the crews: from the po
   ]);
   const text = textOf(await pdfPieces(await pdf.path()));
   expect(text).toContain(name);
-  expect(text).toMatch(/FILL 0′ \d+( \d+\/\d+)?″/);
+  expect(text).toMatch(/FILL 0' \d+( \d+\/\d+)?"/);
   expect(text).toContain('for slab forms and the first course');
   expect(text).toContain('Lengths and elevations in US ft');
   const [csv] = await Promise.all([

@@ -151,7 +151,14 @@ export { designFaultWords } from './designFaults.ts';
 export { placeDoubtWords } from './places.ts';
 export { missingClassWords } from './missingClass.ts';
 export { areaKindWords, clearanceWords, revisedKindWords, hindranceWords } from './areas.ts';
-export { crossingWords, drawingRemarkWords, drawingWords, farOffWords, feetApartWords, leftOutWords } from './drawing.ts';
+export {
+  crossingWords,
+  drawingRemarkWords,
+  drawingWords,
+  farOffWords,
+  feetApartWords,
+  leftOutWords,
+} from './drawing.ts';
 export { partWord, proveFirstTitle, thisUnproven, unprovenShort, unprovenWords } from './claim.ts';
 export { coarserWords, stationNotices } from './stationNotices.ts';
 export { twoReadingsWords } from './lengths.ts';
