@@ -1,5 +1,6 @@
 // Runs the checks and counts them. The closing line is plain: "N passed, N failed". Where browser tests are run, too,
-// the others go beside them: those wait more than they compute.
+// what only computes goes beside them, last in the queue for the processor: a page that waits for one costs more than
+// all of it. Tests that wait themselves, for pages without a browser and for servers, come after them.
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, openSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -27,14 +28,11 @@ async function runOn(name, command, args, options) {
   return status === 0;
 }
 
-/**
- * Begins a check that goes on beside the others, with its place in the queue for the processor; what it says is kept
- * until it is asked for.
- */
-function beside(name, command, args, niceness = 10) {
+/** Begins a check that goes on beside the others, last in the queue; what it says is kept until it is asked for. */
+function beside(name, command, args) {
   const file = join(folder, `${name}.txt`);
   const out = openSync(file, 'w');
-  const child = spawn('nice', ['-n', String(niceness), command, ...args], { stdio: ['ignore', out, out] });
+  const child = spawn('nice', ['-n', '19', command, ...args], { stdio: ['ignore', out, out] });
   const ended = new Promise((resolve) => child.on('close', (status) => resolve({ status })));
   return async () => {
     const { status } = await ended;
@@ -69,26 +67,30 @@ function countPlaywright(good, file) {
   if (!good && stats.unexpected === 0) failed++;
 }
 
-const jestFile = join(folder, 'jest.json');
-const JEST = [
+const jestFile = (name) => join(folder, `jest-${name}.json`);
+const jest = (name, ...more) => [
   'node',
   [
     '--experimental-vm-modules',
     '--no-warnings',
     'node_modules/jest/bin/jest.js',
     '--json',
-    `--outputFile=${jestFile}`,
-    ...(only === 'unit' ? rest : []),
+    `--outputFile=${jestFile(name)}`,
+    ...more,
   ],
 ];
+/** Rooms whose tests only compute. */
+const COMPUTE = ['core', 'words', 'contract', 'records', 'paper', 'formats'];
 const TYPES = ['node', ['scripts/typecheck.mjs']];
 const FUZZ_SECONDS = 20;
 const FUZZ = ['scripts/fuzz.sh', ['--seconds', String(FUZZ_SECONDS)]];
 
 /** One after the other, beside the browser tests. */
 async function besideBrowser() {
-  // These wait for pages and servers, too: nearer to the front of the queue than what only computes.
-  countJest(await beside('unit and server tests', ...JEST, 5)(), jestFile);
+  countJest(
+    await beside('tests that compute', ...jest('compute', '--selectProjects', ...COMPUTE))(),
+    jestFile('compute'),
+  );
   for (const [name, program] of [
     ['types', TYPES],
     ['lint', LINT],
@@ -102,10 +104,9 @@ if (only === 'unit') {
   count(run('types', ...TYPES));
   count(run('lint', ...LINT));
   count(run('format', ...FORMAT));
-}
-if (only === 'unit')
-  countJest(run('unit and server tests', ...JEST, { stdio: ['ignore', 'ignore', 'inherit'] }), jestFile);
-if (only !== 'unit') {
+  const program = jest('all', ...rest);
+  countJest(run('unit and server tests', ...program, { stdio: ['ignore', 'ignore', 'inherit'] }), jestFile('all'));
+} else {
   const others = only === undefined ? besideBrowser() : Promise.resolve();
   const file = join(folder, 'e2e.json');
   const good = await runOn(
@@ -118,6 +119,11 @@ if (only !== 'unit') {
     },
   );
   countPlaywright(good, file);
+  if (only === undefined) {
+    const program = jest('waiting', '--ignoreProjects', ...COMPUTE);
+    const name = 'pages without a browser, servers and commands';
+    countJest(await runOn(name, ...program, { stdio: ['ignore', 'ignore', 'inherit'] }), jestFile('waiting'));
+  }
   await others;
 }
 console.log(`\n${passed} passed, ${failed} failed`);
