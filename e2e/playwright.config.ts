@@ -15,7 +15,8 @@ export default defineConfig({
   globalSetup: './src/server.ts',
   outputDir: '../test-results',
   fullyParallel: false,
-  workers: 3,
+  // Twice as many as the cores that the tests are made for: each waits half of its time.
+  workers: 4,
   timeout: 120_000,
   expect: { timeout: 15_000 },
   reporter: [['list'], ['json', { outputFile: process.env['PLAYWRIGHT_JSON'] ?? '../test-results/e2e.json' }]],

@@ -1,7 +1,7 @@
-// Runs the checks and counts them. The closing line is plain: "N passed, N failed". Where browser tests are run, too,
-// what only computes goes beside them, last in the queue for the processor: a page that waits for one costs more than
-// all of it. Tests that wait themselves, for pages without a browser and for servers, come after them.
-import { spawn, spawnSync } from 'node:child_process';
+// Runs the checks and counts them. The closing line is plain: "N passed, N failed". The browser tests have the machine
+// to themselves: beside others, even last in the queue for the processor, each of them takes half as long again, since a
+// page that waits goes on painting. What only computes goes beside the tests in jsdom and against servers.
+import { spawn } from 'node:child_process';
 import { existsSync, openSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
@@ -10,16 +10,8 @@ const folder = process.env.IDLE_TEST_FOLDER;
 let passed = 0;
 let failed = 0;
 
-function run(name, command, args, options = {}) {
-  console.log(`\n== ${name}`);
-  const began = Date.now();
-  const { status } = spawnSync(command, args, { stdio: 'inherit', ...options });
-  console.log(`== ${name}: ${status === 0 ? 'good' : 'FAILED'}, ${((Date.now() - began) / 1000).toFixed(1)} s`);
-  return status === 0;
-}
-
-/** The same, while others go on beside it. */
-async function runOn(name, command, args, options) {
+/** Runs a check, and says how long it took. */
+async function runOn(name, command, args, options = {}) {
   console.log(`\n== ${name}`);
   const began = Date.now();
   const child = spawn(command, args, { stdio: 'inherit', ...options });
@@ -28,11 +20,11 @@ async function runOn(name, command, args, options) {
   return status === 0;
 }
 
-/** Begins a check that goes on beside the others, last in the queue; what it says is kept until it is asked for. */
+/** Begins a check that goes on beside the others, behind them in the queue; what it says is kept until it is asked for. */
 function beside(name, command, args) {
   const file = join(folder, `${name}.txt`);
   const out = openSync(file, 'w');
-  const child = spawn('nice', ['-n', '19', command, ...args], { stdio: ['ignore', out, out] });
+  const child = spawn('nice', ['-n', '5', command, ...args], { stdio: ['ignore', out, out] });
   const ended = new Promise((resolve) => child.on('close', (status) => resolve({ status })));
   return async () => {
     const { status } = await ended;
@@ -67,30 +59,24 @@ function countPlaywright(good, file) {
   if (!good && stats.unexpected === 0) failed++;
 }
 
-const jestFile = (name) => join(folder, `jest-${name}.json`);
-const jest = (name, ...more) => [
+const jestFile = join(folder, 'jest.json');
+const jest = (args) => [
   'node',
   [
     '--experimental-vm-modules',
     '--no-warnings',
     'node_modules/jest/bin/jest.js',
     '--json',
-    `--outputFile=${jestFile(name)}`,
-    ...more,
+    `--outputFile=${jestFile}`,
+    ...args,
   ],
 ];
-/** Rooms whose tests only compute. */
-const COMPUTE = ['core', 'words', 'contract', 'records', 'paper', 'formats'];
 const TYPES = ['node', ['scripts/typecheck.mjs']];
 const FUZZ_SECONDS = 20;
 const FUZZ = ['scripts/fuzz.sh', ['--seconds', String(FUZZ_SECONDS)]];
 
-/** One after the other, beside the browser tests. */
-async function besideBrowser() {
-  countJest(
-    await beside('tests that compute', ...jest('compute', '--selectProjects', ...COMPUTE))(),
-    jestFile('compute'),
-  );
+/** One after the other, beside Jest. */
+async function besideJest() {
   for (const [name, program] of [
     ['types', TYPES],
     ['lint', LINT],
@@ -100,30 +86,29 @@ async function besideBrowser() {
     count(await beside(name, ...program)());
 }
 
-if (only === 'unit') {
-  count(run('types', ...TYPES));
-  count(run('lint', ...LINT));
-  count(run('format', ...FORMAT));
-  const program = jest('all', ...rest);
-  countJest(run('unit and server tests', ...program, { stdio: ['ignore', 'ignore', 'inherit'] }), jestFile('all'));
-} else {
-  const others = only === undefined ? besideBrowser() : Promise.resolve();
+async function browserTests(args) {
   const file = join(folder, 'e2e.json');
-  const good = await runOn(
-    'browser tests',
-    '../node_modules/.bin/playwright',
-    ['test', ...(only === 'e2e' ? rest : [])],
-    {
-      cwd: 'e2e',
-      env: { ...process.env, PLAYWRIGHT_JSON: file },
-    },
-  );
+  const options = { cwd: 'e2e', env: { ...process.env, PLAYWRIGHT_JSON: file } };
+  const good = await runOn('browser tests', '../node_modules/.bin/playwright', ['test', ...args], options);
   countPlaywright(good, file);
-  if (only === undefined) {
-    const program = jest('waiting', '--ignoreProjects', ...COMPUTE);
-    const name = 'pages without a browser, servers and commands';
-    countJest(await runOn(name, ...program, { stdio: ['ignore', 'ignore', 'inherit'] }), jestFile('waiting'));
-  }
+}
+
+async function jestTests(args) {
+  const options = { stdio: ['ignore', 'ignore', 'inherit'] };
+  const good = await runOn('unit and server tests', ...jest(args), options);
+  countJest(good, jestFile);
+}
+
+if (only === 'e2e') await browserTests(rest);
+else if (only === 'unit') {
+  count(await runOn('types', ...TYPES));
+  count(await runOn('lint', ...LINT));
+  count(await runOn('format', ...FORMAT));
+  await jestTests(rest);
+} else {
+  await browserTests([]);
+  const others = besideJest();
+  await jestTests([]);
   await others;
 }
 console.log(`\n${passed} passed, ${failed} failed`);

@@ -177,11 +177,11 @@ export function useDrawingDialog({
     setCompared(null);
     setUnitSaid(false);
     if (!chosen) return;
+    // The same list is read as it was said to be; of another one nobody said anything yet.
+    const same = drawing?.body.format === 'csv' && drawing.body.bytes === chosen.size ? drawing.body : null;
     // A revision is most likely drawn as the one before it was.
-    // The same file is read as it was; of another one nobody said anything yet.
-    const isSameSize = drawing?.body.bytes === chosen.size;
-    let found = await take.read(chosen, drawing?.body.unit ?? null, isSameSize ? listSaidOf(drawing!.body) : {});
-    if (found && isSameSize && found.digest !== drawing!.body.digest)
+    let found = await take.read(chosen, drawing?.body.unit ?? null, same ? listSaidOf(same) : {});
+    if (found && same && found.digest !== same.digest)
       found = await take.place(found, { ...found.said, list: {} }, null);
     if (!found) return;
     const known = takesKnown ? state.drawings.find(({ body }) => body.digest === found.digest) : undefined;
