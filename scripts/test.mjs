@@ -1,6 +1,6 @@
 // Runs the checks and counts them. The closing line is plain: "N passed, N failed". The browser tests have the machine
-// to themselves: beside others, even last in the queue for the processor, each of them takes half as long again, since a
-// page that waits goes on painting. What only computes goes beside the tests in jsdom and against servers.
+// to themselves: a page that waits for a processor goes on painting, and what is asked of it comes late. What only
+// computes goes beside the tests in jsdom and against servers.
 import { spawn } from 'node:child_process';
 import { existsSync, openSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
