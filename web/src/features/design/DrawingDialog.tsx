@@ -12,7 +12,7 @@ import { DrawingFields } from './DrawingFields.tsx';
 
 /** Takes a drawing, or a newer revision of one: unit, place, layers, and what it changes, before anything is kept. */
 export function DrawingDialog(props: DrawingDialogProps) {
-  const { drawing, sameFile, onClose } = props;
+  const { drawing, sameFile, file, onClose } = props;
   const model = useDrawingDialog(props);
   const {
     take,
@@ -60,6 +60,7 @@ export function DrawingDialog(props: DrawingDialogProps) {
       {!sameFile && (
         <ChooseFile label={msg('design.aDxfDrawingLandxmlGeojsonOrA')} onFile={(chosen) => void choose(chosen)} />
       )}
+      {file && read?.fileName === file.name && <p className="mt-1 font-semibold">{file.name}</p>}
       <ReadingFile take={take} />
       {take.unread && (
         <>

@@ -11,7 +11,7 @@ export function DrawingUnitField({ read, onSaid }: { readonly read: ReadFile; on
   const { said } = read;
   if (list)
     return (
-      <div className="mt-2 grid gap-3 sm:grid-cols-2">
+      <div className={`mt-2 grid gap-3 ${list.usesXY ? 'sm:grid-cols-2' : ''}`}>
         <Choice<FileUnit | ''>
           label={msg('design.unitOfTheFile')}
           value={said.list.unit ?? (list.isStated ? '' : list.unit)}
