@@ -1,8 +1,7 @@
 /**
  * Where the elements of a DXF drawing begin and end, found by its group codes alone: a number that says what follows,
- * and a value, each on a line of its own (DXF reference, "DXF file structure"). What each element means is read by a
- * library; this tells it apart beforehand, so that one element that can not be read costs only itself, and progress can
- * be told.
+ * and a value, each on a line of its own (DXF reference, "DXF file structure"). What each element means is read
+ * afterwards, one by one, so that one that can not be read costs only itself, and progress can be told.
  */
 import { fail, ok, type Result } from '@idle-marker/core';
 import type { DrawingError } from './drawing.ts';

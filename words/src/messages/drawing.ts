@@ -27,6 +27,6 @@ export const drawing = {
   itLiesFromTheControlOfThis:
     'It lies {length} {unitAbbreviation} from the control of this site: are these its coordinates?',
   feetOfTwoKinds:
-    'The file’s unit is taken as {feet}; this site is in {siteFeet}. Here the two differ by {length} {unit}: choose the one that the file was written in.',
+    'The file’s unit is taken as {feet}; this site is in {siteFeet}. Here the two differ by up to {length} {unit}: choose the one that the file was written in.',
   bringItByPairs: 'One with its own is brought here by pairs of points.',
 } as const;

@@ -132,7 +132,7 @@ export function ImportControl({
             <p className="mt-2 border-l-4 border-ochre pl-3 font-medium">{listRemarkWords(mixed, units.lengthUnit)}</p>
           )}
           <ListOnPlan
-            rows={rows}
+            rows={taken}
             unit={list.unit}
             isUnitSaid={Boolean(model.said.unit)}
             fitKey={JSON.stringify([picked?.key, list.unit, list.order, model.said])}
