@@ -252,7 +252,9 @@ describe('a list from a file', () => {
     const { user } = dialog(new Story({ lengthUnit: 'usSurveyFoot' }).control([]));
     await choose(user, 'Point,N (ft),E (ft)\nA,5000,10000\nB,5100,10100\n');
     expect(
-      await screen.findByText(/taken as feet; this site is in US survey feet\. Here the two differ by up to 0\.020 US ft/),
+      await screen.findByText(
+        /taken as feet; this site is in US survey feet\. Here the two differ by up to 0\.020 US ft/,
+      ),
     ).toBeTruthy();
     await user.selectOptions(screen.getByLabelText('Unit of the coordinates'), 'US survey feet');
     await waitFor(() => expect(screen.queryByText(/Here the two differ/)).toBeNull());
